@@ -1,0 +1,2 @@
+/** References as text. */
+package org.quietlantern.core.citation;

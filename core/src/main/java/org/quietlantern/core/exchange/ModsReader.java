@@ -1,0 +1,190 @@
+package org.quietlantern.core.exchange;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.PartialDate;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.VersionKind;
+import org.xml.sax.SAXException;
+
+/**
+ * Reads a record in MODS 3 (Library of Congress, versions 3.4 to 3.8) with the extension that
+ * docs/formats.md describes. Tolerant: what it does not know it passes over, what it cannot use it
+ * names.
+ */
+public final class ModsReader {
+  /** The namespace of MODS 3. */
+  public static final String MODS = "http://www.loc.gov/mods/v3";
+
+  /** The namespace of our extension. */
+  public static final String EXTENSION = "urn:quietlantern:supply:1";
+
+  private final Node mods;
+  private final List<String> problems = new ArrayList<>();
+
+  private ModsReader(Node mods) {
+    this.mods = mods;
+  }
+
+  public static Supplied read(String xml) {
+    try {
+      Node root = new Node(Xml.tree(xml));
+      return MODS.equals(root.element().getNamespaceURI())
+          ? new ModsReader(root).publication()
+          : new Supplied.Unreadable("not MODS: " + root.element().getNodeName());
+    } catch (SAXException broken) {
+      return new Supplied.Unreadable("not well-formed XML: " + broken.getMessage());
+    }
+  }
+
+  private Supplied publication() {
+    String title = mods.first("titleInfo").map(ModsReader::title).orElse("");
+    if (title.isEmpty()) {
+      return new Supplied.Unreadable("no title");
+    }
+    Host host =
+        mods.all("relatedItem").stream()
+            .filter(r -> r.has("type", "host"))
+            .findFirst()
+            .map(ModsReader::host)
+            .orElse(Host.NONE);
+    Publication read =
+        new Publication(
+            title,
+            kind(),
+            version(),
+            authors(),
+            date(),
+            host,
+            mods.text("originInfo", "publisher"),
+            mods.text("language", "languageTerm"),
+            mods.text("abstract"),
+            headings(),
+            keywords(),
+            doi(),
+            Pages.count(mods.text("physicalDescription", "extent"), host),
+            "open".equals(mods.text("extension", "supply", "access")));
+    return new Supplied.Read(read, problems);
+  }
+
+  private static String title(Node info) {
+    String title =
+        Stream.of(info.text("nonSort"), info.text("title"))
+            .filter(part -> !part.isEmpty())
+            .collect(Collectors.joining(" "));
+    String sub = info.text("subTitle");
+    return sub.isEmpty() ? title : title + ": " + sub;
+  }
+
+  private Kind kind() {
+    String genre = mods.text("genre");
+    return Kind.named(genre)
+        .orElseGet(
+            () -> {
+              problems.add("unknown kind “" + genre + "”, taken as article");
+              return Kind.ARTICLE;
+            });
+  }
+
+  private VersionKind version() {
+    String version = mods.text("extension", "supply", "version");
+    return switch (version) {
+      case "preprint" -> VersionKind.PREPRINT;
+      case "accepted" -> VersionKind.ACCEPTED;
+      default -> VersionKind.FINAL;
+    };
+  }
+
+  private List<PersonName> authors() {
+    return mods.all("name").stream().flatMap(name -> author(name).stream()).toList();
+  }
+
+  private static Optional<PersonName> author(Node name) {
+    List<Node> parts = name.all("namePart");
+    String family = part(parts, "family");
+    String whole = parts.stream().map(Node::text).collect(Collectors.joining(" "));
+    if (whole.isBlank()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        family.isEmpty()
+            ? new PersonName(whole, "")
+            : new PersonName(family, part(parts, "given")));
+  }
+
+  private static String part(List<Node> parts, String type) {
+    return parts.stream()
+        .filter(p -> p.has("type", type))
+        .map(Node::text)
+        .collect(Collectors.joining(" "));
+  }
+
+  private Optional<PartialDate> date() {
+    String issued = mods.text("originInfo", "dateIssued");
+    Optional<PartialDate> date = PartialDate.read(issued);
+    if (date.isEmpty() && !issued.isEmpty()) {
+      problems.add("date cannot be read: “" + issued + "”");
+    }
+    return date;
+  }
+
+  private static Host host(Node item) {
+    return new Host(
+        item.first("titleInfo").map(ModsReader::title).orElse(""),
+        item.text("identifier"),
+        detail(item, "volume"),
+        detail(item, "issue"),
+        item.text("part", "extent", "start"),
+        item.text("part", "extent", "end"));
+  }
+
+  private static String detail(Node item, String type) {
+    return item.all("part", "detail").stream()
+        .filter(detail -> detail.has("type", type))
+        .map(detail -> detail.text("number"))
+        .findFirst()
+        .orElse("");
+  }
+
+  private List<HeadingUse> headings() {
+    Set<String> central =
+        mods.all("extension", "supply", "central").stream()
+            .map(node -> node.attribute("valueURI"))
+            .collect(Collectors.toSet());
+    return mods.all("subject").stream()
+        .filter(subject -> !subject.attribute("valueURI").isEmpty())
+        .map(subject -> heading(subject, central))
+        .filter(heading -> !heading.label().isEmpty())
+        .toList();
+  }
+
+  private static HeadingUse heading(Node subject, Set<String> central) {
+    String uri = subject.attribute("valueURI");
+    return new HeadingUse(uri, subject.text("topic"), central.contains(uri));
+  }
+
+  private List<String> keywords() {
+    return mods.all("subject").stream()
+        .filter(subject -> subject.attribute("valueURI").isEmpty())
+        .flatMap(subject -> subject.all("topic").stream())
+        .map(Node::text)
+        .filter(keyword -> !keyword.isEmpty())
+        .toList();
+  }
+
+  private String doi() {
+    return mods.all("identifier").stream()
+        .filter(identifier -> identifier.has("type", "doi"))
+        .map(Node::text)
+        .findFirst()
+        .orElse("");
+  }
+}

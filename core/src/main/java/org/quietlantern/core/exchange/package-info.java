@@ -1,0 +1,2 @@
+/** Reading and writing other people's formats. Nothing read is trusted. */
+package org.quietlantern.core.exchange;

@@ -1,0 +1,2 @@
+/** Permanent public names of everything that can be looked at. */
+package org.quietlantern.core.link;

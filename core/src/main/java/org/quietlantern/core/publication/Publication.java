@@ -1,0 +1,46 @@
+package org.quietlantern.core.publication;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * What is known of a work, one value per field. Text that is not known is empty.
+ *
+ * @param pages how long it is, 0 if unknown
+ * @param language as ISO 639-1, empty if unknown
+ * @param open whether a copy is open to all
+ */
+public record Publication(
+    String title,
+    Kind kind,
+    VersionKind version,
+    List<PersonName> authors,
+    Optional<PartialDate> date,
+    Host host,
+    String publisher,
+    String language,
+    String abstractText,
+    List<HeadingUse> headings,
+    List<String> keywords,
+    String doi,
+    int pages,
+    boolean open) {
+  public Publication {
+    authors = List.copyOf(authors);
+    headings = List.copyOf(headings);
+    keywords = List.copyOf(keywords);
+    Objects.requireNonNull(kind);
+    if (title.isBlank()) {
+      throw new IllegalArgumentException("a publication without a title");
+    }
+    if (pages < 0) {
+      throw new IllegalArgumentException("a negative number of pages: " + pages);
+    }
+  }
+
+  /** Year of its earliest known appearance. */
+  public Optional<Integer> year() {
+    return date.map(PartialDate::year);
+  }
+}

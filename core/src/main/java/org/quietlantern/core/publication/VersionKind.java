@@ -1,0 +1,16 @@
+package org.quietlantern.core.publication;
+
+import java.util.Locale;
+
+/**
+ * Which form of a work it is (the terms of NISO RP-8 boiled down to the three that matter here).
+ */
+public enum VersionKind {
+  PREPRINT,
+  ACCEPTED,
+  FINAL;
+
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+}

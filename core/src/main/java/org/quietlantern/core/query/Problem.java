@@ -1,0 +1,60 @@
+package org.quietlantern.core.query;
+
+import java.util.Locale;
+
+/**
+ * What is wrong with typed text, or worth pointing out, and where.
+ *
+ * @param number how many, where the problem is one of too many; else 0
+ */
+public record Problem(Code code, Span span, String found, int number) {
+  public Problem(Code code, Span span, String found) {
+    this(code, span, found, 0);
+  }
+
+  /** How a problem is told. {@code %s} stands for the text found. */
+  public enum Code {
+    EMPTY("there is nothing to search for yet", true),
+    QUOTE_UNCLOSED("this quotation mark is never closed", true),
+    QUOTE_EMPTY("there is no word between these quotation marks", true),
+    BRACKET_UNCLOSED("this bracket is never closed", true),
+    BRACKET_UNOPENED("this bracket closes nothing", true),
+    BRACKET_EMPTY("there is nothing between these brackets", true),
+    TOO_DEEP("brackets inside brackets go no deeper than 40", true),
+    TOO_LONG("a line ends at 2,000 characters; this is where it would be cut", true),
+    NOTHING_BEFORE("“%s” needs something before it", true),
+    NOTHING_AFTER("“%s” needs something after it", true),
+    TWO_OPERATORS("“%s” follows another joining word; one of them has to go", true),
+    RULED_OUT_TWICE("“not” is said twice; say it once", true),
+    FIELD_ALONE("“%s” needs a word, a phrase or a bracket after it", true),
+    CUT_TOO_SHORT("“%s”: a cut word needs at least three letters before its *", true),
+    CUT_INSIDE("“%s”: * may only end a word", true),
+    CUT_LEADING("“%s”: a word may not start with an open letter", true),
+    CUT_TOO_WIDE("“%s” covers %,d words; at most 2,000 are searched together", true),
+    YEAR_UNREADABLE("“%s” is not a year: four digits, or two years with a hyphen", true),
+    UNKNOWN_FIELD("“%s” is not a field and was read as a word", false),
+    MIXED_JOINS("and/or without brackets is read from left to right", false),
+    MATCHES_NOTHING("“%s” is in no publication", false);
+
+    private final String sentence;
+    private final boolean refuses;
+
+    Code(String sentence, boolean refuses) {
+      this.sentence = sentence;
+      this.refuses = refuses;
+    }
+
+    /** Whether a line with this problem cannot be searched; the others are only pointed out. */
+    public boolean refuses() {
+      return refuses;
+    }
+  }
+
+  /** For people, with the place as they count it. */
+  public String sentence() {
+    return "column "
+        + span.column()
+        + ": "
+        + String.format(Locale.ENGLISH, code.sentence, found, number);
+  }
+}

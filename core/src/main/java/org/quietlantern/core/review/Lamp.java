@@ -1,0 +1,20 @@
+package org.quietlantern.core.review;
+
+import java.util.Locale;
+
+/** A member's lamp on an arrival. */
+public enum Lamp {
+  UNLIT,
+  LIT,
+  /** Put on hold; still owed. */
+  DIM;
+
+  /** Whether the member still has to look at it. */
+  public boolean owes() {
+    return this != LIT;
+  }
+
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,34 @@
+package org.quietlantern.core.review;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What a member says of an arrival. */
+public enum Mark {
+  KEEP(Lamp.LIT),
+  PASS(Lamp.LIT),
+  /** Brings it to the group with a question. */
+  RAISE(Lamp.LIT),
+  /** For text, or unsure: still owed. */
+  HOLD(Lamp.DIM),
+  SEEN(Lamp.LIT);
+
+  private final Lamp lamp;
+
+  Mark(Lamp lamp) {
+    this.lamp = lamp;
+  }
+
+  public Lamp lamp() {
+    return lamp;
+  }
+
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  public static Optional<Mark> named(String word) {
+    return Arrays.stream(values()).filter(mark -> mark.word().equals(word)).findFirst();
+  }
+}

@@ -1,0 +1,154 @@
+package org.quietlantern.core.search;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
+import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexWriter;
+import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.store.Directory;
+import org.apache.lucene.store.FSDirectory;
+
+/**
+ * The searchable copy of a catalogue. It can be deleted at any time: its commits remember whose
+ * copy it is and up to which change it goes, and whoever feeds it asks {@link #number} where to go
+ * on.
+ */
+public final class CatalogueIndex implements AutoCloseable {
+  private static final String NUMBER = "number";
+  private static final String CATALOGUE = "catalogue";
+
+  /** The form of the documents; a copy in another form is made anew. */
+  private static final String FORM = "1";
+
+  static {
+    IndexSearcher.setMaxClauseCount(32_768);
+  }
+
+  private final String catalogue;
+  private final Directory directory;
+  private final IndexWriter writer;
+  private DirectoryReader reader;
+  private long number;
+
+  private CatalogueIndex(Directory directory, String catalogue) throws IOException {
+    this.catalogue = catalogue + "/" + FORM;
+    this.directory = directory;
+    this.writer =
+        new IndexWriter(
+            directory, new IndexWriterConfig(new FieldAnalysis()).setCommitOnClose(false));
+    Map<String, String> data = new HashMap<>();
+    if (writer.getLiveCommitData() != null) {
+      writer.getLiveCommitData().forEach(e -> data.put(e.getKey(), e.getValue()));
+    }
+    if (this.catalogue.equals(data.get(CATALOGUE))) {
+      number = Long.parseLong(data.get(NUMBER));
+    } else {
+      writer.deleteAll();
+    }
+    reader = DirectoryReader.open(writer);
+  }
+
+  /**
+   * Opens or makes the copy in a folder.
+   *
+   * @param catalogue names the original; a copy of another original is emptied
+   */
+  public static CatalogueIndex open(Path folder, String catalogue) {
+    return open(() -> FSDirectory.open(folder), catalogue);
+  }
+
+  static CatalogueIndex open(Opening directory, String catalogue) {
+    try {
+      return new CatalogueIndex(directory.open(), catalogue);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Makes a directory to keep the copy in. */
+  interface Opening {
+    Directory open() throws IOException;
+  }
+
+  /** The last change taken in. */
+  public synchronized long number() {
+    return number;
+  }
+
+  /**
+   * Takes in changes up to {@code upTo}; seen by every snapshot taken from now on. Repeating it
+   * changes nothing.
+   */
+  public synchronized void apply(Collection<Entry> put, Collection<Integer> remove, long upTo) {
+    try {
+      for (int id : remove) {
+        writer.deleteDocuments(key(id));
+      }
+      for (Entry entry : put) {
+        writer.updateDocument(key(entry.id()), Documents.of(entry));
+      }
+      number = upTo;
+      refresh();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Makes what was taken in outlive the process. */
+  public synchronized void commit() {
+    try {
+      Map<String, String> data = Map.of(NUMBER, Long.toString(number), CATALOGUE, catalogue);
+      writer.setLiveCommitData(data.entrySet());
+      writer.commit();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Forgets everything; the next changes to take in start from the first. */
+  public synchronized void empty() {
+    try {
+      writer.deleteAll();
+      number = 0;
+      refresh();
+      commit();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private void refresh() throws IOException {
+    DirectoryReader newer = DirectoryReader.openIfChanged(reader, writer);
+    if (newer != null) {
+      reader.decRef();
+      reader = newer;
+    }
+  }
+
+  private static Term key(int id) {
+    return new Term(IndexFields.KEY, Integer.toString(id));
+  }
+
+  /** The present state; to be closed by the caller. */
+  public synchronized Snapshot snapshot() {
+    reader.incRef();
+    return new Snapshot(reader, number);
+  }
+
+  @Override
+  public synchronized void close() {
+    try {
+      reader.decRef();
+      writer.close();
+      directory.close();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+}

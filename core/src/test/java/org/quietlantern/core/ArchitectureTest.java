@@ -1,0 +1,65 @@
+package org.quietlantern.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchRule;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+class ArchitectureTest {
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("org.quietlantern.core");
+
+  @Test
+  void classesWereFound() {
+    assertThat(CORE.size()).isGreaterThan(60);
+  }
+
+  @TestFactory
+  Stream<DynamicTest> rules() {
+    return Stream.of(
+            classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                    "org.quietlantern.core..",
+                    "java..",
+                    "javax.xml..",
+                    "org.w3c.dom..",
+                    "org.xml.sax..",
+                    "org.apache.lucene..",
+                    "org.tartarus.snowball..",
+                    "org.roaringbitmap.."),
+            noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "java.net.."),
+            slices().matching("org.quietlantern.core.(*)..").should().beFreeOfCycles(),
+            noClasses()
+                .that()
+                .resideOutsideOfPackage("org.quietlantern.core.search..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.apache.lucene.."),
+            noClasses().should().callMethod(java.time.Instant.class, "now"),
+            noClasses().should().callMethod(java.time.LocalDate.class, "now"),
+            noClasses().should().callMethod(Thread.class, "sleep", long.class),
+            methods().should().notDeclareThrowableOfType(Exception.class).allowEmptyShould(false))
+        .map(rule -> DynamicTest.dynamicTest(rule.getDescription(), () -> check(rule)));
+  }
+
+  private static void check(ArchRule rule) {
+    rule.check(CORE);
+  }
+}

@@ -1,0 +1,149 @@
+package org.quietlantern.core.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.PartialDate;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.VersionKind;
+
+class ExchangeTest {
+  static final String MODS =
+      """
+      <mods xmlns="http://www.loc.gov/mods/v3" version="3.8">
+        <titleInfo><nonSort>The</nonSort><title>dimming of verges</title><subTitle>a trial</subTitle></titleInfo>
+        <name type="personal"><namePart type="given">Maren</namePart><namePart type="family">Oduya</namePart></name>
+        <name type="corporate"><namePart>Tern Hollow Observatory</namePart></name>
+        <genre>article</genre>
+        <originInfo><publisher>Hollow Press</publisher><dateIssued encoding="w3cdtf">2026-03</dateIssued></originInfo>
+        <language><languageTerm type="code" authority="rfc5646">en</languageTerm></language>
+        <physicalDescription><extent>17 pages</extent></physicalDescription>
+        <abstract>Visits  rose
+          by 41 %.</abstract>
+        <subject authority="ql" valueURI="urn:h:1"><topic>Road verges</topic></subject>
+        <subject authority="ql" valueURI="urn:h:2"><topic>Lepidoptera</topic></subject>
+        <subject><topic>bramble</topic></subject>
+        <relatedItem type="host">
+          <titleInfo><title>Annals of Verge Ecology</title></titleInfo><identifier type="issn">9999-0011</identifier>
+          <part><detail type="volume"><number>14</number></detail><detail type="issue"><number>2</number></detail>
+          <extent unit="pages"><start>113</start><end>129</end></extent></part>
+        </relatedItem>
+        <identifier type="doi">10.5555/ave.14.2.113</identifier>
+        <extension><supply xmlns="urn:quietlantern:supply:1"><version>final</version><access>open</access>
+          <central valueURI="urn:h:2"/></supply></extension>
+      </mods>
+      """;
+
+  static final Publication READ =
+      new Publication(
+          "The dimming of verges: a trial",
+          Kind.ARTICLE,
+          VersionKind.FINAL,
+          List.of(new PersonName("Oduya", "Maren"), new PersonName("Tern Hollow Observatory", "")),
+          Optional.of(new PartialDate(2026, 3, 0)),
+          new Host("Annals of Verge Ecology", "9999-0011", "14", "2", "113", "129"),
+          "Hollow Press",
+          "en",
+          "Visits rose by 41 %.",
+          List.of(
+              new HeadingUse("urn:h:1", "Road verges", false),
+              new HeadingUse("urn:h:2", "Lepidoptera", true)),
+          List.of("bramble"),
+          "10.5555/ave.14.2.113",
+          17,
+          true);
+
+  @Test
+  void aModsRecordIsRead() {
+    assertThat(ModsReader.read(MODS)).isEqualTo(new Supplied.Read(READ, List.of()));
+  }
+
+  @Test
+  void whatCannotBeUsedIsNamedAndTheRestIsRead() {
+    String odd = MODS.replace("2026-03", "2026-19").replace("<genre>article", "<genre>scroll");
+    Supplied.Read read = (Supplied.Read) ModsReader.read(odd);
+    assertThat(read.problems())
+        .containsExactlyInAnyOrder(
+            "unknown kind “scroll”, taken as article", "date cannot be read: “2026-19”");
+    assertThat(read.publication().date()).isEmpty();
+    assertThat(read.publication().title()).isEqualTo(READ.title());
+  }
+
+  @Test
+  void hostileXmlIsRefused() {
+    String entity =
+        "<!DOCTYPE m [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><mods xmlns='http://www.loc.gov/mods/v3'>"
+            + "<titleInfo><title>&e;</title></titleInfo></mods>";
+    assertThat(ModsReader.read(entity)).isInstanceOf(Supplied.Unreadable.class);
+    assertThat(ModsReader.read("<mods/>")).isEqualTo(new Supplied.Unreadable("not MODS: mods"));
+    assertThat(ModsReader.read(MODS.replaceAll("(?s)<titleInfo>.*?</titleInfo>", "")))
+        .isEqualTo(new Supplied.Unreadable("no title"));
+  }
+
+  @Test
+  void noiseNeverThrows() {
+    Random random = new Random(11);
+    for (int n = 0; n < 2000; n++) {
+      StringBuilder broken = new StringBuilder(MODS);
+      for (int i = 0; i < 4; i++) {
+        int at = random.nextInt(broken.length() - 40);
+        broken.delete(at, at + random.nextInt(40));
+      }
+      assertThat(ModsReader.read(broken.toString())).isNotNull();
+    }
+  }
+
+  @DisplayName("C5: an entry in RIS, line by line")
+  @Test
+  void ris() {
+    String ris =
+        new RisWriter()
+            .write(List.of(new RisWriter.Item(READ, "abc", "http://x/p/abc", "why\nnot")));
+    assertThat(ris)
+        .isEqualTo(
+            """
+            TY  - JOUR
+            ID  - abc
+            TI  - The dimming of verges: a trial
+            AU  - Oduya, Maren
+            AU  - Tern Hollow Observatory
+            PY  - 2026
+            DA  - 2026/03
+            JO  - Annals of Verge Ecology
+            SN  - 9999-0011
+            VL  - 14
+            IS  - 2
+            SP  - 113
+            EP  - 129
+            PB  - Hollow Press
+            LA  - en
+            DO  - 10.5555/ave.14.2.113
+            UR  - http://x/p/abc
+            AB  - Visits rose by 41 %.
+            KW  - Road verges
+            KW  - Lepidoptera
+            KW  - bramble
+            N1  - why not
+            ER  -\s
+
+            """
+                .replace("\n", "\r\n"));
+  }
+
+  @Test
+  void aReadableReference() {
+    assertThat(PlainCitation.of(READ))
+        .isEqualTo(
+            "Oduya, Maren and Tern Hollow Observatory (2026). The dimming of verges: a trial."
+                + " Annals of Verge Ecology 14(2), 113–129. doi:10.5555/ave.14.2.113");
+  }
+}

@@ -1,0 +1,59 @@
+package org.quietlantern.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ReviewTest {
+
+  @DisplayName("V1, V2, V7: the lamp is a projection of events")
+  @ParameterizedTest(name = "{0} -> {1}, {2}")
+  @CsvSource(
+      textBlock =
+          """
+          '',                  none,  UNLIT
+          keep,                keep,  LIT
+          pass,                pass,  LIT
+          raise,               raise, LIT
+          seen,                seen,  LIT
+          hold,                hold,  DIM
+          hold pass,           pass,  LIT
+          keep undo,           none,  UNLIT
+          keep pass undo,      keep,  LIT
+          keep pass undo undo, none,  UNLIT
+          undo keep,           keep,  LIT
+          """)
+  void standing(String events, String mark, Lamp lamp) {
+    Optional<ReviewEvent> standing =
+        Standing.of(
+            Stream.of(events.split(" ")).filter(e -> !e.isEmpty()).map(ReviewTest::event).toList());
+    assertThat(standing.flatMap(ReviewEvent::mark).map(Mark::word).orElse("none")).isEqualTo(mark);
+    assertThat(Standing.lamp(standing)).isEqualTo(lamp);
+    assertThat(lamp.owes()).isEqualTo(lamp != Lamp.LIT);
+  }
+
+  private static ReviewEvent event(String word) {
+    return new ReviewEvent(Mark.named(word), "", Instant.EPOCH);
+  }
+
+  @DisplayName("V4: through, covered by k, nobody yet")
+  @Test
+  void coverage() {
+    List<Map<Integer, Lamp>> lamps =
+        List.of(
+            Map.of(1, Lamp.LIT, 2, Lamp.LIT),
+            Map.of(1, Lamp.LIT, 2, Lamp.DIM),
+            Map.of(2, Lamp.UNLIT));
+    assertThat(Coverage.of(lamps, List.of(1, 2), 2))
+        .isEqualTo(new Coverage(3, Map.of(1, 2, 2, 1), 1, 1));
+    assertThat(Coverage.of(lamps, List.of(1), 5).covered()).as("k is capped").isEqualTo(2);
+  }
+}

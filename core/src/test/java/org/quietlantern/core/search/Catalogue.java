@@ -1,0 +1,115 @@
+package org.quietlantern.core.search;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.lucene.store.ByteBuffersDirectory;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.PartialDate;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.VersionKind;
+import org.quietlantern.core.query.Strategy;
+
+/** A small catalogue in memory; publications are numbered from 1 in the order of adding. */
+final class Catalogue implements AutoCloseable {
+  static final Publication PLAIN =
+      new Publication(
+          "Untitled",
+          Kind.ARTICLE,
+          VersionKind.FINAL,
+          List.of(),
+          Optional.empty(),
+          Host.NONE,
+          "",
+          "",
+          "",
+          List.of(),
+          List.of(),
+          "",
+          0,
+          false);
+  final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
+  private int last;
+
+  static Publication titled(String title) {
+    return with(PLAIN, title, "");
+  }
+
+  static Publication with(Publication p, String title, String abstractText) {
+    return new Publication(
+        title,
+        p.kind(),
+        p.version(),
+        p.authors(),
+        p.date(),
+        p.host(),
+        p.publisher(),
+        p.language(),
+        abstractText,
+        p.headings(),
+        p.keywords(),
+        p.doi(),
+        p.pages(),
+        p.open());
+  }
+
+  static Publication full(String title, int year, Kind kind, String author, String... headings) {
+    List<HeadingUse> uses = new ArrayList<>();
+    for (String heading : headings) {
+      uses.add(new HeadingUse("urn:h:" + heading, heading, false));
+    }
+    return new Publication(
+        title,
+        kind,
+        VersionKind.FINAL,
+        List.of(new PersonName(author, "A")),
+        Optional.of(new PartialDate(year, 0, 0)),
+        Host.NONE,
+        "",
+        "en",
+        "",
+        uses,
+        List.of(),
+        "10.5555/test." + year,
+        0,
+        true);
+  }
+
+  Catalogue titles(String... titles) {
+    for (String title : titles) {
+      add(titled(title));
+    }
+    return this;
+  }
+
+  Catalogue add(Publication publication) {
+    last++;
+    index.apply(List.of(entry(last, publication)), List.of(), last);
+    return this;
+  }
+
+  static Entry entry(int id, Publication publication) {
+    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), publication);
+  }
+
+  /** Ids of what a line finds, sorted. */
+  List<String> find(String line) {
+    try (Snapshot snapshot = index.snapshot()) {
+      Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of(line));
+      Found found = snapshot.search(ready, Order.HERE);
+      if (found.count() != snapshot.all(ready).getCardinality()) {
+        throw new AssertionError("count and ids differ for " + line);
+      }
+      return found.publicIds().stream().sorted().toList();
+    }
+  }
+
+  @Override
+  public void close() {
+    index.close();
+  }
+}
