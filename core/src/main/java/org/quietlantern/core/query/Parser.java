@@ -38,7 +38,7 @@ public final class Parser {
       Span cut = new Span(LONGEST_LINE, line.length());
       return Parsed.refused(List.of(new Problem(Problem.Code.TOO_LONG, cut, "")));
     }
-    tokens = new Scanner(line, problems).tokens();
+    tokens = new Scanner(line, true, problems).tokens();
     if (peek().is(Token.Kind.END) && sound()) {
       problem(Problem.Code.EMPTY, peek());
     }

@@ -9,12 +9,15 @@ import java.util.Locale;
 final class Scanner {
   private static final String QUOTES = "\"“”„«»";
   private final String text;
+  private final boolean withFields;
   private final List<Problem> problems;
   private final List<Token> tokens = new ArrayList<>();
   private int at;
 
-  Scanner(String text, List<Problem> problems) {
+  /** {@code withFields} false: a colon is punctuation, as between quotation marks. */
+  Scanner(String text, boolean withFields, List<Problem> problems) {
     this.text = text;
+    this.withFields = withFields;
     this.problems = problems;
   }
 
@@ -59,7 +62,7 @@ final class Scanner {
     }
     int start = at;
     while (at < text.length() && !endsWord(text.charAt(at))) {
-      if (text.charAt(at) == ':' && looksLikeField(start, at)) {
+      if (withFields && text.charAt(at) == ':' && looksLikeField(start, at)) {
         field(start);
         return;
       }

@@ -41,8 +41,7 @@ final class Words {
 
   /** A phrase; empty when there was something wrong with it. */
   Optional<Term> phrase(Token token) {
-    List<Problem> inside = new ArrayList<>();
-    List<Token> tokens = new Scanner(token.text(), inside).tokens();
+    List<Token> tokens = new Scanner(token.text(), false, problems).tokens();
     List<Term> parts = new ArrayList<>();
     int shift = token.span().start() + 1;
     boolean sound = true;
@@ -50,9 +49,8 @@ final class Words {
       if (part.is(Token.Kind.END) || part.is(Token.Kind.OPEN) || part.is(Token.Kind.CLOSE)) {
         continue;
       }
-      String text = part.is(Token.Kind.FIELD) ? part.text().replace(",", " ") : part.text();
       Optional<Term> word =
-          word(text, new Span(part.span().start() + shift, part.span().end() + shift));
+          word(part.text(), new Span(part.span().start() + shift, part.span().end() + shift));
       word.ifPresent(parts::add);
       sound &= word.isPresent();
     }
