@@ -1,6 +1,5 @@
 package org.quietlantern.core.query;
 
-import java.util.ArrayList;
 import java.util.List;
 
 /** Joins from left to right, and notices where <i>and</i> and <i>or</i> stand without brackets. */
@@ -20,18 +19,9 @@ final class Joins {
 
   static Term join(Term left, Token.Kind operator, Term right) {
     return switch (operator) {
-      case OR ->
-          new Term.Or(left instanceof Term.Or or ? with(or.parts(), right) : List.of(left, right));
+      case OR -> new Term.Or(List.of(left, right));
       case NOT -> new Term.Not(left, right);
-      default ->
-          new Term.And(
-              left instanceof Term.And and ? with(and.parts(), right) : List.of(left, right));
+      default -> new Term.And(List.of(left, right));
     };
-  }
-
-  private static List<Term> with(List<Term> parts, Term last) {
-    List<Term> all = new ArrayList<>(parts);
-    all.add(last);
-    return all;
   }
 }

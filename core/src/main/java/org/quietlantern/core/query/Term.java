@@ -1,6 +1,7 @@
 package org.quietlantern.core.query;
 
 import java.util.List;
+import java.util.function.Function;
 
 /** A typed line as a tree. Immutable; printed back by {@link Printer}. */
 public sealed interface Term {
@@ -60,9 +61,10 @@ public sealed interface Term {
     }
   }
 
+  /** All of them; an <i>and</i> inside an <i>and</i> is the same one. */
   record And(List<Term> parts) implements Term {
     public And {
-      parts = atLeastTwo(parts);
+      parts = flat(parts, part -> part instanceof And and ? and.parts : List.of(part));
     }
 
     @Override
@@ -71,9 +73,10 @@ public sealed interface Term {
     }
   }
 
+  /** Any of them; an <i>or</i> inside an <i>or</i> is the same one. */
   record Or(List<Term> parts) implements Term {
     public Or {
-      parts = atLeastTwo(parts);
+      parts = flat(parts, part -> part instanceof Or or ? or.parts : List.of(part));
     }
 
     @Override
@@ -105,10 +108,10 @@ public sealed interface Term {
     }
   }
 
-  private static List<Term> atLeastTwo(List<Term> parts) {
+  private static List<Term> flat(List<Term> parts, Function<Term, List<Term>> inner) {
     if (parts.size() < 2) {
       throw new IllegalArgumentException("two things to join are needed, not " + parts.size());
     }
-    return List.copyOf(parts);
+    return parts.stream().flatMap(part -> inner.apply(part).stream()).toList();
   }
 }
