@@ -3,9 +3,12 @@ package org.quietlantern.core.search;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
@@ -81,22 +84,38 @@ public final class CatalogueIndex implements AutoCloseable {
     return number;
   }
 
+  /** A publication that could not be taken in, and why. */
+  public record SetAside(int id, String why) {}
+
   /**
    * Takes in changes up to {@code upTo}; seen by every snapshot taken from now on. Repeating it
-   * changes nothing.
+   * changes nothing. What cannot be taken in is set aside, the rest goes on.
    */
-  public synchronized void apply(Collection<Entry> put, Collection<Integer> remove, long upTo) {
+  public synchronized List<SetAside> apply(
+      Collection<Entry> put, Collection<Integer> remove, long upTo) {
+    List<SetAside> aside = new ArrayList<>();
     try {
       for (int id : remove) {
         writer.deleteDocuments(key(id));
       }
       for (Entry entry : put) {
-        writer.updateDocument(key(entry.id()), Documents.of(entry));
+        put(entry).ifPresent(why -> aside.add(new SetAside(entry.id(), why)));
       }
       number = upTo;
       refresh();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
+    }
+    return aside;
+  }
+
+  private Optional<String> put(Entry entry) throws IOException {
+    try {
+      writer.updateDocument(key(entry.id()), Documents.of(entry));
+      return Optional.empty();
+    } catch (IllegalArgumentException unfit) {
+      writer.deleteDocuments(key(entry.id()));
+      return Optional.of(String.valueOf(unfit.getMessage()));
     }
   }
 

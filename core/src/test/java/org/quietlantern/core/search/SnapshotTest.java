@@ -148,4 +148,34 @@ class SnapshotTest {
       }
     }
   }
+
+  @Test
+  void aRecordThatCannotBeTakenInIsSetAsideAndTheRestGoesOn() {
+    try (Catalogue catalogue = new Catalogue()) {
+      var monster =
+          new org.quietlantern.core.publication.Publication(
+              "A moth",
+              Kind.ARTICLE,
+              Catalogue.PLAIN.version(),
+              List.of(),
+              java.util.Optional.empty(),
+              Catalogue.PLAIN.host(),
+              "",
+              "",
+              "",
+              List.of(),
+              List.of(),
+              "10.5555/" + "x".repeat(40_000),
+              0,
+              false);
+      List<CatalogueIndex.SetAside> aside =
+          catalogue.index.apply(
+              List.of(
+                  Catalogue.entry(1, monster), Catalogue.entry(2, Catalogue.titled("A moth too"))),
+              List.of(),
+              2);
+      assertThat(aside).extracting(CatalogueIndex.SetAside::id).containsExactly(1);
+      assertThat(catalogue.find("moth")).containsExactly("p2");
+    }
+  }
 }

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
  */
 public final class Corpus {
   /** The day on which the demo begins. */
-  public static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+  public static final LocalDate TODAY = LocalDate.of(2026, 11, 17);
 
   private static final int PAST = 380;
   private static final int DAYS_AHEAD = 180;
@@ -86,7 +86,7 @@ public final class Corpus {
   }
 
   private Instant at(LocalDate day) {
-    return day.atTime(LocalTime.of(1 + random.nextInt(3), random.nextInt(60)))
+    return day.atTime(LocalTime.of(random.nextInt(2), random.nextInt(60)))
         .toInstant(ZoneOffset.UTC);
   }
 

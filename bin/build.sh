@@ -1,0 +1,54 @@
+# Building the jars, when their sources have changed.
+
+maven() { mvn -B -ntp -q -Dstyle.color=never "$@"; }
+
+sources_hash() {
+  find core stand-ins server web pom.xml -type f \
+    -not -path '*/target/*' -not -path '*/node_modules/*' -not -path 'web/dist/*' \
+    -not -name schema.d.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1
+}
+
+build() {
+  [ -z "${LANTERN_NO_BUILD:-}" ] || return 0
+  need_building
+  local hash
+  hash=$(sources_hash)
+  if [ -f target/built ] && [ "$(cat target/built)" = "$hash" ] && [ -f "$(server_jar)" ]; then
+    return 0
+  fi
+  mkdir -p target
+  say "building (some minutes the first time, while libraries are fetched)"
+  web_packages
+  quietly target/build.log maven -DskipTests -pl core,stand-ins,server package
+  echo "$hash" >target/built
+}
+
+# The packages of the pages, when their list has changed.
+web_packages() {
+  local stamp=web/node_modules/.lantern
+  if [ -f "$stamp" ] && cmp -s web/package-lock.json "$stamp"; then
+    return 0
+  fi
+  say "fetching the packages of the pages"
+  mkdir -p target
+  (cd web && quietly ../target/npm.log npm ci --no-audit --no-fund)
+  cp web/package-lock.json "$stamp"
+}
+
+server_jar() { echo "$root/server/target/server-0.1.0-app.jar"; }
+standins_jar() { echo "$root/stand-ins/target/stand-ins-0.1.0.jar"; }
+
+format() {
+  need_building
+  web_packages
+  maven spotless:apply
+  (cd web && npm run --silent format)
+}
+
+write_api() {
+  need_building
+  need_running
+  maven -pl core,stand-ins,server test -Dtest=OpenApiTest -Dopenapi.write=true \
+    -Dsurefire.failIfNoSpecifiedTests=false
+  (cd web && npm run --silent types)
+}

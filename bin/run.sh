@@ -1,0 +1,133 @@
+# Running the demo.
+
+demo_password=lamp-at-dusk
+
+demo() {
+  local port='' data='' fresh=''
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --port) port=${2:?--port needs a number} && shift ;;
+      --data) data=${2:?--data needs a folder} && shift ;;
+      --fresh) fresh=1 ;;
+      *) fail "demo does not know “$1”" ;;
+    esac
+    shift
+  done
+  need_running
+  build
+  data=$(data_folder "$data")
+  if [ -n "$fresh" ]; then
+    stop_all "$data"
+    say "forgetting the demo's data in $data"
+    rm -rf "$data/postgres" "$data/index" "$data/feed.key" "$data/port"
+  fi
+  if ! is_current "$data" "$port"; then
+    stop_process "$data/server.pid"
+    start_postgres "$data"
+    start_standins "$data"
+    start_server "$data" "${port:-$(cat "$data/port" 2>/dev/null || echo 8080)}"
+  fi
+  welcome "$data"
+}
+
+# Whether a server of this very build runs at the port asked for.
+is_current() {
+  local data=$1 port=$2
+  is_running "$data/server.pid" && is_running "$data/stand-ins.pid" \
+    && cmp -s "$data/server.build" <(sha256sum <"$(server_jar)") \
+    && { [ -z "$port" ] || [ "$port" = "$(cat "$data/port")" ]; }
+}
+
+start_standins() {
+  local data=$1
+  stop_process "$data/stand-ins.pid"
+  free_port 18080 >"$data/stand-ins.port"
+  launch "$data/stand-ins" java -Xmx128m -jar "$(standins_jar)" "$(cat "$data/stand-ins.port")"
+  wait_for_line "$data/stand-ins" "answers at" 30
+}
+
+start_server() {
+  local data=$1 port outside
+  port=$(free_port "$2")
+  echo "$port" >"$data/port"
+  outside=http://127.0.0.1:$(cat "$data/stand-ins.port")
+  say "starting the server"
+  LANTERN_DB_PORT=$(cat "$data/db.port") LANTERN_DB_PASSWORD=$(cat "$data/db.password") \
+    launch "$data/server" java -Xmx768m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar "$(server_jar)" \
+    --server.port="$port" --lantern.data="$data" --lantern.base-url="http://localhost:$port" \
+    --lantern.demo.enabled=true --lantern.demo.password="$demo_password" \
+    --lantern.demo.source="$outside/oai" --lantern.demo.control="$outside/control/clock" \
+    --lantern.outbound-allowed=127.0.0.1 ${LANTERN_SERVER_OPTIONS:-}
+  sha256sum <"$(server_jar)" >"$data/server.build"
+  wait_for_line "$data/server" "demo: ready" 240
+}
+
+# Starts a process that outlives this script; NAME.pid and NAME.log tell of it.
+launch() {
+  local name=$1
+  shift
+  (umask 077 && : >"$name.log")
+  setsid nohup "$@" >>"$name.log" 2>&1 </dev/null &
+  echo $! >"$name.pid"
+}
+
+wait_for_line() {
+  local name=$1 wanted=$2 seconds=$3 shown='' line waited=0
+  until grep -q "$wanted" "$name.log"; do
+    is_running "$name.pid" || { tail -n 30 "$name.log" >&2 && fail "it did not start; see $name.log"; }
+    [ "$waited" -lt $((seconds * 4)) ] || fail "it does not get ready; see $name.log"
+    line=$(grep -o 'demo: .*' "$name.log" | tail -n 1 || true)
+    [ "$line" = "$shown" ] || say "${line#demo: }"
+    shown=$line
+    waited=$((waited + 1))
+    sleep 0.25
+  done
+}
+
+is_running() {
+  local pid
+  pid=$(cat "$1" 2>/dev/null) || return 1
+  # The number may have passed to a process of somebody else's.
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q -e "$(server_jar)" -e "$(standins_jar)"
+}
+
+stop_process() {
+  local file=$1 pid
+  if is_running "$file"; then
+    pid=$(cat "$file")
+    kill "$pid"
+    while is_running "$file"; do sleep 0.1; done
+  fi
+  rm -f "$file"
+}
+
+stop_all() {
+  stop_process "$1/server.pid"
+  stop_process "$1/stand-ins.pid"
+  stop_postgres "$1"
+}
+
+stop() {
+  [ "${1:-}" != --data ] || shift
+  local data
+  data=$(data_folder "${1:-}")
+  stop_all "$data"
+  say "stopped"
+}
+
+welcome() {
+  cat <<TEXT
+
+  Quiet Lantern runs at http://localhost:$(cat "$1/port")
+
+  Tern Hollow night ecology         Harrow Fen bat recorders
+    ilse@ternhollow.example           una@ternhollow.example
+    teodor@ternhollow.example         piet@ternhollow.example
+    maren@ternhollow.example
+    sefa@ternhollow.example
+    jon@ternhollow.example (guest)    password of all: $demo_password
+
+  ./lantern stop ends it; its data lie in $1
+
+TEXT
+}

@@ -1,0 +1,54 @@
+# Tests, pictures, measurements.
+
+run_tests() {
+  local lane=${1:-all}
+  need_building
+  case "$lane" in
+    core)
+      web_packages
+      maven -pl core,stand-ins spotless:check verify
+      ;;
+    web) test_web ;;
+    server)
+      need_running
+      web_packages
+      maven -pl core,stand-ins,server spotless:check
+      maven -pl core,stand-ins install -DskipTests
+      maven -pl server verify
+      ;;
+    browser)
+      need_running
+      need_browser
+      build
+      maven -pl e2e verify
+      ;;
+    all)
+      need_running
+      need_browser
+      test_web
+      say "core, stand-ins, server and browser"
+      mvn -B -ntp -Dstyle.color=never spotless:check verify
+      ;;
+    *) fail "there is no lane “$lane”: core, web, server or browser" ;;
+  esac
+}
+
+test_web() {
+  web_packages
+  (cd web && npm run --silent check && npm test --silent)
+}
+
+screenshots() {
+  need_running
+  need_browser
+  build
+  LANTERN_NO_BUILD=1 maven -pl e2e verify -Dtest=Screenshots -Dscreenshots="$root/docs/screenshots"
+}
+
+bench() {
+  [ "${1:-search}" = search ] || fail "there is no benchmark “$1”: search"
+  need_running
+  build
+  maven -pl core,bench -am package -DskipTests
+  java -Xmx1g -jar bench/target/bench.jar
+}

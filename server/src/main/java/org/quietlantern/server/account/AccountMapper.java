@@ -1,0 +1,45 @@
+package org.quietlantern.server.account;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface AccountMapper {
+  record Login(int id, String passwordHash) {}
+
+  @Select("select id, password_hash from account where email = lower(#{email})")
+  Login findLogin(String email);
+
+  @Select("select email from account where id = #{account}")
+  String email(int account);
+
+  @Select(
+      """
+      insert into account (email, password_hash, zone)
+      values (lower(#{email}), #{hash}, #{zone}) returning id
+      """)
+  int add(String email, String hash, String zone);
+
+  @Select(
+      """
+      select g.pid as id, g.name, m.role
+      from membership m join grp g on g.id = m.grp
+      where m.account = #{account} and m.left_at is null
+      order by g.name, g.id limit 100
+      """)
+  List<Me.Group> groups(int account);
+
+  @Insert("insert into sign_in_failure (email, system_at) values (lower(#{email}), #{now})")
+  void noteFailure(String email, Instant now);
+
+  @Select(
+      "select count(*) from sign_in_failure where email = lower(#{email}) and system_at > #{since}")
+  int failures(String email, Instant since);
+
+  @Delete("delete from sign_in_failure where email = lower(#{email}) or system_at < #{before}")
+  void forgetFailures(String email, Instant before);
+}

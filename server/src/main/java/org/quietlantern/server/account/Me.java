@@ -1,0 +1,9 @@
+package org.quietlantern.server.account;
+
+import java.util.List;
+
+/** Who is signed in, and the groups that they are in. */
+public record Me(String email, List<Group> groups) {
+  /** A group of one's own. */
+  public record Group(String id, String name, String role) {}
+}

@@ -1,0 +1,78 @@
+package org.quietlantern.server.action;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface ActionMapper {
+  record Row(
+      long no,
+      UUID command,
+      int grp,
+      Integer membership,
+      String what,
+      String subject,
+      String before,
+      String after,
+      String answer,
+      UUID undoneBy) {}
+
+  /** Held to the end of the transaction: the numbers of a group's actions are in commit order. */
+  @Select("select 1 from (select pg_advisory_xact_lock(2, #{group})) l")
+  int lock(int group);
+
+  @Select(
+      """
+      select no, command, grp, membership, what, subject, before::text, after::text, answer::text,
+        undone_by
+      from action where command = #{command}
+      """)
+  Row find(UUID command);
+
+  @Insert(
+      """
+      insert into action
+        (command, grp, membership, what, subject, visible_to, before, after, answer, at)
+      values (#{command}, #{grp}, #{membership}, #{what}, #{subject}, #{visibleTo},
+        #{before}::jsonb, #{after}::jsonb, #{answer}::jsonb, #{at})
+      """)
+  void add(
+      UUID command,
+      int grp,
+      Integer membership,
+      String what,
+      String subject,
+      String visibleTo,
+      String before,
+      String after,
+      String answer,
+      Instant at);
+
+  @Select(
+      """
+      select exists (select 1 from action
+        where grp = #{grp} and subject = #{subject} and no > #{no} and undone_by is null
+          and what <> 'undo')
+      """)
+  boolean changedSince(int grp, String subject, long no);
+
+  @Update("update action set undone_by = #{by} where command = #{command} and undone_by is null")
+  int markUndone(UUID command, UUID by);
+
+  @Select("select coalesce(max(no), 0) from action where grp = #{group}")
+  long latest(int group);
+
+  @Select(
+      """
+      select distinct what from action
+      where grp = #{group} and no > #{since}
+        and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+      order by what limit 100
+      """)
+  List<String> since(int group, int membership, long since);
+}

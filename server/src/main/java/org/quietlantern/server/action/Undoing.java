@@ -1,0 +1,64 @@
+package org.quietlantern.server.action;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes back what a member did. */
+@Service
+public class Undoing {
+  private final ActionMapper mapper;
+  private final Commands commands;
+  private final Json json;
+  private final Map<String, Undoer> undoers;
+
+  /** What an undo came to; {@code note} is empty when all was taken back. */
+  public record Undone(String what, String note) {}
+
+  Undoing(ActionMapper mapper, Commands commands, Json json, List<Undoer> undoers) {
+    this.mapper = mapper;
+    this.commands = commands;
+    this.json = json;
+    this.undoers = undoers.stream().collect(Collectors.toMap(Undoer::what, Function.identity()));
+  }
+
+  @Transactional
+  public Undone undo(Member who, UUID command, UUID target) {
+    return commands.run(who, command, "undo", Undone.class, () -> takeBack(who, command, target));
+  }
+
+  private Done<Undone> takeBack(Member who, UUID command, UUID target) {
+    ActionMapper.Row action = mapper.find(target);
+    if (action == null || action.membership() == null || action.membership() != who.id()) {
+      throw Refusal.unknown();
+    }
+    Undoer undoer = undoers.get(action.what());
+    if (undoer == null) {
+      throw Refusal.conflict("cannot-be-undone", "This cannot be undone.");
+    }
+    if (mapper.changedSince(who.group(), action.subject(), action.no())) {
+      throw Refusal.conflict("changed-since", "It was changed again since, so it stays as it is.");
+    }
+    if (mapper.markUndone(target, command) == 0) {
+      throw Refusal.conflict("undone-already", "This was undone already.");
+    }
+    String note = undoer.undo(who, command, values(action.before()), values(action.after()));
+    return new Done<>(
+        action.subject(),
+        Map.of("command", target),
+        Map.of("what", action.what()),
+        new Undone(action.what(), note));
+  }
+
+  @SuppressWarnings("unchecked")
+  private Map<String, Object> values(String text) {
+    return json.read(text, Map.class);
+  }
+}

@@ -1,0 +1,217 @@
+package org.quietlantern.server.arrival;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.review.Coverage;
+import org.quietlantern.core.review.Lamp;
+import org.quietlantern.core.search.Why;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.Reviews;
+import org.quietlantern.server.review.Said;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What waits to be reviewed, and what everybody said of it. */
+@Service
+@Transactional(readOnly = true)
+public class Arrivals {
+  private final RoundMapper mapper;
+  private final Publications publications;
+  private final Reviews reviews;
+  private final Groups groups;
+  private final Json json;
+
+  /**
+   * A round in the list of rounds.
+   *
+   * @param closed none while it gathers
+   * @param reviewed how many each member has reviewed, by the member's id
+   * @param covered how many have as many lit lamps as are asked for
+   */
+  public record RoundLine(
+      String id,
+      String alert,
+      String alertName,
+      int n,
+      Instant opens,
+      @Nullable Instant closes,
+      @Nullable Instant closed,
+      int arrivals,
+      int asked,
+      Map<String, Integer> reviewed,
+      int covered,
+      int nobody) {}
+
+  /** A member's lamp on an arrival; {@code mark} and the rest only where something was said. */
+  public record LampShown(
+      String member,
+      String lamp,
+      @Nullable String mark,
+      @Nullable String reason,
+      @Nullable Instant at) {}
+
+  /** An arrival in a round. {@code hereSince}: another alert had found it before. */
+  public record ArrivalShown(
+      Summary publication,
+      String occasion,
+      String newClass,
+      boolean hereSince,
+      Instant came,
+      List<WordsMet> words,
+      List<LampShown> lamps) {}
+
+  /** A word of the search and the fields in which it was met. */
+  public record WordsMet(String typed, List<String> fields) {}
+
+  /** A round with its arrivals, in the order in which they came. */
+  public record RoundView(
+      RoundLine round, Folders.FolderName folder, List<ArrivalShown> arrivals) {}
+
+  Arrivals(
+      RoundMapper mapper, Publications publications, Reviews reviews, Groups groups, Json json) {
+    this.mapper = mapper;
+    this.publications = publications;
+    this.reviews = reviews;
+    this.groups = groups;
+    this.json = json;
+  }
+
+  /** Rounds with something in them: those that gather first, then the latest closed. */
+  public List<RoundLine> rounds(Member who) {
+    List<RoundMapper.Row> rounds = mapper.waiting(who.group());
+    return lines(who, rounds, found(rounds));
+  }
+
+  /** The last closed rounds of an alert (row number), newest first; empty ones too. */
+  public List<RoundLine> closedRounds(Member who, int alert, int most) {
+    List<RoundMapper.Row> rounds = mapper.closed(who.group(), alert, most);
+    return lines(who, rounds, found(rounds));
+  }
+
+  public RoundView round(Member who, String pid) {
+    RoundMapper.Row round = row(who, pid);
+    List<RoundMapper.FoundRow> found = found(List.of(round));
+    Map<Integer, List<Said>> said = said(who, found);
+    Map<Integer, Stored> stored =
+        publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList()).stream()
+            .collect(Collectors.toMap(Stored::id, Function.identity()));
+    List<Member> members = reviewers(who);
+    List<ArrivalShown> arrivals =
+        found.stream().map(f -> shown(who, f, stored.get(f.publication()), members, said)).toList();
+    return new RoundView(
+        lines(who, List.of(round), found).get(0),
+        new Folders.FolderName(round.folderPid(), round.folderName()),
+        arrivals);
+  }
+
+  RoundMapper.Row row(Member who, String pid) {
+    return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
+  }
+
+  /** Public id of the group that a round belongs to. */
+  public Optional<String> groupOf(String pid) {
+    return Optional.ofNullable(mapper.groupOf(pid));
+  }
+
+  private List<RoundMapper.FoundRow> found(List<RoundMapper.Row> rounds) {
+    return mapper.found(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new));
+  }
+
+  private Map<Integer, List<Said>> said(Member who, List<RoundMapper.FoundRow> found) {
+    return reviews.onOccasions(
+        who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
+  }
+
+  /** Members with a lamp, in a fixed order. */
+  private List<Member> reviewers(Member who) {
+    return groups.members(who.group()).stream().filter(Member::mayWrite).toList();
+  }
+
+  private List<RoundLine> lines(
+      Member who, List<RoundMapper.Row> rounds, List<RoundMapper.FoundRow> found) {
+    Map<Integer, List<RoundMapper.FoundRow>> byRound =
+        found.stream().collect(Collectors.groupingBy(RoundMapper.FoundRow::round));
+    Map<Integer, List<Said>> said = said(who, found);
+    List<Member> members = reviewers(who);
+    return rounds.stream()
+        .map(r -> line(r, byRound.getOrDefault(r.id(), List.of()), said, members))
+        .toList();
+  }
+
+  private static RoundLine line(
+      RoundMapper.Row round,
+      List<RoundMapper.FoundRow> found,
+      Map<Integer, List<Said>> said,
+      List<Member> members) {
+    List<Map<Integer, Lamp>> lamps =
+        found.stream()
+            .filter(f -> !f.hereSince())
+            .map(f -> lamps(said.getOrDefault(f.occasion(), List.of())))
+            .toList();
+    Coverage coverage =
+        Coverage.of(lamps, members.stream().map(Member::id).toList(), round.asked());
+    Map<String, Integer> reviewed = new HashMap<>();
+    members.forEach(m -> reviewed.put(m.pid(), coverage.reviewed().get(m.id())));
+    return new RoundLine(
+        round.pid(),
+        round.alertPid(),
+        round.alertName(),
+        round.n(),
+        round.opens(),
+        round.closes(),
+        round.closed(),
+        coverage.arrivals(),
+        round.asked(),
+        reviewed,
+        coverage.covered(),
+        coverage.nobody());
+  }
+
+  private static Map<Integer, Lamp> lamps(List<Said> said) {
+    return said.stream().collect(Collectors.toMap(Said::member, s -> s.mark().lamp()));
+  }
+
+  private ArrivalShown shown(
+      Member who,
+      RoundMapper.FoundRow found,
+      Stored stored,
+      List<Member> members,
+      Map<Integer, List<Said>> said) {
+    Map<Integer, Said> byMember =
+        said.getOrDefault(found.occasion(), List.of()).stream()
+            .collect(Collectors.toMap(Said::member, Function.identity()));
+    List<WordsMet> words =
+        Arrays.stream(json.read(found.words(), Why[].class))
+            .map(w -> new WordsMet(w.typed(), w.fields().stream().map(f -> f.word()).toList()))
+            .toList();
+    return new ArrivalShown(
+        Summary.of(stored, who.zoneId()),
+        found.kind(),
+        found.findingClass(),
+        found.hereSince(),
+        found.came(),
+        words,
+        members.stream().map(m -> lamp(m, byMember.get(m.id()))).toList());
+  }
+
+  private static LampShown lamp(Member member, @Nullable Said said) {
+    return said == null
+        ? new LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null)
+        : new LampShown(
+            member.pid(), said.mark().lamp().word(), said.mark().word(), said.reason(), said.at());
+  }
+}

@@ -1,0 +1,85 @@
+package org.quietlantern.server.arrival;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.search.Why;
+import org.quietlantern.core.watch.NewClass;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.review.Reviews;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What alerts gather: opened, filled and closed in the transactions of those who watch. */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class Rounds {
+  private final RoundMapper mapper;
+  private final Reviews reviews;
+  private final PublicIds ids;
+  private final Calendar calendar;
+  private final Json json;
+
+  /** An open round whose moment has come, and its alert. Row numbers. */
+  public record Due(int round, int alert) {}
+
+  /** The alert that found something, by row numbers. */
+  public record Finder(int group, int alert, int revision) {}
+
+  Rounds(RoundMapper mapper, Reviews reviews, PublicIds ids, Calendar calendar, Json json) {
+    this.mapper = mapper;
+    this.reviews = reviews;
+    this.ids = ids;
+    this.calendar = calendar;
+    this.json = json;
+  }
+
+  /** The open round of an alert; every alert that watches has one. */
+  public int openRound(int alert) {
+    return Optional.ofNullable(mapper.openRound(alert)).orElseThrow();
+  }
+
+  /** {@code closes} null: as soon as something was found. */
+  public int open(int alert, Instant opens, @Nullable Instant closes) {
+    return mapper.open(ids.next(), alert, opens, closes);
+  }
+
+  @Transactional(readOnly = true)
+  public List<Due> due(Instant now) {
+    return mapper.due(now).stream().map(d -> new Due(d.id(), d.alert())).toList();
+  }
+
+  /** Fixes what is in a round. False if somebody else closed it. */
+  public boolean close(int round, Instant now) {
+    boolean closed = mapper.close(round, now) > 0;
+    if (closed) {
+      mapper.noteSources(round);
+    }
+    return closed;
+  }
+
+  /**
+   * Puts the first coming of a publication into a round. One that another alert found before stands
+   * in it as <i>here since</i>. Repeating it changes nothing.
+   */
+  public void announce(
+      Finder finder, int round, int publication, NewClass newClass, List<Why> words) {
+    Instant now = calendar.now();
+    int occasion = reviews.firstComing(publication);
+    Integer made = mapper.arrive(finder.group(), occasion, now);
+    int arrival = made != null ? made : mapper.arrival(finder.group(), occasion);
+    mapper.addFinding(
+        arrival,
+        finder.alert(),
+        round,
+        finder.revision(),
+        newClass.word(),
+        json.write(words),
+        made == null,
+        now);
+  }
+}

@@ -1,0 +1,87 @@
+package org.quietlantern.server.catalogue;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Refusal;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reading the catalogue. */
+@Service
+@Transactional(readOnly = true)
+public class Publications {
+  private static final Logger LOG = LoggerFactory.getLogger(Publications.class);
+  private final CatalogueMapper mapper;
+  private final Json json;
+  private final Calendar calendar;
+
+  /** A numbered change. {@code isNew}: the publication came with it. */
+  public record Change(long no, int publication, boolean isNew) {}
+
+  Publications(CatalogueMapper mapper, Json json, Calendar calendar) {
+    this.calendar = calendar;
+    this.mapper = mapper;
+    this.json = json;
+  }
+
+  /** Those of the ids that exist, withdrawn ones too, in the order of the ids. */
+  public List<Stored> byPid(List<String> pids) {
+    return mapper.byPid(pids.toArray(String[]::new)).stream()
+        .map(this::stored)
+        .sorted(Comparator.comparingInt(p -> pids.indexOf(p.pid())))
+        .toList();
+  }
+
+  /** Those of the row numbers that exist, withdrawn ones too, by row number. */
+  public List<Stored> byId(Collection<Integer> ids) {
+    return mapper.byId(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
+  }
+
+  public Optional<Stored> find(String pid) {
+    return byPid(List.of(pid)).stream().findFirst();
+  }
+
+  public Stored get(String pid) {
+    return find(pid).orElseThrow(Refusal::unknown);
+  }
+
+  /** The public id of the publication that this one was merged into. */
+  public Optional<String> canonicalOf(String pid) {
+    return Optional.ofNullable(mapper.canonicalOf(pid));
+  }
+
+  /** The number of the last change; 0 in an empty catalogue. */
+  public long latest() {
+    return mapper.latest();
+  }
+
+  /** Changes with numbers above {@code after} up to {@code upTo}, in order. */
+  public List<Change> changes(long after, long upTo, int most) {
+    return mapper.changes(after, upTo, most).stream()
+        .map(c -> new Change(c.no(), c.publication(), List.of(c.kinds()).contains("new")))
+        .toList();
+  }
+
+  /** Names a record that {@code what} (index or alert) could not deal with; the rest go on. */
+  @Transactional
+  public void setAside(int publication, long no, String what, String why) {
+    LOG.warn("publication {} was set aside by the {}: {}", publication, what, why);
+    mapper.setAside(publication, no, what, why, calendar.now());
+  }
+
+  private Stored stored(CatalogueMapper.Row row) {
+    return new Stored(
+        row.id(),
+        row.pid(),
+        row.came(),
+        row.withdrawn(),
+        json.read(row.fields(), Publication.class));
+  }
+}

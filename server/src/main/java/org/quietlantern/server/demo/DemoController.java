@@ -1,0 +1,30 @@
+package org.quietlantern.server.demo;
+
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Exists in the demo only. */
+@RestController
+@ConditionalOnProperty("lantern.demo.enabled")
+class DemoController {
+  private static final int MOST = 31;
+  private final DemoDays days;
+
+  record Days(int days) {}
+
+  DemoController(DemoDays days) {
+    this.days = days;
+  }
+
+  /** Lets days pass for everybody. */
+  @PostMapping("/api/demo/days")
+  DemoDays.Passed pass(@RequestBody Days body) {
+    if (body.days() < 1 || body.days() > MOST) {
+      throw Refusal.unusable("days", "Between 1 and " + MOST + " days can pass at once.");
+    }
+    return days.pass(body.days());
+  }
+}

@@ -1,0 +1,98 @@
+package org.quietlantern.server.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.quietlantern.server.alert.Watching;
+import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Outbound;
+import org.springframework.stereotype.Service;
+
+/**
+ * Lets days pass: everything that falls due is done, day by day, and the made-up world outside is
+ * told what day it is. Only in the demo.
+ */
+@Service
+public class DemoDays {
+  /** UTC. Sources publish in the night; they are asked after that and before rounds close. */
+  private static final LocalTime HARVEST = LocalTime.of(2, 30);
+
+  private final Calendar calendar;
+  private final Harvests harvests;
+  private final Watching watching;
+  private final Outbound outbound;
+  private final LanternProperties properties;
+
+  /** What the days brought. {@code problems} name sources that could not be read. */
+  public record Passed(Instant now, int taken, int changed, List<String> problems) {}
+
+  DemoDays(
+      Calendar calendar,
+      Harvests harvests,
+      Watching watching,
+      Outbound outbound,
+      LanternProperties properties) {
+    this.calendar = calendar;
+    this.harvests = harvests;
+    this.watching = watching;
+    this.outbound = outbound;
+    this.properties = properties;
+  }
+
+  /** One lot of days at a time, so that two windows cannot pass the same day twice. */
+  public synchronized Passed pass(int days) {
+    Passed sum = new Passed(calendar.now(), 0, 0, List.of());
+    for (int day = 0; day < days; day++) {
+      sum = plus(sum, passOne());
+    }
+    return sum;
+  }
+
+  private Passed passOne() {
+    Instant tomorrow = calendar.now().plus(Duration.ofDays(1));
+    Instant night =
+        tomorrow.atZone(ZoneOffset.UTC).toLocalDate().atTime(HARVEST).toInstant(ZoneOffset.UTC);
+    set(night);
+    List<Harvests.Outcome> outcomes = harvests.harvestAll();
+    watching.run();
+    set(tomorrow);
+    watching.run();
+    return new Passed(
+        tomorrow,
+        outcomes.stream().mapToInt(Harvests.Outcome::taken).sum(),
+        outcomes.stream().mapToInt(Harvests.Outcome::changed).sum(),
+        outcomes.stream()
+            .filter(o -> !o.error().isEmpty())
+            .map(o -> o.source() + ": " + o.error())
+            .toList());
+  }
+
+  private static Passed plus(Passed sum, Passed day) {
+    return new Passed(
+        day.now(),
+        sum.taken() + day.taken(),
+        sum.changed() + day.changed(),
+        java.util.stream.Stream.concat(sum.problems().stream(), day.problems().stream()).toList());
+  }
+
+  void set(Instant present) {
+    calendar.set(present);
+    tellTheWorld();
+  }
+
+  /** The stand-ins keep no time of their own. */
+  void tellTheWorld() {
+    try {
+      outbound.post(URI.create(properties.demo().control() + "?now=" + calendar.now()));
+    } catch (IOException failed) {
+      throw new UncheckedIOException("the stand-ins do not answer", failed);
+    }
+  }
+}

@@ -1,0 +1,135 @@
+package org.quietlantern.server.feed;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.alert.Alerts;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Feeds of members: each its own secret address, which tells the closed rounds of one alert. */
+@Service
+public class Feeds {
+  private static final int ENTRIES = 200;
+  private final FeedMapper mapper;
+  private final FeedAddresses addresses;
+  private final Alerts alerts;
+  private final Publications publications;
+  private final Commands commands;
+  private final PublicIds ids;
+  private final Calendar calendar;
+  private final LanternProperties properties;
+
+  /** A feed of the member who asks. */
+  public record FeedLine(String id, String alert, String alertName, String address, Instant at) {}
+
+  Feeds(
+      FeedMapper mapper,
+      FeedAddresses addresses,
+      Alerts alerts,
+      Publications publications,
+      Commands commands,
+      PublicIds ids,
+      Calendar calendar,
+      LanternProperties properties) {
+    this.mapper = mapper;
+    this.addresses = addresses;
+    this.alerts = alerts;
+    this.publications = publications;
+    this.commands = commands;
+    this.ids = ids;
+    this.calendar = calendar;
+    this.properties = properties;
+  }
+
+  /** The member's own feeds that have not been revoked. */
+  @Transactional(readOnly = true)
+  public List<FeedLine> mine(Member who) {
+    return mapper.live(who.id()).stream().map(this::line).toList();
+  }
+
+  /** The member's address for an alert; the one there is, or a new one. */
+  @Transactional
+  public FeedLine subscribe(Member who, UUID command, String alert) {
+    int alertId = alerts.id(who, alert);
+    return commands.run(who, command, "feed.add", FeedLine.class, () -> add(who, alertId));
+  }
+
+  private Done<FeedLine> add(Member who, int alert) {
+    mapper.add(ids.next(), who.id(), alert, calendar.now());
+    FeedLine line = line(mapper.findLive(who.id(), alert));
+    return new Done<>("feed:" + line.id(), Map.of(), Map.of("feed", line.id()), line, "me");
+  }
+
+  /** Ends an address for good; a new one has to be made to go on. */
+  @Transactional
+  public void revoke(Member who, UUID command, String feed) {
+    commands.run(who, command, "feed.revoke", String.class, () -> end(who, feed));
+  }
+
+  private Done<String> end(Member who, String feed) {
+    if (mapper.revoke(feed, who.id(), calendar.now()) == 0) {
+      throw Refusal.unknown();
+    }
+    return new Done<>("feed:" + feed, Map.of(), Map.of("feed", feed), feed, "me");
+  }
+
+  private FeedLine line(FeedMapper.Row row) {
+    return new FeedLine(
+        row.pid(),
+        row.alertPid(),
+        row.alertName(),
+        addresses.address(row.pid(), row.generation()),
+        row.at());
+  }
+
+  /** What is told at an address: 404 if it is none, 410 if it was revoked. */
+  @Transactional(readOnly = true)
+  public AtomFeed read(String feed, String secret) {
+    FeedMapper.Row row = mapper.byPid(feed);
+    if (row == null || !addresses.isRight(feed, row.generation(), secret)) {
+      throw Refusal.unknown();
+    }
+    if (row.revoked() != null) {
+      throw new Refusal(HttpStatus.GONE, "revoked", "This feed address was revoked.");
+    }
+    List<FeedMapper.Told> told = mapper.told(row.alert(), ENTRIES);
+    Map<Integer, Stored> stored =
+        publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
+            .collect(Collectors.toMap(Stored::id, Function.identity()));
+    String installation = calendar.installation().toString();
+    Instant updated = told.isEmpty() ? row.at() : told.get(0).closed();
+    return new AtomFeed(
+        AtomFeed.id(installation, "feed:" + row.pid()),
+        row.alertName(),
+        row.groupName(),
+        addresses.address(row.pid(), row.generation()),
+        properties.baseUrl() + "/a/" + row.alertPid(),
+        updated,
+        told.stream().map(t -> entry(installation, row, t, stored.get(t.publication()))).toList());
+  }
+
+  private AtomFeed.Entry entry(
+      String installation, FeedMapper.Row row, FeedMapper.Told told, Stored stored) {
+    return new AtomFeed.Entry(
+        AtomFeed.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
+        stored.publication(),
+        properties.baseUrl() + "/p/" + stored.pid(),
+        told.findingClass(),
+        told.came(),
+        told.closed());
+  }
+}

@@ -1,0 +1,131 @@
+package org.quietlantern.server.folder;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface FolderMapper {
+  record Folder(int id, String pid, String name, boolean pile) {}
+
+  record Listed(String pid, String name, int items, int searches) {}
+
+  record Item(int id, int publication, Instant at) {}
+
+  record Reason(int item, int membership, String text, Instant at) {}
+
+  record KeptIn(int publication, String pid, String name) {}
+
+  @Select(
+      """
+      select id, pid, name, owner is not null as pile from folder
+      where grp = #{group} and pid = #{pid} and (owner is null or owner = #{membership})
+      """)
+  Folder find(int group, int membership, String pid);
+
+  @Select(
+      """
+      select id, pid, name, owner is not null as pile from folder
+      where grp = #{group} and owner is null and id = #{id}
+      """)
+  Folder byId(int group, int id);
+
+  @Select(
+      """
+      select f.pid, f.name,
+        (select count(*) from item i where i.folder = f.id)::int as items,
+        (select count(*) from saved_search s where s.folder = f.id)::int as searches
+      from folder f where f.grp = #{group} and f.owner is null
+      order by lower(f.name), f.id limit 500
+      """)
+  List<Listed> list(int group);
+
+  @Select(
+      """
+      insert into folder (pid, grp, name, at) values (#{pid}, #{group}, #{name}, #{now})
+      on conflict do nothing returning id
+      """)
+  Integer add(String pid, int group, String name, Instant now);
+
+  @Select(
+      "select g.pid from folder f join grp g on g.id = f.grp where f.pid = #{pid} and f.owner is null")
+  String groupOf(String pid);
+
+  @Select(
+      """
+      insert into item (folder, publication, at) values (#{folder}, #{publication}, #{now})
+      on conflict (folder, publication) do nothing returning id
+      """)
+  Integer addItem(int folder, int publication, Instant now);
+
+  @Select("select id from item where folder = #{folder} and publication = #{publication}")
+  Integer findItem(int folder, int publication);
+
+  @Select(
+      "select id, publication, at from item where folder = #{folder} order by at desc, id desc limit 1000")
+  List<Item> items(int folder);
+
+  @Select(
+      """
+      select r.item, r.membership, r.text, r.at from item_reason r join item i on i.id = r.item
+      where i.folder = #{folder} order by r.id limit 5000
+      """)
+  List<Reason> reasons(int folder);
+
+  @Select(
+      """
+      insert into item_reason (item, membership, step, text, at)
+      values (#{item}, #{membership}, #{step}, #{text}, #{now}) returning id
+      """)
+  int addReason(int item, int membership, Integer step, String text, Instant now);
+
+  @Select(
+      """
+      select exists (select 1 from item_reason
+        where item = #{item} and membership = #{membership} and text = #{text})
+      """)
+  boolean gaveReason(int item, int membership, String text);
+
+  @Select(
+      """
+      select exists (select 1 from item_reason
+        where item = #{item} and membership = #{membership})
+      """)
+  boolean kept(int item, int membership);
+
+  @Select(
+      """
+      delete from item_reason r using item i
+      where r.item = i.id and i.folder = #{folder} and i.publication = #{publication}
+        and r.membership = #{membership} returning r.text
+      """)
+  List<String> removeReasons(int folder, int publication, int membership);
+
+  @Delete("delete from item_reason where id = #{id}")
+  void removeReason(int id);
+
+  @Select(
+      """
+      select m.name from item_reason r join item i on i.id = r.item
+      join membership m on m.id = r.membership
+      where i.folder = #{folder} and i.publication = #{publication} order by r.id limit 1
+      """)
+  String keeper(int folder, int publication);
+
+  @Delete(
+      """
+      delete from item i where i.folder = #{folder} and i.publication = #{publication}
+        and not exists (select 1 from item_reason r where r.item = i.id)
+      """)
+  int removeItem(int folder, int publication);
+
+  @Select(
+      """
+      select i.publication, f.pid, f.name from item i join folder f on f.id = i.folder
+      where f.grp = #{group} and f.owner is null and i.publication = any(#{publications})
+      order by lower(f.name), f.id limit 5000
+      """)
+  List<KeptIn> keptIn(int group, Integer[] publications);
+}

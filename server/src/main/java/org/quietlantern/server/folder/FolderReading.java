@@ -1,0 +1,122 @@
+package org.quietlantern.server.folder;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.quietlantern.core.exchange.RisWriter;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.review.Reviews;
+import org.quietlantern.server.review.Said;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A folder as it is read: on the screen and as a file. */
+@Service
+@Transactional(readOnly = true)
+public class FolderReading {
+  private final FolderMapper mapper;
+  private final Folders folders;
+  private final SavedSearches searches;
+  private final Publications publications;
+  private final Groups groups;
+  private final Reviews reviews;
+  private final LanternProperties properties;
+
+  /** Who kept it, when and why. */
+  public record ReasonGiven(String who, String text, Instant at) {}
+
+  /** A publication in a folder; {@code lamp} is the reader's own. */
+  public record FolderItem(Summary publication, String lamp, List<ReasonGiven> reasons) {}
+
+  /** A folder with what is in it. */
+  public record FolderView(
+      String id, String name, List<FolderItem> items, List<SavedSearch> searches) {}
+
+  FolderReading(
+      FolderMapper mapper,
+      Folders folders,
+      SavedSearches searches,
+      Publications publications,
+      Groups groups,
+      Reviews reviews,
+      LanternProperties properties) {
+    this.mapper = mapper;
+    this.folders = folders;
+    this.searches = searches;
+    this.publications = publications;
+    this.groups = groups;
+    this.reviews = reviews;
+    this.properties = properties;
+  }
+
+  public FolderView view(Member who, String pid) {
+    FolderMapper.Folder folder = folders.get(who, pid);
+    List<FolderMapper.Item> items = mapper.items(folder.id());
+    Map<Integer, Stored> stored = stored(items);
+    Map<Integer, List<Said>> said = reviews.onPublications(who.group(), stored.keySet());
+    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
+    List<FolderItem> shown =
+        items.stream()
+            .map(
+                item ->
+                    new FolderItem(
+                        Summary.of(stored.get(item.publication()), who.zoneId()),
+                        Said.lampOf(who, said.getOrDefault(item.publication(), List.of())).word(),
+                        reasons.getOrDefault(item.id(), List.of())))
+            .toList();
+    return new FolderView(folder.pid(), folder.name(), shown, searches.inFolder(who, folder.id()));
+  }
+
+  private Map<Integer, Stored> stored(List<FolderMapper.Item> items) {
+    return publications.byId(items.stream().map(FolderMapper.Item::publication).toList()).stream()
+        .collect(Collectors.toMap(Stored::id, Function.identity()));
+  }
+
+  private Map<Integer, List<ReasonGiven>> reasons(Member who, FolderMapper.Folder folder) {
+    Map<Integer, String> names =
+        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, Member::name));
+    return mapper.reasons(folder.id()).stream()
+        .collect(
+            Collectors.groupingBy(
+                FolderMapper.Reason::item,
+                Collectors.mapping(
+                    r ->
+                        new ReasonGiven(
+                            names.getOrDefault(r.membership(), "a former member"),
+                            r.text(),
+                            r.at()),
+                    Collectors.toList())));
+  }
+
+  /** All items in RIS, in a fixed order; the note of an entry is everybody's reasons. */
+  public String ris(Member who, String pid) {
+    FolderView folder = view(who, pid);
+    List<String> ids = folder.items().stream().map(item -> item.publication().id()).toList();
+    Map<String, Stored> stored =
+        publications.byPid(ids).stream()
+            .collect(Collectors.toMap(Stored::pid, Function.identity()));
+    List<RisWriter.Item> items =
+        folder.items().stream()
+            .map(item -> risItem(item, stored.get(item.publication().id())))
+            .sorted((a, b) -> a.key().compareTo(b.key()))
+            .toList();
+    return new RisWriter().write(items);
+  }
+
+  private RisWriter.Item risItem(FolderItem item, Stored stored) {
+    String note =
+        item.reasons().stream()
+            .filter(r -> !r.text().isEmpty())
+            .map(r -> r.who() + ": " + r.text())
+            .collect(Collectors.joining("; "));
+    return new RisWriter.Item(
+        stored.publication(), stored.pid(), properties.baseUrl() + "/p/" + stored.pid(), note);
+  }
+}

@@ -1,0 +1,98 @@
+package org.quietlantern.server.folder;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The group's shared places. */
+@Service
+public class Folders {
+  private static final int LONGEST_NAME = 120;
+  private final FolderMapper mapper;
+  private final Commands commands;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  /** A folder in a list. */
+  public record FolderLine(String id, String name, int items, int searches) {}
+
+  /** A folder by name. */
+  public record FolderName(String id, String name) {}
+
+  Folders(FolderMapper mapper, Commands commands, PublicIds ids, Calendar calendar) {
+    this.mapper = mapper;
+    this.commands = commands;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  @Transactional(readOnly = true)
+  public List<FolderLine> list(Member who) {
+    return mapper.list(who.group()).stream()
+        .map(f -> new FolderLine(f.pid(), f.name(), f.items(), f.searches()))
+        .toList();
+  }
+
+  /** Makes a folder; one of that name is refused with its name. */
+  @Transactional
+  public FolderName add(Member who, UUID command, String name) {
+    String clean = name.strip();
+    if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
+      throw Refusal.unusable(
+          "folder-name", "A folder needs a name of at most " + LONGEST_NAME + " characters.");
+    }
+    return commands.run(who, command, "folder.add", FolderName.class, () -> make(who, clean));
+  }
+
+  private Done<FolderName> make(Member who, String name) {
+    String pid = ids.next();
+    if (mapper.add(pid, who.group(), name, calendar.now()) == null) {
+      throw Refusal.conflict("folder-there", "There is a folder named “" + name + "” already.");
+    }
+    return new Done<>("folder:" + pid, Map.of(), Map.of("name", name), new FolderName(pid, name));
+  }
+
+  @Transactional(readOnly = true)
+  public FolderName name(Member who, String folder) {
+    FolderMapper.Folder found = get(who, folder);
+    return new FolderName(found.pid(), found.name());
+  }
+
+  /** Row number of a folder that the member may see. */
+  @Transactional(readOnly = true)
+  public int id(Member who, String folder) {
+    return get(who, folder).id();
+  }
+
+  /** Folders of the group that hold these publications, by row number of the publication. */
+  @Transactional(readOnly = true)
+  public Map<Integer, List<FolderName>> holding(Member who, Collection<Integer> publications) {
+    return mapper.keptIn(who.group(), publications.toArray(Integer[]::new)).stream()
+        .collect(
+            Collectors.groupingBy(
+                FolderMapper.KeptIn::publication,
+                Collectors.mapping(k -> new FolderName(k.pid(), k.name()), Collectors.toList())));
+  }
+
+  /** Public id of the group that a shared folder belongs to. */
+  @Transactional(readOnly = true)
+  public Optional<String> groupOf(String folder) {
+    return Optional.ofNullable(mapper.groupOf(folder));
+  }
+
+  FolderMapper.Folder get(Member who, String folder) {
+    return Optional.ofNullable(mapper.find(who.group(), who.id(), folder))
+        .orElseThrow(Refusal::unknown);
+  }
+}

@@ -1,0 +1,21 @@
+package org.quietlantern.server.folder;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.server.matching.StrategyBody;
+
+/**
+ * A named strategy in a folder, with what it found when it was saved.
+ *
+ * @param alert public id of the alert that watches it, if one does
+ */
+public record SavedSearch(
+    String id,
+    String name,
+    Folders.FolderName folder,
+    int revision,
+    StrategyBody strategy,
+    int count,
+    String by,
+    Instant at,
+    @Nullable String alert) {}

@@ -1,0 +1,67 @@
+package org.quietlantern.server.folder;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface SavedSearchMapper {
+  record Row(
+      String pid,
+      String name,
+      int folder,
+      String folderPid,
+      String folderName,
+      int revision,
+      int n,
+      String strategy,
+      int count,
+      int membership,
+      Instant at,
+      String alertPid) {}
+
+  String ROWS =
+      """
+      select s.pid, s.name, f.id as folder, f.pid as folder_pid, f.name as folder_name,
+        r.id as revision, r.n, r.strategy::text, r.count, r.membership, r.at, a.pid as alert_pid
+      from saved_search s join folder f on f.id = s.folder
+      join revision r on r.saved_search = s.id
+        and r.n = (select max(n) from revision where saved_search = s.id)
+      left join alert a on a.revision = r.id and a.state <> 'ended'
+      where f.grp = #{group} and f.owner is null
+      """;
+
+  @Select(ROWS + " and f.id = #{folder} order by lower(s.name), s.id limit 500")
+  List<Row> inFolder(int group, int folder);
+
+  @Select(ROWS + " and s.pid = #{pid}")
+  Row find(int group, String pid);
+
+  @Select(
+      """
+      select g.pid from saved_search s join folder f on f.id = s.folder join grp g on g.id = f.grp
+      where s.pid = #{pid}
+      """)
+  String groupOf(String pid);
+
+  @Select(
+      """
+      insert into saved_search (pid, folder, name, at) values (#{pid}, #{folder}, #{name}, #{now})
+      on conflict do nothing returning id
+      """)
+  Integer add(String pid, int folder, String name, Instant now);
+
+  @Insert(
+      """
+      insert into revision (saved_search, n, strategy, count, as_of, membership, at)
+      values (#{search}, 1, #{strategy}::jsonb, #{count}, #{asOf}, #{membership}, #{now})
+      """)
+  void addRevision(
+      int search, String strategy, int count, String asOf, int membership, Instant now);
+
+  @Delete("delete from saved_search where pid = #{pid}")
+  void remove(String pid);
+}

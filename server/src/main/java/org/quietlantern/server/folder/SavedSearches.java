@@ -1,0 +1,149 @@
+package org.quietlantern.server.folder;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Order;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Answer;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Named strategies in folders. */
+@Service
+public class SavedSearches implements Undoer {
+  private static final int LONGEST_NAME = 120;
+  private final SavedSearchMapper mapper;
+  private final Folders folders;
+  private final Groups groups;
+  private final Matching matching;
+  private final Commands commands;
+  private final Json json;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  /** The revision in force of a saved search, for those who watch it. Row numbers. */
+  public record Watched(int revision, int folder, String pid, String name, Strategy strategy) {}
+
+  SavedSearches(
+      SavedSearchMapper mapper,
+      Folders folders,
+      Groups groups,
+      Matching matching,
+      Commands commands,
+      Json json,
+      PublicIds ids,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.folders = folders;
+    this.groups = groups;
+    this.matching = matching;
+    this.commands = commands;
+    this.json = json;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** Saves a strategy with its count of this moment. */
+  @Transactional
+  public SavedSearch save(Member who, UUID command, String folder, String name, Strategy strategy) {
+    String clean = name.strip();
+    if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
+      throw Refusal.unusable(
+          "search-name", "A saved search needs a name of at most " + LONGEST_NAME + " characters.");
+    }
+    int folderId = folders.id(who, folder);
+    return commands.run(
+        who, command, what(), SavedSearch.class, () -> make(who, folderId, clean, strategy));
+  }
+
+  private Done<SavedSearch> make(Member who, int folder, String name, Strategy strategy) {
+    Answer answer = matching.search(who, strategy, Order.HERE, 0);
+    String pid = ids.next();
+    Instant now = calendar.now();
+    Integer search = mapper.add(pid, folder, name, now);
+    if (search == null) {
+      throw Refusal.conflict(
+          "search-there", "The folder has a saved search named “" + name + "” already.");
+    }
+    String body = json.write(StrategyBody.of(strategy));
+    mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
+    return new Done<>(subject(pid), Map.of("search", pid), Map.of("name", name), get(who, pid));
+  }
+
+  /** What actions on a saved search are about. */
+  public static String subject(String pid) {
+    return "search:" + pid;
+  }
+
+  @Transactional(readOnly = true)
+  public List<SavedSearch> inFolder(Member who, int folder) {
+    Map<Integer, String> names = names(who);
+    return mapper.inFolder(who.group(), folder).stream().map(r -> read(r, names)).toList();
+  }
+
+  @Transactional(readOnly = true)
+  public SavedSearch get(Member who, String pid) {
+    return read(row(who, pid), names(who));
+  }
+
+  @Transactional(readOnly = true)
+  public Watched watched(Member who, String pid) {
+    SavedSearchMapper.Row row = row(who, pid);
+    Strategy strategy = json.read(row.strategy(), StrategyBody.class).strategy();
+    return new Watched(row.revision(), row.folder(), row.pid(), row.name(), strategy);
+  }
+
+  private SavedSearchMapper.Row row(Member who, String pid) {
+    return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
+  }
+
+  private Map<Integer, String> names(Member who) {
+    return groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, Member::name));
+  }
+
+  private SavedSearch read(SavedSearchMapper.Row row, Map<Integer, String> names) {
+    return new SavedSearch(
+        row.pid(),
+        row.name(),
+        new Folders.FolderName(row.folderPid(), row.folderName()),
+        row.n(),
+        json.read(row.strategy(), StrategyBody.class),
+        row.count(),
+        names.getOrDefault(row.membership(), "a former member"),
+        row.at(),
+        row.alertPid());
+  }
+
+  /** Public id of the group that a saved search belongs to. */
+  @Transactional(readOnly = true)
+  public Optional<String> groupOf(String pid) {
+    return Optional.ofNullable(mapper.groupOf(pid));
+  }
+
+  @Override
+  public String what() {
+    return "search.save";
+  }
+
+  @Override
+  public String undo(
+      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
+    mapper.remove((String) before.get("search"));
+    return "";
+  }
+}

@@ -1,0 +1,45 @@
+package org.quietlantern.server.group;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface GroupMapper {
+  record Row(int id, String pid, String name, String zone) {}
+
+  @Select(
+      """
+      select m.id, m.pid, g.id as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      from membership m join grp g on g.id = m.grp
+      where g.pid = #{group} and m.account = #{account} and m.left_at is null
+      """)
+  Member findMember(String group, int account);
+
+  @Select("select id, pid, name, zone from grp where id = #{group}")
+  Row get(int group);
+
+  @Select("select exists (select 1 from grp)")
+  boolean any();
+
+  @Select(
+      """
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      from membership m join grp g on g.id = m.grp
+      where m.grp = #{group} and m.left_at is null
+      order by m.id limit 200
+      """)
+  List<Member> members(int group);
+
+  @Select("insert into grp (pid, name, zone) values (#{pid}, #{name}, #{zone}) returning id")
+  int add(String pid, String name, String zone);
+
+  @Select(
+      """
+      insert into membership (pid, grp, account, role, name, letters, joined)
+      values (#{pid}, #{group}, #{account}, #{role}, #{name}, #{letters}, #{now}) returning id
+      """)
+  int join(
+      String pid, int group, int account, String role, String name, String letters, Instant now);
+}

@@ -1,0 +1,65 @@
+package org.quietlantern.server.group;
+
+import java.util.List;
+import java.util.Optional;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.PublicIds;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Groups and who is in them. */
+@Service
+public class Groups {
+  private final GroupMapper mapper;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  Groups(GroupMapper mapper, PublicIds ids, Calendar calendar) {
+    this.mapper = mapper;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** The membership of an account in a group, if it has one. */
+  @Transactional(readOnly = true)
+  public Optional<Member> findMember(String group, int account) {
+    return Optional.ofNullable(mapper.findMember(group, account));
+  }
+
+  @Transactional(readOnly = true)
+  public String name(int group) {
+    return mapper.get(group).name();
+  }
+
+  /** Everybody who is in it now, in order of joining. */
+  @Transactional(readOnly = true)
+  public List<Member> members(int group) {
+    return mapper.members(group);
+  }
+
+  @Transactional(readOnly = true)
+  public boolean any() {
+    return mapper.any();
+  }
+
+  /** Founds a group; answers its row number. */
+  @Transactional
+  public int add(String name, String zone) {
+    return mapper.add(ids.next(), name, zone);
+  }
+
+  /** The two letters are the first of the name, or the first and a later one if those are taken. */
+  @Transactional
+  public void join(int group, int account, String role, String name) {
+    List<String> taken = mapper.members(group).stream().map(Member::letters).toList();
+    String letters =
+        name.substring(1)
+            .chars()
+            .filter(Character::isLetter)
+            .mapToObj(c -> name.charAt(0) + Character.toString(c))
+            .filter(two -> !taken.contains(two))
+            .findFirst()
+            .orElseThrow();
+    mapper.join(ids.next(), group, account, role, name, letters, calendar.now());
+  }
+}

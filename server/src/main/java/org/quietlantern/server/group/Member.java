@@ -1,0 +1,28 @@
+package org.quietlantern.server.group;
+
+import java.time.ZoneId;
+
+/**
+ * A person in a group: who acts. {@code id} and {@code group} are row numbers; the rest may be
+ * shown.
+ */
+public record Member(
+    int id,
+    String pid,
+    int group,
+    String groupPid,
+    String name,
+    String letters,
+    String role,
+    String zone) {
+
+  /** The group's time zone. */
+  public ZoneId zoneId() {
+    return ZoneId.of(zone);
+  }
+
+  /** Guests read; they write nothing and have no lamp. */
+  public boolean mayWrite() {
+    return !role.equals("guest");
+  }
+}

@@ -1,0 +1,37 @@
+package org.quietlantern.server.index;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.quietlantern.core.search.Entry;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.springframework.stereotype.Component;
+
+/** Brings changed publications into the form that the index takes. */
+@Component
+class IndexFeeder {
+  private final Publications publications;
+
+  /** What to put into the index and what to take out of it. */
+  record Batch(List<Entry> put, List<Integer> remove) {}
+
+  IndexFeeder(Publications publications) {
+    this.publications = publications;
+  }
+
+  /** {@code touched}: row numbers with the number of their last change. */
+  Batch batch(Map<Integer, Long> touched) {
+    List<Entry> put = new ArrayList<>();
+    Set<Integer> remove = new HashSet<>(touched.keySet());
+    for (Stored stored : publications.byId(touched.keySet())) {
+      if (!stored.withdrawn()) {
+        put.add(new Entry(stored.id(), stored.pid(), stored.came(), stored.publication()));
+        remove.remove(stored.id());
+      }
+    }
+    return new Batch(put, List.copyOf(remove));
+  }
+}

@@ -1,0 +1,19 @@
+package org.quietlantern.server.matching;
+
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.platform.Refusal;
+
+/** What somebody searches for: one typed line, or a whole strategy. */
+public record Asked(@Nullable String text, @Nullable StrategyBody strategy) {
+  public static Asked of(Strategy strategy) {
+    return new Asked(null, StrategyBody.of(strategy));
+  }
+
+  public Strategy toStrategy() {
+    if ((text == null) == (strategy == null)) {
+      throw Refusal.unusable("strategy", "Either a text or a strategy is needed.");
+    }
+    return text == null ? strategy.strategy() : Strategy.of(text);
+  }
+}

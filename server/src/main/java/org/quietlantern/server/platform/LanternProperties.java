@@ -1,0 +1,33 @@
+package org.quietlantern.server.platform;
+
+import java.net.URI;
+import java.nio.file.Path;
+import java.util.List;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * Settings of an installation.
+ *
+ * @param data folder of everything that is not in the database: the index, the feed key
+ * @param baseUrl how people reach it, without a slash at the end
+ * @param jobs whether this process takes part in the work that falls due by itself
+ * @param outboundAllowed host names or addresses that may be fetched although they are not public
+ */
+@ConfigurationProperties("lantern")
+public record LanternProperties(
+    Path data,
+    String baseUrl,
+    @DefaultValue("true") boolean jobs,
+    @DefaultValue List<String> outboundAllowed,
+    @DefaultValue Demo demo) {
+
+  /**
+   * The demo's made-up world.
+   *
+   * @param source its OAI-PMH source
+   * @param control where the source is told what day it is
+   */
+  public record Demo(
+      @DefaultValue("false") boolean enabled, URI source, URI control, String password) {}
+}

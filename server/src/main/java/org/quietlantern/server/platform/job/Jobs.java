@@ -1,0 +1,67 @@
+package org.quietlantern.server.platform.job;
+
+import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.task.helper.RecurringTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
+import java.time.Duration;
+import java.util.List;
+import javax.sql.DataSource;
+import org.quietlantern.server.platform.LanternProperties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+
+/** Runs the jobs from the database, so that several processes share them. */
+@Component
+class Jobs implements SmartLifecycle {
+  private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+  private final LanternProperties properties;
+  private final Scheduler scheduler;
+  private volatile boolean running;
+
+  Jobs(LanternProperties properties, DataSource database, List<Job> jobs) {
+    this.properties = properties;
+    this.scheduler =
+        Scheduler.create(database)
+            .startTasks(jobs.stream().map(Jobs::task).toList())
+            .threads(2)
+            .pollingInterval(Duration.ofSeconds(1))
+            .shutdownMaxWait(Duration.ofSeconds(10))
+            .build();
+  }
+
+  private static RecurringTask<Void> task(Job job) {
+    return Tasks.recurring(job.name(), FixedDelay.of(job.every()))
+        .execute((instance, context) -> run(job));
+  }
+
+  private static void run(Job job) {
+    try {
+      job.run();
+    } catch (RuntimeException failed) {
+      LOG.error("job {} failed and will be tried again", job.name(), failed);
+      throw failed;
+    }
+  }
+
+  @Override
+  public void start() {
+    if (properties.jobs()) {
+      scheduler.start();
+      running = true;
+    }
+  }
+
+  @Override
+  public void stop() {
+    scheduler.stop();
+    running = false;
+  }
+
+  @Override
+  public boolean isRunning() {
+    return running;
+  }
+}

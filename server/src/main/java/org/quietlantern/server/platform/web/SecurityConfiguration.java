@@ -1,0 +1,76 @@
+package org.quietlantern.server.platform.web;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.crypto.scrypt.SCryptPasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.NullSecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
+
+/** Who may come in by which door. */
+@Configuration
+class SecurityConfiguration {
+  private static final String CONTENT_POLICY =
+      "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none';"
+          + " frame-ancestors 'none'; form-action 'self'";
+
+  /** Memory-hard: 16 MiB a hash. */
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return SCryptPasswordEncoder.defaultsForSpringSecurity_v5_8();
+  }
+
+  /** Open to anybody, and never a session: stable links and feeds. */
+  @Bean
+  @Order(1)
+  SecurityFilterChain withoutSession(HttpSecurity http) {
+    return headers(http.securityMatcher("/p/**", "/feed/**"))
+        .csrf(AbstractHttpConfigurer::disable)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .securityContext(c -> c.securityContextRepository(new NullSecurityContextRepository()))
+        .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        .build();
+  }
+
+  @Bean
+  @Order(2)
+  SecurityFilterChain withSession(HttpSecurity http, SessionAccount sessions, Gatekeeper gate) {
+    return headers(http)
+        .securityContext(c -> c.securityContextRepository(sessions))
+        .csrf(csrf -> csrf.spa())
+        .addFilterAfter(new CsrfCookie(), CsrfFilter.class)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .logout(AbstractHttpConfigurer::disable)
+        .anonymous(AbstractHttpConfigurer::disable)
+        .exceptionHandling(e -> e.authenticationEntryPoint(gate).accessDeniedHandler(gate))
+        .authorizeHttpRequests(
+            requests ->
+                requests
+                    .requestMatchers(HttpMethod.POST, "/api/session")
+                    .permitAll()
+                    .requestMatchers("/api/**")
+                    .authenticated()
+                    .anyRequest()
+                    .permitAll())
+        .build();
+  }
+
+  private static HttpSecurity headers(HttpSecurity http) {
+    return http.headers(
+        headers ->
+            headers
+                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .referrerPolicy(
+                    referrer ->
+                        referrer.policy(
+                            org.springframework.security.web.header.writers
+                                .ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
+  }
+}

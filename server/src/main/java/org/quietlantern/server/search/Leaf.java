@@ -1,0 +1,61 @@
+package org.quietlantern.server.search;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.query.Span;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.folder.Folders;
+
+/**
+ * Everything that is shown of one publication beside a list or on its own page.
+ *
+ * @param authors names as they are spoken
+ * @param stableLink the permanent address, open to anyone
+ * @param why the words of the search that met it, and where
+ * @param said what members of the group say of it
+ */
+public record Leaf(
+    Summary publication,
+    List<String> authors,
+    HostShown host,
+    String publisher,
+    String doi,
+    String language,
+    String abstractText,
+    List<HeadingShown> headings,
+    List<String> keywords,
+    String citation,
+    String stableLink,
+    String lamp,
+    List<Folders.FolderName> folders,
+    List<Span> litTitle,
+    List<Span> litAbstract,
+    List<WhyShown> why,
+    List<SaidShown> said) {
+
+  /** The journal or book around it; unknown parts are empty. */
+  public record HostShown(
+      String title, String volume, String issue, String firstPage, String lastPage) {
+    static HostShown of(Host host) {
+      return new HostShown(
+          host.title(), host.volume(), host.issue(), host.firstPage(), host.lastPage());
+    }
+  }
+
+  /** A heading; {@code central} where the publication is mainly about it. */
+  public record HeadingShown(String label, boolean central) {
+    static HeadingShown of(HeadingUse use) {
+      return new HeadingShown(use.label(), use.central());
+    }
+  }
+
+  /** A word of the search and the fields in which it was met. */
+  public record WhyShown(String typed, List<String> fields) {}
+
+  /** What one member says. */
+  public record SaidShown(
+      String member, String name, String lamp, String mark, String reason, @Nullable Instant at) {}
+}

@@ -1,0 +1,106 @@
+package org.quietlantern.server.search;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.query.Field;
+import org.quietlantern.core.query.Span;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.review.Reviews;
+import org.quietlantern.server.review.Said;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Looks up what a leaf shows. */
+@Service
+@Transactional(readOnly = true)
+public class Leaves {
+  private final Publications publications;
+  private final Matching matching;
+  private final Reviews reviews;
+  private final Folders folders;
+  private final Groups groups;
+  private final LanternProperties properties;
+
+  Leaves(
+      Publications publications,
+      Matching matching,
+      Reviews reviews,
+      Folders folders,
+      Groups groups,
+      LanternProperties properties) {
+    this.publications = publications;
+    this.matching = matching;
+    this.reviews = reviews;
+    this.folders = folders;
+    this.groups = groups;
+    this.properties = properties;
+  }
+
+  /** {@code strategy}: the search that led to it, if one did. */
+  public Leaf get(Member who, String pid, Optional<Strategy> strategy) {
+    Stored stored = publications.get(publications.canonicalOf(pid).orElse(pid));
+    Publication publication = stored.publication();
+    List<Said> said =
+        reviews
+            .onPublications(who.group(), List.of(stored.id()))
+            .getOrDefault(stored.id(), List.of());
+    return new Leaf(
+        Summary.of(stored, who.zoneId()),
+        publication.authors().stream().map(PersonName::spoken).toList(),
+        Leaf.HostShown.of(publication.host()),
+        publication.publisher(),
+        publication.doi(),
+        publication.language(),
+        publication.abstractText(),
+        publication.headings().stream().map(Leaf.HeadingShown::of).toList(),
+        publication.keywords(),
+        PlainCitation.of(publication),
+        properties.baseUrl() + "/p/" + stored.pid(),
+        Said.lampOf(who, said).word(),
+        folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
+        lit(strategy, Field.TITLE, publication.title()),
+        lit(strategy, Field.ABSTRACT, publication.abstractText()),
+        why(strategy, stored),
+        said(who, said));
+  }
+
+  private static List<Span> lit(Optional<Strategy> strategy, Field field, String text) {
+    return strategy.map(s -> Matching.lit(s, field, text)).orElse(List.of());
+  }
+
+  private List<Leaf.WhyShown> why(Optional<Strategy> strategy, Stored stored) {
+    return strategy.map(s -> matching.why(s, stored.id())).orElse(List.of()).stream()
+        .map(w -> new Leaf.WhyShown(w.typed(), w.fields().stream().map(Field::word).toList()))
+        .toList();
+  }
+
+  private List<Leaf.SaidShown> said(Member who, List<Said> said) {
+    Map<Integer, Member> members =
+        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
+    return said.stream()
+        .filter(s -> members.containsKey(s.member()))
+        .map(
+            s ->
+                new Leaf.SaidShown(
+                    members.get(s.member()).pid(),
+                    members.get(s.member()).name(),
+                    s.mark().lamp().word(),
+                    s.mark().word(),
+                    s.reason(),
+                    s.at()))
+        .toList();
+  }
+}

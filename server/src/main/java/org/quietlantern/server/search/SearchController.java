@@ -1,0 +1,81 @@
+package org.quietlantern.server.search;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Order;
+import org.quietlantern.server.group.GuestsMay;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Answer;
+import org.quietlantern.server.matching.Asked;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/groups/{group}")
+class SearchController {
+  private static final int FIRST = 50;
+  private static final int MOST_ROWS = 100;
+  private final Matching matching;
+  private final Hits hits;
+  private final Leaves leaves;
+
+  /** {@code waitFor}: a change number that the answer has to include. */
+  record SearchBody(
+      @Nullable String text,
+      @Nullable StrategyBody strategy,
+      @Nullable String order,
+      @Nullable Long waitFor) {}
+
+  /** The answer with the first rows of the list. */
+  record SearchResult(Answer answer, List<Hit> first) {}
+
+  record RowsBody(List<String> ids, @Nullable Asked asked) {}
+
+  SearchController(Matching matching, Hits hits, Leaves leaves) {
+    this.matching = matching;
+    this.hits = hits;
+    this.leaves = leaves;
+  }
+
+  @PostMapping("/search")
+  @GuestsMay
+  SearchResult search(Member me, @RequestBody SearchBody body) {
+    Strategy strategy = new Asked(body.text(), body.strategy()).toStrategy();
+    Order order =
+        Order.named(Optional.ofNullable(body.order()).orElse("relevance"))
+            .orElseThrow(() -> Refusal.unusable("order", "No such order: " + body.order()));
+    Answer answer =
+        matching.search(me, strategy, order, Optional.ofNullable(body.waitFor()).orElse(0L));
+    List<String> first = answer.ids().subList(0, Math.min(FIRST, answer.ids().size()));
+    return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)));
+  }
+
+  /** Rows of a list that is known by its ids. */
+  @PostMapping("/rows")
+  @GuestsMay
+  List<Hit> rows(Member me, @RequestBody RowsBody body) {
+    if (body.ids().size() > MOST_ROWS) {
+      throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
+    }
+    return hits.of(me, body.ids(), Optional.ofNullable(body.asked()).map(Asked::toStrategy));
+  }
+
+  /** {@code text}: the line that was searched with, to say why and to light its words. */
+  @GetMapping("/publications/{publication}")
+  Leaf publication(
+      Member me,
+      @PathVariable String publication,
+      @RequestParam(required = false) @Nullable String text) {
+    return leaves.get(me, publication, Optional.ofNullable(text).map(Strategy::of));
+  }
+}

@@ -1,0 +1,113 @@
+package org.quietlantern.server.trail;
+
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Order;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Answer;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The steps of a member's searching, and addresses for strategies that nobody saved. */
+@Service
+public class Trail {
+  private final TrailMapper mapper;
+  private final Matching matching;
+  private final Commands commands;
+  private final Json json;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  /**
+   * A step just made, or the one before if it was the same.
+   *
+   * @param q names the strategy for good: the same one in a group always has the same name
+   * @param before the count of the step before, if there was one
+   */
+  public record StepMade(String step, String q, int count, @Nullable Integer before) {}
+
+  Trail(
+      TrailMapper mapper,
+      Matching matching,
+      Commands commands,
+      Json json,
+      PublicIds ids,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.matching = matching;
+    this.commands = commands;
+    this.json = json;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** Settles a strategy: counts it, gives it an address, and puts it on the member's trail. */
+  @Transactional
+  public StepMade settle(Member who, UUID command, Strategy strategy, Order order) {
+    return commands.run(
+        who, command, "trail.step", StepMade.class, () -> step(who, strategy, order));
+  }
+
+  private Done<StepMade> step(Member who, Strategy strategy, Order order) {
+    Answer answer = matching.search(who, strategy, order, 0);
+    TrailMapper.Kept kept = keep(who, strategy);
+    TrailMapper.Last last = mapper.last(who.id());
+    Integer before = last == null ? null : last.count();
+    boolean same =
+        last != null
+            && last.strategy() == kept.id()
+            && last.ordered().equals(order.word())
+            && last.asOf().equals(answer.asOf());
+    String pid = same ? last.pid() : ids.next();
+    if (!same) {
+      Instant now = calendar.now();
+      mapper.add(
+          pid, who.id(), kept.id(), order.word(), before, answer.count(), answer.asOf(), now);
+    }
+    StepMade made = new StepMade(pid, kept.pid(), answer.count(), before);
+    return new Done<>("step:" + pid, Map.of(), Map.of("step", pid), made, "me");
+  }
+
+  private TrailMapper.Kept keep(Member who, Strategy strategy) {
+    String text = json.write(StrategyBody.of(strategy));
+    TrailMapper.Kept kept =
+        mapper.keep(ids.next(), who.group(), text, Hash.of(text), calendar.now());
+    // Null: another transaction kept it between the two halves of the statement.
+    return kept != null
+        ? kept
+        : mapper.keep(ids.next(), who.group(), text, Hash.of(text), calendar.now());
+  }
+
+  /** The strategy behind an address of the group. */
+  @Transactional(readOnly = true)
+  public StrategyBody get(Member who, String q) {
+    return Optional.ofNullable(mapper.find(who.group(), q))
+        .map(kept -> json.read(kept.strategy(), StrategyBody.class))
+        .orElseThrow(Refusal::unknown);
+  }
+
+  /** Public id of the group that a strategy's address belongs to. */
+  @Transactional(readOnly = true)
+  public Optional<String> groupOf(String q) {
+    return Optional.ofNullable(mapper.groupOf(q));
+  }
+
+  /** The row number of a member's own step. */
+  @Transactional(readOnly = true)
+  public Optional<Integer> findStep(Member who, @Nullable String step) {
+    return step == null ? Optional.empty() : Optional.ofNullable(mapper.findStep(who.id(), step));
+  }
+}

@@ -1,0 +1,112 @@
+package org.quietlantern.server.support;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks to the application as a browser does: with cookies and the token for writing. */
+public final class Client {
+  private static final JsonMapper JSON = new JsonMapper();
+  private final CookieManager cookies;
+  private final HttpClient http;
+  private final String address;
+  private final String below;
+
+  public Client(String address) {
+    this(address, "", new CookieManager());
+  }
+
+  private Client(String address, String below, CookieManager cookies) {
+    this.address = address;
+    this.below = below;
+    this.cookies = cookies;
+    this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+  }
+
+  /** The same browser, with addresses below one. */
+  public Client below(String path) {
+    return new Client(address, path, cookies);
+  }
+
+  /** An answer. */
+  public record Response(int status, String body, java.net.http.HttpHeaders headers) {
+    public JsonNode ok() {
+      assertThat(status).as(body).isEqualTo(200);
+      return json();
+    }
+
+    public JsonNode json() {
+      return JSON.readTree(body);
+    }
+
+    /** The end of a problem's type. */
+    public String type() {
+      return json().get("type").asString().replace("urn:quietlantern:", "");
+    }
+
+    public String header(String name) {
+      return headers.firstValue(name).orElse("");
+    }
+  }
+
+  public Response signIn(String email, String password) {
+    get("/api/me");
+    return post("/api/session", Map.of("email", email, "password", password));
+  }
+
+  public Response get(String path, String... headers) {
+    HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + below + path));
+    for (int i = 0; i < headers.length; i += 2) {
+      request.header(headers[i], headers[i + 1]);
+    }
+    return send(request);
+  }
+
+  public Response post(String path, Object body) {
+    return post(path, body, UUID.randomUUID());
+  }
+
+  public Response post(String path, Object body, UUID command) {
+    return write("POST", path, body, command);
+  }
+
+  public Response write(String method, String path, Object body, UUID command) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + below + path))
+            .header("Content-Type", "application/json")
+            .header("Command-Id", command.toString())
+            .header("X-XSRF-TOKEN", token())
+            .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+  }
+
+  private String token() {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(c -> c.getName().equals("XSRF-TOKEN"))
+        .map(HttpCookie::getValue)
+        .findFirst()
+        .orElse("none");
+  }
+
+  private Response send(HttpRequest.Builder request) {
+    try {
+      HttpResponse<String> response =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      return new Response(response.statusCode(), response.body(), response.headers());
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+}

@@ -1,0 +1,157 @@
+package org.quietlantern.server.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.quietlantern.server.QuietLantern;
+import org.quietlantern.server.account.Accounts;
+import org.quietlantern.server.alert.Watching;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.standins.corpus.Corpus;
+import org.quietlantern.standins.oai.SourceServer;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The real application on a database of its own, beside a source of its own. Nothing falls due by
+ * itself in it: tests say when.
+ */
+public final class TestApp implements AutoCloseable {
+  public static final String PASSWORD = "words-for-tests";
+
+  /** The present when an application starts; the source has about 380 works by then. */
+  public static final Instant BEGINS = Instant.parse("2026-11-17T07:00:00Z");
+
+  private static TestApp shared;
+  private final SourceServer source;
+  private final ConfigurableApplicationContext context;
+  private final Path data;
+
+  public TestApp(String... options) {
+    this(Cluster.newDatabase(), folder(), options);
+  }
+
+  private TestApp(String database, Path data, String... options) {
+    try {
+      this.data = data;
+      source = new SourceServer(0, Corpus.of(1887));
+      source.setClock(BEGINS);
+      String[] all = {
+        "--server.port=0",
+        "--spring.datasource.url=" + database,
+        "--lantern.data=" + data,
+        "--lantern.base-url=http://lantern.test",
+        "--lantern.jobs=false",
+        "--lantern.outbound-allowed=127.0.0.1",
+        "--lantern.demo.source=" + source.address(),
+        "--lantern.demo.control=" + source.address().replace("/oai", "/control/clock"),
+        "--lantern.demo.password=" + PASSWORD
+      };
+      String[] arguments =
+          java.util.stream.Stream.concat(
+                  java.util.Arrays.stream(all), java.util.Arrays.stream(options))
+              .toArray(String[]::new);
+      context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
+      bean(Harvests.class)
+          .addSource("night-index", "The Night Index", URI.create(source.address()), "mods", 1);
+      setClock(BEGINS);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private static Path folder() {
+    try {
+      Path folder = Files.createTempDirectory("lantern-data");
+      folder.toFile().deleteOnExit();
+      return folder;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** One with the source's past harvested, for tests that make groups of their own in it. */
+  public static synchronized TestApp shared() {
+    if (shared == null) {
+      shared = new TestApp();
+      shared.bean(Harvests.class).harvestAll();
+    }
+    return shared;
+  }
+
+  public <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  public SourceServer source() {
+    return source;
+  }
+
+  public Path data() {
+    return data;
+  }
+
+  /** Moves the calendar and the source's clock. */
+  public void setClock(Instant now) {
+    source.setClock(now);
+    bean(Calendar.class).set(now);
+  }
+
+  /** Harvests, runs alerts and closes rounds, as the jobs would. */
+  public List<Harvests.Outcome> workOff() {
+    List<Harvests.Outcome> outcomes = bean(Harvests.class).harvestAll();
+    bean(Watching.class).run();
+    return outcomes;
+  }
+
+  /** Lets days pass, one at a time. */
+  public void pass(int days) {
+    for (int i = 0; i < days; i++) {
+      setClock(bean(Calendar.class).now().plus(java.time.Duration.ofDays(1)));
+      workOff();
+    }
+  }
+
+  /** A new group whose people are signed in; the first of them coordinates. */
+  public TestGroup group(String... names) {
+    int group = bean(Groups.class).add("Group " + UUID.randomUUID(), "Europe/Oslo");
+    for (int i = 0; i < names.length; i++) {
+      join(group, names[i], i == 0 ? "coordinator" : "member");
+    }
+    return new TestGroup(this, group);
+  }
+
+  void join(int group, String name, String role) {
+    String email = name.toLowerCase(java.util.Locale.ROOT).replace(' ', '.') + group + "@x.example";
+    int account = bean(Accounts.class).add(email, PASSWORD, "Europe/Oslo");
+    bean(Groups.class).join(group, account, role, name);
+  }
+
+  Client signedIn(Member member) {
+    Client client = new Client(address());
+    client.signIn(
+        member.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '.')
+            + member.group()
+            + "@x.example",
+        PASSWORD);
+    return client;
+  }
+
+  public String address() {
+    return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+  }
+
+  @Override
+  public void close() {
+    context.close();
+    source.close();
+  }
+}

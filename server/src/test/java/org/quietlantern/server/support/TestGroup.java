@@ -1,0 +1,72 @@
+package org.quietlantern.server.support;
+
+import java.util.List;
+import java.util.Map;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import tools.jackson.databind.JsonNode;
+
+/** A group made for a test. */
+public final class TestGroup {
+  private final TestApp app;
+  private final int group;
+
+  TestGroup(TestApp app, int group) {
+    this.app = app;
+    this.group = group;
+  }
+
+  public Member member(int which) {
+    return app.bean(Groups.class).members(group).get(which);
+  }
+
+  /** A browser of a member, signed in; addresses are below the group's. */
+  public Client client(int which) {
+    Member member = member(which);
+    return app.signedIn(member).below("/api/groups/" + member.groupPid());
+  }
+
+  public TestGroup guest(String name) {
+    app.join(group, name, "guest");
+    return this;
+  }
+
+  public String pid() {
+    return member(0).groupPid();
+  }
+
+  /** Makes a folder and answers its id. */
+  public String folder(String name) {
+    return client(0).post("/folders", Map.of("name", name)).ok().get("id").asString();
+  }
+
+  /** Saves a search in a folder and answers it. */
+  public JsonNode search(String folder, String name, String text) {
+    return client(0)
+        .post(
+            "/folders/" + folder + "/searches", Map.of("name", name, "asked", Map.of("text", text)))
+        .ok();
+  }
+
+  /** Saves a search, watches it, and answers the alert's id. */
+  public String alert(String folder, String name, String text, String rhythm) {
+    String search = search(folder, name, text).get("id").asString();
+    return client(0)
+        .post("/alerts", Map.of("search", search, "rhythm", rhythm))
+        .ok()
+        .get("id")
+        .asString();
+  }
+
+  /** Ids of the first publications that a line finds. */
+  public List<String> find(String text) {
+    return client(0)
+        .post("/search", Map.of("text", text))
+        .ok()
+        .get("answer")
+        .get("ids")
+        .valueStream()
+        .map(JsonNode::asString)
+        .toList();
+  }
+}
