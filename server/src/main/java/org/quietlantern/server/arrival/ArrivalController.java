@@ -2,8 +2,8 @@ package org.quietlantern.server.arrival;
 
 import java.util.List;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;

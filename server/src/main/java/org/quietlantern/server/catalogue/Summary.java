@@ -2,9 +2,9 @@ package org.quietlantern.server.catalogue;
 
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * What every list shows of a publication.

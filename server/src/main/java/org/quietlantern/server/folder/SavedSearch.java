@@ -1,8 +1,8 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * A named strategy in a folder, with what it found when it was saved.

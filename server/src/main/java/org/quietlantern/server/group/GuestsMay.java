@@ -5,7 +5,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
-/** A request that only reads although it is not a GET, and so is open to guests. */
+/** Open to guests although it is not a GET: it changes nothing but their own trail. */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
 public @interface GuestsMay {}

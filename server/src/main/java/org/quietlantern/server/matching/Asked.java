@@ -1,7 +1,7 @@
 package org.quietlantern.server.matching;
 
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 
 /** What somebody searches for: one typed line, or a whole strategy. */

@@ -1,9 +1,9 @@
 package org.quietlantern.server.matching;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 
 /** A strategy as it travels and is stored: versioned, its lines with ids. */

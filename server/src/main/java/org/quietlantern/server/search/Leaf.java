@@ -2,12 +2,12 @@ package org.quietlantern.server.search;
 
 import java.time.Instant;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * Everything that is shown of one publication beside a list or on its own page.

@@ -2,7 +2,6 @@ package org.quietlantern.server.search;
 
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Order;
 import org.quietlantern.server.group.GuestsMay;
@@ -11,6 +10,7 @@ import org.quietlantern.server.matching.Answer;
 import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -2,6 +2,7 @@ package org.quietlantern.server.trail;
 
 import java.util.UUID;
 import org.quietlantern.core.search.Order;
+import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.StrategyBody;
@@ -25,6 +26,7 @@ class TrailController {
   }
 
   @PostMapping("/steps")
+  @GuestsMay
   Trail.StepMade settle(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Settle body) {
     Order order = Order.named(body.order()).orElse(Order.RELEVANCE);

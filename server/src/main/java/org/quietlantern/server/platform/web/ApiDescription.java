@@ -8,7 +8,7 @@ import io.swagger.v3.oas.models.parameters.PathParameter;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
+import org.quietlantern.server.platform.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
 import org.springframework.context.annotation.Bean;

@@ -1,0 +1,41 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+import { Problem } from './problem';
+
+export type Schema = components['schemas'];
+
+/** Speaks to the server; adds the token that writing needs, and turns refusals into problems. */
+export const api = createClient<paths>({ baseUrl: '' });
+
+api.use({
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token);
+    return request;
+  },
+  async onResponse({ response }) {
+    if (!response.ok && response.status !== 304) throw await Problem.of(response);
+  },
+  onError({ error }) {
+    return error instanceof DOMException ? undefined : Problem.unreachable();
+  },
+});
+
+/** The body of an answer that has one. */
+export function body<T>(answer: { data?: T }): T {
+  if (answer.data === undefined) throw Problem.unreachable();
+  return answer.data;
+}
+
+/** A name for one act of a member: repeating the act under its name changes nothing. */
+export function newCommand(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
+export function commandHeader(command: string) {
+  return { 'Command-Id': command };
+}

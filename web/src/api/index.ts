@@ -1,0 +1,4 @@
+export { api, body, commandHeader, newCommand, type Schema } from './client';
+export { Problem, isProblem } from './problem';
+export { keys } from './keys';
+export { changesSince } from './changes';

@@ -1,0 +1,39 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Navigate, Outlet, useLocation, useParams } from 'react-router';
+import { isProblem } from '../api';
+import { useGroup, useLiveGroup } from '../features/session';
+import { Failed, NoticeContext, Waiting, type Notice } from '../ui';
+import { FrameKeys } from './FrameKeys';
+import { Notices } from './Notices';
+import { TopLine } from './TopLine';
+
+/** What stands around every place of a group. */
+export function Frame() {
+  const { group = '' } = useParams();
+  const here = useLocation();
+  const [notice, setNotice] = useState<Notice | null>(null);
+  const found = useGroup(group);
+  useLiveGroup(group, useQueryClient());
+  if (isProblem(found.error, 'signed-out')) {
+    const to = encodeURIComponent(here.pathname + here.search);
+    return <Navigate to={`/sign-in?to=${to}`} replace />;
+  }
+  if (found.error) return <Failed error={found.error} />;
+  if (!found.data) return <Waiting what="the group" />;
+  return (
+    <NoticeContext value={setNotice}>
+      <div className="grid h-full grid-rows-[auto_1fr_auto] lg:grid-rows-[46px_1fr]">
+        <a href="#main" className="act act-main absolute -top-20 left-2 z-20 focus:top-2">
+          To the content
+        </a>
+        <TopLine group={found.data} />
+        <main id="main" className="relative min-h-0" tabIndex={-1}>
+          <Outlet context={found.data} />
+        </main>
+        <Notices group={group} notice={notice} onDone={setNotice} />
+        <FrameKeys group={group} />
+      </div>
+    </NoticeContext>
+  );
+}

@@ -1,0 +1,80 @@
+import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { Dialog, useKeys } from '../ui';
+import { PLACES } from './places';
+
+const KEYS = [
+  ['↑ ↓', 'former and next in a list'],
+  ['Enter', 'search; open what is chosen'],
+  ['1 … 5', 'keep, pass, raise, hold, seen'],
+  ['0', 'undo'],
+  ['n', 'note or reason'],
+  ['l', 'copy the stable link'],
+  ['/', 'to the search line'],
+  ['g', 'go to a place'],
+  ['?', 'these keys'],
+] as const;
+
+/** Keys that work everywhere, and the two small windows they open. */
+export function FrameKeys({ group }: { group: string }) {
+  const [open, setOpen] = useState<'go' | 'keys' | null>(null);
+  useKeys({ g: () => setOpen('go'), '?': () => setOpen('keys') });
+  const close = () => setOpen(null);
+  if (open === 'keys') return <KeyList onClose={close} />;
+  return open === 'go' ? <GoTo group={group} onClose={close} /> : null;
+}
+
+function KeyList({ onClose }: { onClose: () => void }) {
+  return (
+    <Dialog title="Keys" onClose={onClose}>
+      <dl className="mt-3 grid grid-cols-[5rem_1fr] gap-y-1">
+        {KEYS.map(([key, does]) => (
+          <div key={key} className="contents">
+            <dt className="font-semibold">{key}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-3 text-soft">Single keys can be switched off under your name.</p>
+      <button type="button" className="act mt-3" onClick={onClose}>
+        Close
+      </button>
+    </Dialog>
+  );
+}
+
+function GoTo({ group, onClose }: { group: string; onClose: () => void }) {
+  const [typed, setTyped] = useState('');
+  const navigate = useNavigate();
+  const fits = PLACES.filter((p) => p.name.toLowerCase().startsWith(typed.trim().toLowerCase()));
+  const go = (path: string) => {
+    onClose();
+    navigate(`/g/${group}/${path}`);
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (fits[0]) go(fits[0].path);
+  };
+  return (
+    <Dialog title="Go to" onClose={onClose}>
+      <form onSubmit={submit} className="mt-3">
+        <input
+          autoFocus
+          aria-label="Place"
+          className="field w-full"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </form>
+      <ul className="mt-2">
+        {fits.map((place) => (
+          <li key={place.path}>
+            <button type="button" className="act" onClick={() => go(place.path)}>
+              {place.name}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}

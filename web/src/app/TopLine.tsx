@@ -1,0 +1,27 @@
+import { Link } from 'react-router';
+import type { Schema } from '../api';
+import { useOwed } from '../features/arrivals';
+import { DemoDays } from '../features/demo';
+import { AccountMenu } from './AccountMenu';
+import { Places } from './Places';
+
+export function TopLine({ group }: { group: Schema['GroupView'] }) {
+  const owed = useOwed(group.id, group.me.id);
+  return (
+    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-1 lg:h-[46px] lg:flex-nowrap lg:px-6 lg:py-0">
+      <Link
+        to={`/g/${group.id}/search`}
+        className="flex items-center gap-2 font-serif text-[17px] font-semibold whitespace-nowrap"
+      >
+        <img src="/lantern.svg" alt="" width="13" height="19" />
+        Quiet Lantern
+      </Link>
+      <span className="max-w-[16rem] truncate text-soft">{group.name}</span>
+      <Places group={group.id} owed={owed} />
+      <div className="ml-auto flex items-center gap-4">
+        {group.demo && <DemoDays today={group.today} />}
+        <AccountMenu name={group.me.name} role={group.me.role} />
+      </div>
+    </header>
+  );
+}

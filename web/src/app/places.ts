@@ -1,0 +1,7 @@
+/** The places of the frame that are built so far. */
+export const PLACES = [
+  { name: 'Search', path: 'search', also: ['q', 's', 'p'] },
+  { name: 'Arrivals', path: 'arrivals', also: ['r'] },
+  { name: 'Folders', path: 'folders', also: ['f'] },
+  { name: 'Alerts', path: 'alerts', also: ['a'] },
+] as const;

@@ -1,0 +1,41 @@
+import { createBrowserRouter, Navigate, useParams } from 'react-router';
+import { AlertPage, AlertsPage } from '../features/alerts';
+import { ArrivalsPage } from '../features/arrivals';
+import { FolderPage, FoldersPage, SavedSearchPage } from '../features/folders';
+import { PublicationPage } from '../features/publication';
+import { SearchPage } from '../features/search';
+import { SignInPage } from '../features/session';
+import { Frame } from './Frame';
+import { Lost } from './Lost';
+import { MyGroup } from './MyGroup';
+
+function OpenPublication() {
+  const { id } = useParams();
+  return <MyGroup to={`p/${id}`} />;
+}
+
+export const router = createBrowserRouter([
+  { path: '/', element: <MyGroup to="search" /> },
+  { path: '/sign-in', element: <SignInPage /> },
+  { path: '/open/p/:id', element: <OpenPublication /> },
+  {
+    path: '/g/:group',
+    element: <Frame />,
+    errorElement: <Lost />,
+    children: [
+      { index: true, element: <Navigate to="search" replace /> },
+      { path: 'search', element: <SearchPage /> },
+      { path: 'q/:q', element: <SearchPage /> },
+      { path: 's/:id', element: <SavedSearchPage /> },
+      { path: 'p/:id', element: <PublicationPage /> },
+      { path: 'arrivals', element: <ArrivalsPage /> },
+      { path: 'r/:round', element: <ArrivalsPage /> },
+      { path: 'folders', element: <FoldersPage /> },
+      { path: 'f/:id', element: <FolderPage /> },
+      { path: 'alerts', element: <AlertsPage /> },
+      { path: 'a/:id', element: <AlertPage /> },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+  { path: '*', element: <Lost /> },
+]);

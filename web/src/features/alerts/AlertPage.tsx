@@ -1,0 +1,40 @@
+import { Link, useParams } from 'react-router';
+import { counted, day, Failed, Waiting } from '../../ui';
+import { useHere } from '../session';
+import { useAlert } from './api';
+import { FeedOfAlert } from './FeedOfAlert';
+import { LastRounds } from './LastRounds';
+import { rhythmInWords } from './rhythm';
+
+export function AlertPage() {
+  const { id = '' } = useParams();
+  const here = useHere();
+  const found = useAlert(here.id, id);
+  if (found.error) return <Failed error={found.error} />;
+  if (!found.data) return <Waiting what="the alert" />;
+  const { alert, rounds } = found.data;
+  return (
+    <div className="page">
+      <title>{`${alert.name} · Quiet Lantern`}</title>
+      <h1 className="font-serif text-[21px] font-semibold">{alert.name}</h1>
+      <p className="mt-1 text-soft">
+        An alert on{' '}
+        <Link className="act" to={`/g/${here.id}/s/${alert.search}`}>
+          its saved search
+        </Link>
+        , set by {alert.by} on {day(alert.at)}. {counted(alert.findings, 'finding')} so far. A keep
+        goes into{' '}
+        <Link className="act" to={`/g/${here.id}/f/${alert.folder.id}`}>
+          {alert.folder.name}
+        </Link>
+        .
+      </p>
+      <p className="mt-1">
+        Its rounds close {rhythmInWords(alert.rhythm, alert.hour)}
+        {alert.nextCloses && <span className="text-soft">, next on {day(alert.nextCloses)}</span>}.
+      </p>
+      <LastRounds group={here.id} rounds={rounds} />
+      <FeedOfAlert group={here.id} alert={alert.id} />
+    </div>
+  );
+}

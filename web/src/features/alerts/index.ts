@@ -1,0 +1,3 @@
+export { AlertPage } from './AlertPage';
+export { AlertsPage } from './AlertsPage';
+export { SetAlertDialog } from './SetAlertDialog';

@@ -1,0 +1,82 @@
+import type { Schema } from '../../api';
+import { Act, Lamp } from '../../ui';
+import { Leaf } from '../publication';
+import { mayWrite } from '../session';
+import { MARKS } from './marks';
+
+type Props = {
+  leaf: Schema['Leaf'];
+  arrival: Schema['ArrivalShown'];
+  group: Schema['GroupView'];
+  alertName: string;
+  folder: string;
+  reason: string;
+  onReason: (reason: string) => void;
+  onMark: (word: string) => void;
+  onLink: () => void;
+};
+
+/** An arrival: what can be said of it, why it is here, and what everybody said. */
+export function ArrivalLeaf(props: Props) {
+  const { leaf, arrival, group, alertName } = props;
+  // What members say stands below with all lamps; the leaf itself need not repeat it.
+  return (
+    <Leaf leaf={{ ...leaf, said: [] }} acts={mayWrite(group) ? <Marks {...props} /> : null}>
+      <h3 className="small-head mt-3">Why it is here</h3>
+      <p>
+        {alertName}:{' '}
+        {arrival.words.map((met) => `${met.typed} in ${met.fields.join(' and ')}`).join(', ') ||
+          'it matches the search'}
+      </p>
+      <h3 className="small-head mt-3">What the group says</h3>
+      <ul className="space-y-0.5">
+        {arrival.lamps.map((lamp) => (
+          <SaidBy key={lamp.member} lamp={lamp} group={group} />
+        ))}
+      </ul>
+    </Leaf>
+  );
+}
+
+function Marks({ folder, reason, onReason, onMark, onLink }: Props) {
+  return (
+    <>
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {MARKS.map(({ key, word, label }) => (
+          <Act key={word} main={word === 'keep'} hint={key} onClick={() => onMark(word)}>
+            {word === 'keep' ? `Keep in ${folder}` : label}
+          </Act>
+        ))}
+        <Act hint="l" onClick={onLink}>
+          Stable link
+        </Act>
+      </div>
+      <label className="mt-2 flex items-center gap-2 text-[13px] text-soft">
+        <span>
+          Reason <kbd className="key font-sans">n</kbd>
+        </span>
+        <input
+          id="reason"
+          className="field min-w-0 flex-1"
+          placeholder="said with the next mark"
+          maxLength={4000}
+          value={reason}
+          onChange={(event) => onReason(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+      </label>
+    </>
+  );
+}
+
+function SaidBy({ lamp, group }: { lamp: Schema['LampShown']; group: Schema['GroupView'] }) {
+  const name = group.members.find((member) => member.id === lamp.member)?.name;
+  return (
+    <li className="grid grid-cols-[18px_minmax(0,9rem)_60px_1fr] items-center text-[13.5px]">
+      <Lamp state={lamp.lamp} label={`lamp ${lamp.lamp}`} />
+      <span className="truncate">{name}</span>
+      {lamp.mark ? <b>{lamp.mark}</b> : <span className="text-faint">not yet</span>}
+      <span className="text-soft">{lamp.reason && `“${lamp.reason}”`}</span>
+    </li>
+  );
+}

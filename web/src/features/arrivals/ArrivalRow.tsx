@@ -1,0 +1,57 @@
+import type { Schema } from '../../api';
+import { Lamp, PublicationRow } from '../../ui';
+
+/** The lamps of all members in a fixed order, then the publication. */
+export function ArrivalRow({
+  arrival,
+  group,
+  quiet,
+  onChoose,
+}: {
+  arrival: Schema['ArrivalShown'];
+  group: Schema['GroupView'];
+  quiet: boolean;
+  onChoose: () => void;
+}) {
+  return (
+    <PublicationRow
+      publication={arrival.publication}
+      to={`/g/${group.id}/p/${arrival.publication.id}`}
+      quiet={quiet}
+      onChoose={onChoose}
+      lamp={<Lamps arrival={arrival} group={group} />}
+      before={`${arrival.hereSince ? 'here since earlier' : arrival.newClass} · `}
+    />
+  );
+}
+
+function Lamps({
+  arrival,
+  group,
+}: {
+  arrival: Schema['ArrivalShown'];
+  group: Schema['GroupView'];
+}) {
+  return (
+    <ul aria-label="Lamps" className="flex gap-1.5">
+      {arrival.lamps.map((lamp) => {
+        const member = group.members.find((one) => one.id === lamp.member);
+        const mine = lamp.member === group.me.id;
+        return (
+          <li
+            key={lamp.member}
+            className={`flex w-4 flex-col items-center text-[11px] leading-[13px] ${
+              mine ? 'font-bold' : 'text-faint'
+            }`}
+          >
+            <Lamp
+              state={lamp.lamp}
+              label={`${member?.name ?? 'a former member'}: ${lamp.mark ?? 'not yet'}`}
+            />
+            <span aria-hidden="true">{member?.letters}</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,93 @@
+import { Link } from 'react-router';
+import type { Schema } from '../../api';
+import { shortDay } from '../../ui';
+
+type Round = Schema['RoundLine'];
+
+/** Who is through with which round, and what nobody has seen. */
+export function Board({
+  group,
+  rounds,
+  shown,
+}: {
+  group: Schema['GroupView'];
+  rounds: Round[];
+  shown: string;
+}) {
+  const members = group.members.filter((member) => member.role !== 'guest');
+  return (
+    <section
+      aria-label="Rounds"
+      tabIndex={0}
+      className="max-h-[30vh] overflow-auto border-b border-base-300 bg-base-200 px-4 py-2 lg:px-6"
+    >
+      <table className="w-full text-left text-[13.5px]">
+        <thead className="text-[13px] text-soft max-lg:sr-only">
+          <tr>
+            <th scope="col" className="pr-4 font-normal">
+              Round
+            </th>
+            {members.map((member) => (
+              <th key={member.id} scope="col" className="pr-3 font-normal">
+                {member.name.split(' ')[0]}
+              </th>
+            ))}
+            <th scope="col" className="pr-3 text-right font-normal">
+              covered
+            </th>
+            <th scope="col" className="text-right font-normal">
+              nobody yet
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rounds.map((round) => (
+            <tr key={round.id} className={round.id === shown ? 'font-semibold' : ''}>
+              <th scope="row" className="max-w-[20rem] truncate py-[3px] pr-4 font-[inherit]">
+                <Link
+                  className="font-serif text-[15.5px]"
+                  aria-current={round.id === shown ? 'true' : undefined}
+                  to={`/g/${group.id}/r/${round.id}`}
+                >
+                  {round.alertName}, {span(round)}
+                </Link>
+              </th>
+              {members.map((member) => (
+                <td key={member.id} className="pr-3 max-lg:hidden">
+                  <Progress done={round.reviewed[member.id] ?? 0} of={round.arrivals} />
+                </td>
+              ))}
+              <td className="pr-3 text-right max-lg:hidden">
+                {round.covered} of {round.arrivals}
+              </td>
+              <td className={`text-right ${round.nobody > 0 ? 'font-semibold text-lit-ink' : ''}`}>
+                {round.nobody}
+                <span className="lg:sr-only"> seen by nobody yet</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function span(round: Round): string {
+  return round.closed
+    ? `${shortDay(round.opens)} to ${shortDay(round.closed)}`
+    : `since ${shortDay(round.opens)}, gathering`;
+}
+
+function Progress({ done, of }: { done: number; of: number }) {
+  return (
+    <span className="flex items-center gap-2 whitespace-nowrap">
+      <span className="h-1.5 w-[54px] overflow-hidden rounded-[1px] bg-base-300" aria-hidden="true">
+        <span
+          className="block h-full bg-accent"
+          style={{ width: `${(100 * done) / Math.max(of, 1)}%` }}
+        />
+      </span>
+      {of > 0 && done >= of ? 'through' : `${done} of ${of}`}
+    </span>
+  );
+}

@@ -1,0 +1,2 @@
+export { useOwed } from './api';
+export { ArrivalsPage } from './ArrivalsPage';

@@ -1,0 +1,1 @@
+export { DemoDays } from './DemoDays';

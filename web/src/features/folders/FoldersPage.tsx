@@ -1,0 +1,72 @@
+import { useState, type FormEvent } from 'react';
+import { Link } from 'react-router';
+import { counted, Failed, Waiting } from '../../ui';
+import { mayWrite, useHere } from '../session';
+import { useAddFolder, useFolders } from './api';
+
+export function FoldersPage() {
+  const here = useHere();
+  const folders = useFolders(here.id);
+  if (folders.error) return <Failed error={folders.error} again={() => void folders.refetch()} />;
+  if (!folders.data) return <Waiting what="folders" />;
+  return (
+    <div className="page">
+      <title>Folders · Quiet Lantern</title>
+      <h1 className="font-serif text-[21px] font-semibold">Folders of {here.name}</h1>
+      {folders.data.length === 0 && (
+        <p className="mt-3 text-soft">No folder yet. Make one; whatever is kept goes into one.</p>
+      )}
+      <ul className="mt-3 max-w-[46rem]">
+        {folders.data.map((folder) => (
+          <li
+            key={folder.id}
+            className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-2"
+          >
+            <Link
+              className="min-w-0 flex-1 font-serif text-[16px] font-medium"
+              to={`/g/${here.id}/f/${folder.id}`}
+            >
+              {folder.name}
+            </Link>
+            <span className="text-soft">{counted(folder.items, 'publication')}</span>
+            <span className="w-32 text-right text-soft">
+              {counted(folder.searches, 'search', 'searches')}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {mayWrite(here) && <NewFolder group={here.id} />}
+    </div>
+  );
+}
+
+function NewFolder({ group }: { group: string }) {
+  const [name, setName] = useState('');
+  const add = useAddFolder(group);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    add.mutate(name, { onSuccess: () => setName('') });
+  };
+  return (
+    <form onSubmit={submit} className="mt-5 flex flex-wrap items-end gap-3">
+      <label>
+        <span className="small-head">New folder</span>
+        <input
+          required
+          className="field block w-72"
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="act act-main mb-0.5" disabled={add.isPending}>
+        Make it
+      </button>
+      {add.error && (
+        <p role="alert" className="text-error">
+          {add.error.message}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,35 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Schema } from '../../api';
+import { Act, counted, shortDay } from '../../ui';
+import { SetAlertDialog } from '../alerts';
+import { mayWrite, useHere } from '../session';
+
+/** A saved search in its folder: what it is, what it found when, and whether it is watched. */
+export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
+  const here = useHere();
+  const [setting, setSetting] = useState(false);
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-4 py-1">
+      <Link className="font-serif text-[15.5px] font-medium" to={`/g/${here.id}/s/${search.id}`}>
+        {search.name}
+      </Link>
+      <span className="font-serif text-soft">
+        {search.strategy.lines.map((line) => line.text).join(' · ')}
+      </span>
+      <span className="text-soft">
+        {counted(search.count, 'publication')} on {shortDay(search.at)}, saved by {search.by}
+      </span>
+      {search.alert ? (
+        <Link className="act" to={`/g/${here.id}/a/${search.alert}`}>
+          Alert
+        </Link>
+      ) : (
+        mayWrite(here) && <Act onClick={() => setSetting(true)}>Set alert</Act>
+      )}
+      {setting && (
+        <SetAlertDialog group={here.id} search={search} onClose={() => setSetting(false)} />
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,5 @@
+export { FolderPage } from './FolderPage';
+export { FoldersPage } from './FoldersPage';
+export { KeepDialog } from './KeepDialog';
+export { SavedSearchPage } from './SavedSearchPage';
+export { SaveSearchDialog } from './SaveSearchDialog';

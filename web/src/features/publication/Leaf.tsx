@@ -1,0 +1,120 @@
+import type { ReactNode } from 'react';
+import type { Schema } from '../../api';
+import { Lamp, Marked, shortDay } from '../../ui';
+
+/** One publication, with what can be done put in between its facts and its abstract. */
+export function Leaf({
+  leaf,
+  acts,
+  children,
+}: {
+  leaf: Schema['Leaf'];
+  acts: ReactNode;
+  children?: ReactNode;
+}) {
+  const { publication } = leaf;
+  return (
+    <>
+      <h2 className="font-serif text-[21px] leading-[1.22] font-semibold text-balance">
+        <Marked text={publication.title} spans={leaf.litTitle} />
+      </h2>
+      <p className="mt-1 text-soft">
+        {leaf.authors.join(', ')} <Where leaf={leaf} />
+      </p>
+      <p className="text-soft">{facts(leaf)}</p>
+      {publication.withdrawn && (
+        <p className="mt-1 font-semibold text-error">Withdrawn by its source</p>
+      )}
+      {acts}
+      {leaf.abstractText ? (
+        <p className="mt-2 max-w-[75ch] font-serif text-[15px] leading-normal">
+          <Marked text={leaf.abstractText} spans={leaf.litAbstract} />
+        </p>
+      ) : (
+        <p className="mt-2 text-soft">No abstract was supplied.</p>
+      )}
+      {children}
+      <Why leaf={leaf} />
+      <Words leaf={leaf} />
+      <Said said={leaf.said} folders={leaf.folders} />
+    </>
+  );
+}
+
+function Where({ leaf }: { leaf: Schema['Leaf'] }) {
+  const { host } = leaf;
+  const pages = [host.firstPage, host.lastPage].filter(Boolean).join('–');
+  const volume = host.volume && ` ${host.volume}${host.issue && `(${host.issue})`}`;
+  return (
+    <>
+      {(host.title || leaf.publisher) && '· '}
+      <span className="font-serif italic">{host.title || leaf.publisher}</span>
+      {volume}
+      {pages && `, ${pages}`} {leaf.publication.year && `· ${leaf.publication.year}`}
+    </>
+  );
+}
+
+function facts(leaf: Schema['Leaf']): string {
+  const { kind, version, pages, access, came } = leaf.publication;
+  return [
+    kind.charAt(0).toUpperCase() + kind.slice(1),
+    version === 'final' || version === kind ? '' : version,
+    pages ? `${pages} pages` : '',
+    access,
+    `here since ${shortDay(came)}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function Why({ leaf }: { leaf: Schema['Leaf'] }) {
+  if (leaf.why.length === 0) return null;
+  return (
+    <>
+      <h3 className="small-head mt-3">Why it is here</h3>
+      <p>{leaf.why.map((why) => `${why.typed} in ${why.fields.join(' and ')}`).join(' · ')}</p>
+    </>
+  );
+}
+
+function Words({ leaf }: { leaf: Schema['Leaf'] }) {
+  const headings = leaf.headings.map((h) => (h.central ? `${h.label} (central)` : h.label));
+  return (
+    <>
+      {headings.length > 0 && (
+        <>
+          <h3 className="small-head mt-3">Headings</h3>
+          <p>{headings.join(' · ')}</p>
+        </>
+      )}
+      {leaf.keywords.length > 0 && (
+        <>
+          <h3 className="small-head mt-3">Author keywords</h3>
+          <p>{leaf.keywords.join(' · ')}</p>
+        </>
+      )}
+    </>
+  );
+}
+
+function Said({ said, folders }: { said: Schema['SaidShown'][]; folders: Schema['FolderName'][] }) {
+  if (said.length === 0 && folders.length === 0) return null;
+  return (
+    <>
+      <h3 className="small-head mt-3">In your group</h3>
+      {folders.length > 0 && <p>In {folders.map((folder) => folder.name).join(', ')}</p>}
+      <ul>
+        {said.map((one) => (
+          <li key={one.member} className="flex items-center gap-2">
+            <Lamp state={one.lamp} label={`${one.name}: ${one.mark}`} />
+            <span>
+              {one.name} <b>{one.mark}</b>{' '}
+              {one.reason && <span className="text-soft">“{one.reason}”</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { Act, Failed, Waiting, useKeys } from '../../ui';
+import { KeepDialog } from '../folders';
+import { mayWrite, useHere } from '../session';
+import { useLeaf } from './api';
+import { Leaf } from './Leaf';
+import { useCopyLink } from './useCopyLink';
+
+export function PublicationPage() {
+  const { id = '' } = useParams();
+  const here = useHere();
+  const leaf = useLeaf(here.id, id, '');
+  const copy = useCopyLink();
+  const [keeping, setKeeping] = useState(false);
+  const keep = () => mayWrite(here) && setKeeping(true);
+  const link = () => leaf.data && copy(leaf.data.stableLink);
+  useKeys({ '1': keep, l: link });
+  if (leaf.error) return <Failed error={leaf.error} />;
+  if (!leaf.data) return <Waiting what="the publication" />;
+  return (
+    <article className="page">
+      <title>{`${leaf.data.publication.title} · Quiet Lantern`}</title>
+      <h1 className="sr-only">Publication</h1>
+      <div className="max-w-[52rem]">
+        <Leaf
+          leaf={leaf.data}
+          acts={
+            <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+              {mayWrite(here) && (
+                <Act main hint="1" onClick={keep}>
+                  Keep
+                </Act>
+              )}
+              <Act hint="l" onClick={link}>
+                Stable link
+              </Act>
+            </div>
+          }
+        >
+          <h3 className="small-head mt-3">Citation</h3>
+          <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
+        </Leaf>
+      </div>
+      {keeping && <KeepDialog group={here.id} publication={id} onClose={() => setKeeping(false)} />}
+    </article>
+  );
+}

@@ -1,0 +1,4 @@
+export { useLeaf, useMark } from './api';
+export { Leaf } from './Leaf';
+export { PublicationPage } from './PublicationPage';
+export { useCopyLink } from './useCopyLink';

@@ -1,0 +1,15 @@
+import { useNotice } from '../../ui';
+
+/** Copies a stable link, and says who can open it. */
+export function useCopyLink(): (address: string) => void {
+  const tell = useNotice();
+  return (address) => {
+    const done = () => tell({ text: `Copied: ${address} · anyone can open it` });
+    // Without a secure connection a browser has no clipboard for us: the address is shown instead.
+    if (!navigator.clipboard) tell({ text: `Stable link: ${address} · anyone can open it` });
+    else
+      navigator.clipboard
+        .writeText(address)
+        .then(done, () => tell({ text: `Stable link: ${address}` }));
+  };
+}

@@ -1,0 +1,77 @@
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { useOutletContext } from 'react-router';
+import { api, body, changesSince, keys, type Schema } from '../../api';
+
+const LOOK_EVERY = 4000;
+
+export function useMe() {
+  return useQuery({
+    queryKey: keys.me,
+    queryFn: async ({ signal }) => body(await api.GET('/api/me', { signal })),
+  });
+}
+
+export function useGroup(group: string) {
+  return useQuery({
+    queryKey: keys.group(group),
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}', { params: { path: { group } }, signal })),
+  });
+}
+
+/** The group whose place is shown, and who is there. */
+export function useHere(): Schema['GroupView'] {
+  return useOutletContext<Schema['GroupView']>();
+}
+
+export function mayWrite(group: Schema['GroupView']): boolean {
+  return group.me.role !== 'guest';
+}
+
+export function useSignIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async (words: Schema['SignIn']) => {
+      // The first answer brings the token for writing.
+      if (!document.cookie.includes('XSRF-TOKEN')) await api.GET('/api/me').catch(() => null);
+      return body(await api.POST('/api/session', { body: words }));
+    },
+    onSuccess: (me) => {
+      client.clear();
+      client.setQueryData(keys.me, me);
+    },
+  });
+}
+
+export function useSignOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async () => {
+      await api.DELETE('/api/session');
+    },
+    onSuccess: () => client.clear(),
+  });
+}
+
+/** Looks every few seconds, while the page is visible, whether others did something. */
+export function useLiveGroup(group: string, client: QueryClient): void {
+  const latest = useRef(-1);
+  const changes = useQuery({
+    queryKey: ['changes', group],
+    queryFn: async ({ signal }) => {
+      const news = await changesSince(group, latest.current, signal);
+      const first = latest.current < 0;
+      if (news) latest.current = news.latest;
+      return { number: latest.current, kinds: first ? [] : (news?.kinds ?? []) };
+    },
+    refetchInterval: LOOK_EVERY,
+    staleTime: 0,
+    retry: false,
+  });
+  const { number, kinds } = changes.data ?? { number: 0, kinds: [] };
+  const happened = kinds.length > 0;
+  useEffect(() => {
+    if (happened) void client.invalidateQueries({ queryKey: keys.living(group) });
+  }, [number, happened, group, client]);
+}

@@ -1,0 +1,2 @@
+export { mayWrite, useGroup, useHere, useLiveGroup, useMe, useSignOut } from './api';
+export { SignInPage } from './SignInPage';

@@ -1,0 +1,14 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App';
+import './app/theme.css';
+import { showTheme, theme } from './ui';
+
+showTheme(theme());
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+);

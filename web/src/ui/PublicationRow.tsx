@@ -1,0 +1,78 @@
+import type { MouseEvent, ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Marked, type Span } from './Marked';
+import { people } from './text';
+
+type Facts = {
+  title: string;
+  authors: string[];
+  where: string;
+  year?: number | null;
+  kind: string;
+  version: string;
+  pages: number;
+  access: string;
+  withdrawn: boolean;
+};
+
+/** Lamp, title, one line of facts in a fixed order. The title is a true link. */
+export function PublicationRow({
+  lamp,
+  publication,
+  to,
+  lit = [],
+  before,
+  after,
+  quiet = false,
+  onChoose,
+}: {
+  lamp: ReactNode;
+  publication: Facts;
+  to: string;
+  lit?: readonly Span[];
+  before?: ReactNode;
+  after?: ReactNode;
+  quiet?: boolean;
+  onChoose?: () => void;
+}) {
+  const choose = (event: MouseEvent) => {
+    if (!onChoose || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+    event.preventDefault();
+    onChoose();
+  };
+  return (
+    <div className="flex gap-2.5 px-4 py-[7px] lg:pl-6">
+      {lamp}
+      <div className="min-w-0 flex-1">
+        <Link
+          to={to}
+          onClick={choose}
+          className={`line-clamp-2 font-serif text-[15.5px] leading-tight lg:line-clamp-1 ${
+            quiet ? 'text-soft' : 'font-medium'
+          }`}
+        >
+          <Marked text={publication.title} spans={lit} />
+        </Link>
+        <p className="truncate text-[13px] text-soft">
+          {before}
+          {facts(publication)}
+          {after}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function facts(p: Facts): string {
+  return [
+    people(p.authors),
+    p.where,
+    p.year ?? 'no year',
+    p.version === 'final' || p.version === p.kind ? p.kind : `${p.kind}, ${p.version}`,
+    p.pages ? `${p.pages} p` : '',
+    p.access,
+    p.withdrawn ? 'withdrawn' : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

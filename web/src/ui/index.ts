@@ -1,0 +1,12 @@
+export { Act } from './Act';
+export { Dialog } from './Dialog';
+export { Lamp } from './Lamp';
+export { Marked, type Span } from './Marked';
+export { NoticeContext, useNotice, type Notice } from './notices';
+export { Failed, Waiting } from './Problems';
+export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
+export { counted, day, people, shortDay } from './text';
+export { useKeys, type KeyMap } from './useKeys';
+export { ListPane } from './ListPane';
+export { PublicationRow } from './PublicationRow';
+export { TwoPanes } from './TwoPanes';

@@ -1,0 +1,20 @@
+/** 1 publication, 2 publications. */
+export function counted(n: number, one: string, many = `${one}s`): string {
+  return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+
+export function day(date: string): string {
+  return DAY.format(new Date(date));
+}
+
+export function shortDay(date: string): string {
+  return SHORT.format(new Date(date));
+}
+
+/** "a, b and 4 others" from family names. */
+export function people(names: readonly string[]): string {
+  return names.length > 4 ? `${names[0]} and ${names.length - 1} others` : names.join(', ');
+}

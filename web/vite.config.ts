@@ -1,0 +1,10 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { outDir: '../server/target/classes/static', emptyOutDir: true, assetsInlineLimit: 0 },
+  server: { proxy: { '/api': 'http://localhost:8080', '/p': 'http://localhost:8080' } },
+  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false },
+});
