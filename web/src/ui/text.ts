@@ -18,3 +18,9 @@ export function shortDay(date: string): string {
 export function people(names: readonly string[]): string {
   return names.length > 4 ? `${names[0]} and ${names.length - 1} others` : names.join(', ');
 }
+
+/** "a", "a and b", "a, b and c". */
+export function listed(words: readonly string[]): string {
+  const last = words[words.length - 1] ?? '';
+  return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
+}

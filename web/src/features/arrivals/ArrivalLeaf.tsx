@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { Act, Lamp } from '../../ui';
+import { Act, Lamp, listed } from '../../ui';
 import { Leaf } from '../publication';
 import { mayWrite } from '../session';
 import { MARKS } from './marks';
@@ -25,7 +25,7 @@ export function ArrivalLeaf(props: Props) {
       <h3 className="small-head mt-3">Why it is here</h3>
       <p>
         {alertName}:{' '}
-        {arrival.words.map((met) => `${met.typed} in ${met.fields.join(' and ')}`).join(', ') ||
+        {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
           'it matches the search'}
       </p>
       <h3 className="small-head mt-3">What the group says</h3>

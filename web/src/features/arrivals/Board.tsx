@@ -43,7 +43,12 @@ export function Board({
         <tbody>
           {rounds.map((round) => (
             <tr key={round.id} className={round.id === shown ? 'font-semibold' : ''}>
-              <th scope="row" className="max-w-[20rem] truncate py-[3px] pr-4 font-[inherit]">
+              <th
+                scope="row"
+                className={`max-w-[20rem] truncate py-[3px] pr-4 ${
+                  round.id === shown ? 'font-semibold' : 'font-normal'
+                }`}
+              >
                 <Link
                   className="font-serif text-[15.5px]"
                   aria-current={round.id === shown ? 'true' : undefined}

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
-import { Lamp, Marked, shortDay } from '../../ui';
+import { Lamp, listed, Marked, shortDay } from '../../ui';
 
 /** One publication, with what can be done put in between its facts and its abstract. */
 export function Leaf({
@@ -73,7 +73,7 @@ function Why({ leaf }: { leaf: Schema['Leaf'] }) {
   return (
     <>
       <h3 className="small-head mt-3">Why it is here</h3>
-      <p>{leaf.why.map((why) => `${why.typed} in ${why.fields.join(' and ')}`).join(' · ')}</p>
+      <p>{leaf.why.map((why) => `${why.typed} in ${listed(why.fields)}`).join(' · ')}</p>
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { useRef, type FormEvent } from 'react';
 import type { Problem, Schema } from '../../api';
-import { Marked, useKeys, type Span } from '../../ui';
+import { counted, Marked, useKeys, type Span } from '../../ui';
 
 type Note = Schema['Note'];
 
@@ -40,7 +40,7 @@ export function Sheet({
           autoComplete="off"
           spellCheck={false}
           placeholder="words, “phrases”, and, or, not, cut*, title: …"
-          className="w-full border-b border-rule-strong bg-transparent py-1 font-serif text-[17px] outline-offset-4 placeholder:text-faint placeholder:italic"
+          className="w-full border-b border-rule-strong bg-transparent py-1 font-serif text-[17px] outline-offset-0! placeholder:text-faint placeholder:italic"
           value={text}
           onChange={(event) => onText(event.target.value)}
         />
@@ -73,7 +73,7 @@ function Where({ text, span }: { text: string; span: Span }) {
 
 function Notes({ answer }: { answer: Schema['Answer'] }) {
   const said = [
-    ...answer.covers.map((cut) => `${cut.typed} covers ${cut.words} words`),
+    ...answer.covers.map((cut) => `${cut.typed} covers ${counted(cut.words, 'word')}`),
     ...answer.notes.map((note) => note.sentence),
   ];
   return said.length === 0 ? null : <p className="text-soft">{said.join(' · ')}</p>;

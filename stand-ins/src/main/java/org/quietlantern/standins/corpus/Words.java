@@ -5,13 +5,17 @@ import java.util.List;
 /** What the made-up literature is about. */
 final class Words {
   /** An animal or plant: in titles, in running text, as a heading. */
-  record Subject(String title, String plural, String heading, String keyword) {}
+  record Subject(String title, String plural, String heading, String keyword, boolean plant) {
+    Subject(String title, String plural, String heading, String keyword) {
+      this(title, plural, heading, keyword, false);
+    }
+  }
 
   /** A way of lighting, or of lighting less. */
   record Light(String title, String running, String heading, String keyword) {}
 
   /** What was measured: in titles, in running text with its verb form, as a heading. */
-  record Response(String title, String running, String heading) {}
+  record Response(String title, String running, String heading, boolean ofPlants) {}
 
   static final List<Subject> SUBJECTS =
       List.of(
@@ -31,9 +35,9 @@ final class Words {
               "nocturnal pollinators",
               "Pollination, nocturnal",
               "pollen transport"),
-          new Subject("wild carrot", "wild carrot plants", "Daucus carota", "fruit set"),
-          new Subject("bramble", "bramble patches", "Rubus", "flower visits"),
-          new Subject("street trees", "street trees", "Trees, urban", "budburst"),
+          new Subject("wild carrot", "wild carrot plants", "Daucus carota", "fruit set", true),
+          new Subject("bramble", "bramble patches", "Rubus", "flower visits", true),
+          new Subject("street trees", "street trees", "Trees, urban", "budburst", true),
           new Subject("aphids", "aphids", "Aphididae", "bottom-up effects"),
           new Subject("mayflies", "mayflies", "Ephemeroptera", "polarised light"),
           new Subject("wood mice", "wood mice", "Apodemus", "foraging"));
@@ -84,18 +88,22 @@ final class Words {
 
   static final List<Response> RESPONSES =
       List.of(
-          new Response("flight activity", "flight activity", "Activity, nocturnal"),
-          new Response("abundance", "abundance", "Population density"),
-          new Response("species richness", "species richness", "Species diversity"),
-          new Response("flower visits", "the number of flower visits", "Pollination"),
-          new Response("mating success", "mating success", "Reproduction"),
-          new Response("foraging time", "time spent foraging", "Foraging behaviour"),
-          new Response("larval growth", "growth of larvae", "Growth and development"),
-          new Response("emergence dates", "dates of emergence", "Phenology"),
-          new Response("commuting", "the use of commuting routes", "Movement ecology"),
-          new Response("predation risk", "losses to predators", "Predation"),
-          new Response("melatonin", "night-time melatonin", "Circadian rhythm"),
-          new Response("fruit set", "fruit set", "Plant reproduction"));
+          new Response("flight activity", "flight activity", "Activity, nocturnal", false),
+          new Response("abundance", "abundance", "Population density", false),
+          new Response("survival", "survival", "Mortality", false),
+          new Response("mating success", "mating success", "Reproduction", false),
+          new Response("foraging time", "time spent foraging", "Foraging behaviour", false),
+          new Response("larval growth", "growth of young", "Growth and development", false),
+          new Response("emergence dates", "dates of emergence", "Phenology", false),
+          new Response("movements", "movements after dusk", "Movement ecology", false),
+          new Response("losses to predators", "losses to predators", "Predation", false),
+          new Response("night-time melatonin", "night-time melatonin", "Circadian rhythm", false),
+          new Response(
+              "flower visits by moths", "the number of visits by a moth", "Pollination", true),
+          new Response("fruit set", "fruit set", "Plant reproduction", true),
+          new Response("leaf fall", "dates of leaf fall", "Phenology", true),
+          new Response("seed weight", "seed weight", "Plant reproduction", true),
+          new Response("leaf damage", "leaf area eaten at night", "Herbivory", true));
 
   static final List<String> HABITATS =
       List.of(

@@ -21,7 +21,8 @@ final class Writer {
     this.random = random;
     this.subject = pick(Words.SUBJECTS);
     this.light = pick(Words.LIGHTS);
-    this.response = pick(Words.RESPONSES);
+    this.response =
+        pick(Words.RESPONSES.stream().filter(r -> r.ofPlants() == subject.plant()).toList());
     this.habitat = pick(Words.HABITATS);
     this.place = pick(Words.PLACES);
     this.design = pick(Words.DESIGNS);
@@ -58,76 +59,25 @@ final class Writer {
                       + ": gaps for "
                       + subject.title())));
     }
+    String lights = lower(light.title());
+    String who = subject.title();
+    String measured = response.title();
+    String changed = better ? "higher " : "lower ";
     return capital(
         pick(
             List.of(
-                light.title()
-                    + " and the "
-                    + response.title()
-                    + " of "
-                    + subject.title()
-                    + " along "
-                    + habitat,
-                light.title()
-                    + (better ? " restores " : " lowers ")
-                    + response.title()
-                    + " of "
-                    + subject.title()
-                    + " on "
-                    + habitat,
-                "Does "
-                    + lower(light.title())
-                    + " change "
-                    + response.title()
-                    + " in "
-                    + subject.title()
-                    + "?",
-                response.title()
-                    + " of "
-                    + subject.title()
-                    + " under "
-                    + lower(light.title())
-                    + " in "
-                    + place,
-                subject.title()
-                    + " on "
-                    + habitat
-                    + ": how far does "
-                    + lower(light.title())
-                    + " reach?",
-                "Lit and unlit "
-                    + habitat
-                    + " compared: "
-                    + response.title()
-                    + " of "
-                    + subject.title(),
-                "A cheap way to measure "
-                    + response.title()
-                    + " of "
-                    + subject.title()
-                    + " near lamps",
-                light.title() + " at " + habitat + ", seen by " + subject.title(),
-                "Seasons matter: "
-                    + response.title()
-                    + " of "
-                    + subject.title()
-                    + " and "
-                    + lower(light.title()),
-                "No simple threshold: "
-                    + lower(light.title())
-                    + ", "
-                    + response.title()
-                    + " and "
-                    + subject.title(),
-                "Before and after "
-                    + lower(light.title())
-                    + ": "
-                    + subject.title()
-                    + " on "
-                    + habitat
-                    + " of "
-                    + place,
-                "Darker " + habitat + ", more " + subject.title() + "? Evidence from " + place)));
+                light.title() + " and " + measured + " of " + who + " at " + habitat,
+                changed + measured + " of " + who + " with " + lights + " at " + habitat,
+                "Can " + lights + " change " + measured + " of " + who + "?",
+                measured + " of " + who + " under " + lights + " in " + place,
+                who + " at " + habitat + ": how far is the reach of " + lights + "?",
+                "Lit and unlit " + habitat + " compared: " + measured + " of " + who,
+                "A cheap way to record " + measured + " of " + who + " near lamps",
+                light.title() + " at " + habitat + ", and what " + who + " make of it",
+                "Seasons matter: " + measured + " of " + who + " and " + lights,
+                "No simple threshold: " + lights + ", " + measured + " and " + who,
+                "Before and after " + lights + ": " + who + " at " + habitat + " in " + place,
+                "Darker nights, more " + who + "? Evidence from " + habitat + " in " + place)));
   }
 
   String summary() {

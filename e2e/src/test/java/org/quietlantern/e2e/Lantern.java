@@ -1,0 +1,122 @@
+package org.quietlantern.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A demo of its own, started and stopped by the script that a user has. */
+final class Lantern implements AutoCloseable {
+  static final String PASSWORD = "lamp-at-dusk";
+  private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+  private final Path data;
+  private final int port = freePort();
+
+  Lantern() {
+    try {
+      data = Files.createTempDirectory(Path.of("/tmp"), "lantern-e2e");
+      data.toFile().setExecutable(true, false);
+      data.toFile().setReadable(true, false);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    start();
+  }
+
+  void start() {
+    startWith("");
+  }
+
+  /** Starts with further options of the server. */
+  void startWith(String serverOptions) {
+    run(serverOptions, "demo", "--data", data.toString(), "--port", Integer.toString(port));
+  }
+
+  String address() {
+    return "http://localhost:" + port;
+  }
+
+  Path data() {
+    return data;
+  }
+
+  /** Ends the server as a power cut does. */
+  void kill() {
+    try {
+      long pid = Long.parseLong(read("server.pid"));
+      ProcessHandle server = ProcessHandle.of(pid).orElseThrow();
+      server.destroyForcibly();
+      server.onExit().join();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Asks the demo's database. */
+  String query(String sql) {
+    try {
+      ProcessBuilder psql =
+          new ProcessBuilder(
+              "psql",
+              "-h",
+              "127.0.0.1",
+              "-p",
+              read("db.port"),
+              "-U",
+              "app",
+              "-d",
+              "lantern",
+              "-Atqc",
+              sql);
+      psql.environment().put("PGPASSWORD", read("db.password"));
+      return output(psql).strip();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private String read(String file) throws IOException {
+    return Files.readString(data.resolve(file)).strip();
+  }
+
+  private static void run(String serverOptions, String... arguments) {
+    List<String> command = new ArrayList<>(List.of(ROOT.resolve("lantern").toString()));
+    command.addAll(List.of(arguments));
+    ProcessBuilder builder = new ProcessBuilder(command).directory(ROOT.toFile());
+    builder.environment().put("LANTERN_NO_BUILD", "1");
+    builder.environment().put("LANTERN_SERVER_OPTIONS", serverOptions);
+    output(builder);
+  }
+
+  static String output(ProcessBuilder builder) {
+    try {
+      Process process = builder.redirectErrorStream(true).start();
+      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      if (process.waitFor() != 0) {
+        throw new IllegalStateException(builder.command() + " failed:\n" + said);
+      }
+      return said;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+
+  private static int freePort() {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    } catch (IOException none) {
+      throw new UncheckedIOException(none);
+    }
+  }
+
+  @Override
+  public void close() {
+    run("", "stop", "--data", data.toString());
+  }
+}

@@ -1,0 +1,90 @@
+package org.quietlantern.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.regex.Pattern;
+
+/** A person at a browser of their own. */
+final class Person implements AutoCloseable {
+  private final Lantern lantern;
+  private final BrowserContext context;
+  private final Page page;
+
+  Person(Browser browser, Lantern lantern, int width, int height, ColorScheme scheme) {
+    this.lantern = lantern;
+    this.context =
+        browser.newContext(
+            new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+    this.page = context.newPage();
+    page.setDefaultTimeout(20_000);
+  }
+
+  Person(Browser browser, Lantern lantern) {
+    this(browser, lantern, 1280, 800, ColorScheme.LIGHT);
+  }
+
+  Page page() {
+    return page;
+  }
+
+  /** Signs in as a demo member, by given name. */
+  Person signIn(String given) {
+    page.navigate(lantern.address());
+    page.getByLabel("E-mail").fill(given + "@ternhollow.example");
+    page.getByLabel("Password").fill(Lantern.PASSWORD);
+    page.keyboard().press("Enter");
+    page.waitForURL(Pattern.compile(".*/g/[^/]+/search"));
+    searchLine().waitFor();
+    return this;
+  }
+
+  Locator searchLine() {
+    return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Search line"));
+  }
+
+  /** Goes to a place of the frame. */
+  Person go(String place) {
+    page.getByRole(AriaRole.NAVIGATION)
+        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place))
+        .click();
+    return this;
+  }
+
+  /** Types a line and settles it. */
+  Person search(String line) {
+    searchLine().fill(line);
+    searchLine().press("Enter");
+    page.waitForURL(Pattern.compile(".*/q/.*"));
+    page.getByLabel("Publications found").waitFor();
+    return this;
+  }
+
+  Locator button(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  Locator link(String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
+  }
+
+  Locator text(String text) {
+    return page.getByText(text);
+  }
+
+  /** Path and query of the address bar. */
+  String path() {
+    return page.url().substring(lantern.address().length());
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}
