@@ -22,6 +22,7 @@ public final class Client {
   private final HttpClient http;
   private final String address;
   private final String below;
+  private boolean sendsToken = true;
 
   public Client(String address) {
     this(address, "", new CookieManager());
@@ -37,6 +38,13 @@ public final class Client {
   /** The same browser, with addresses below one. */
   public Client below(String path) {
     return new Client(address, path, cookies);
+  }
+
+  /** The same visit from a page that has no token to write with. */
+  public Client withoutToken() {
+    Client other = below(below);
+    other.sendsToken = false;
+    return other;
   }
 
   /** An answer. */
@@ -91,6 +99,9 @@ public final class Client {
   }
 
   private String token() {
+    if (!sendsToken) {
+      return "none";
+    }
     return cookies.getCookieStore().getCookies().stream()
         .filter(c -> c.getName().equals("XSRF-TOKEN"))
         .map(HttpCookie::getValue)

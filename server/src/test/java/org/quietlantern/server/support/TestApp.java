@@ -91,6 +91,10 @@ public final class TestApp implements AutoCloseable {
     return context.getBean(type);
   }
 
+  org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping mappings() {
+    return Endpoints.mapping(context);
+  }
+
   public SourceServer source() {
     return source;
   }

@@ -1,0 +1,98 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.DyingCheckpoint;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import tools.jackson.databind.JsonNode;
+
+/** From a source to a lamp: dying anywhere and starting again gives each arrival exactly once. */
+class CrashTest {
+  private static final List<String> PLACES =
+      List.of(
+          "harvest: page fetched",
+          "harvest: page in the catalogue, place not noted",
+          "harvest: all pages taken",
+          "alert: locked",
+          "alert: announced, not remembered",
+          "alert: remembered, not committed",
+          "round: closed, next not opened",
+          "round: closed, not committed");
+
+  @TestFactory
+  Stream<DynamicTest> dyingAnywhere() {
+    return PLACES.stream().map(place -> DynamicTest.dynamicTest(place, () -> dyingAt(place)));
+  }
+
+  private static void dyingAt(String place) {
+    TestApp app = TestApp.shared();
+    TestGroup group = app.group("Cora Crash");
+    String alert = group.alert(group.folder("F"), "All of it", "a or of or the or at", "daily");
+    app.bean(DyingCheckpoint.class).dieAt(place);
+    assertThatThrownBy(() -> app.pass(1)).isInstanceOf(DyingCheckpoint.Death.class);
+    app.workOff();
+    app.pass(3);
+    Set<String> everythingNew = new TreeSet<>(came(group));
+    List<String> arrived = arrived(group);
+    assertThat(arrived).as("each once").doesNotHaveDuplicates();
+    assertThat(new TreeSet<>(arrived)).as("none lost").isEqualTo(everythingNew);
+    assertThat(openRounds(group, alert)).as("one round gathers").isEqualTo(1);
+  }
+
+  /** What came after the alert was set, as the catalogue knows it. */
+  private static List<String> came(TestGroup group) {
+    Client client = group.client(0);
+    List<String> all =
+        client
+            .post("/search", java.util.Map.of("text", "a or of or the or at", "order", "here"))
+            .ok()
+            .get("answer")
+            .get("ids")
+            .valueStream()
+            .map(JsonNode::asString)
+            .toList();
+    int baseline = client.get("/alerts").ok().get(0).get("findings").asInt();
+    return all.subList(0, baseline);
+  }
+
+  private static List<String> arrived(TestGroup group) {
+    Client client = group.client(0);
+    return client
+        .get("/rounds")
+        .ok()
+        .valueStream()
+        .flatMap(
+            r -> client.get("/rounds/" + r.get("id").asString()).ok().get("arrivals").valueStream())
+        .map(a -> a.get("publication").get("id").asString())
+        .toList();
+  }
+
+  private static long openRounds(TestGroup group, String alert) {
+    JsonNode line = group.client(0).get("/alerts/" + alert).ok().get("alert");
+    return line.has("nextCloses") ? 1 : 0;
+  }
+
+  @DisplayName("Every place at which a process can die is tried")
+  @Test
+  void everyPlaceIsTried() {
+    TestApp app = TestApp.shared();
+    app.group("Carl Crash");
+    TestGroup group = app.group("Cleo Crash");
+    group.alert(group.folder("F"), "All of it", "a or of or the or at", "daily");
+    app.pass(3);
+    assertThat(app.bean(DyingCheckpoint.class).passed())
+        .isSubsetOf(Set.copyOf(PLACES))
+        .hasSize(PLACES.size());
+  }
+}

@@ -1,0 +1,153 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import tools.jackson.databind.JsonNode;
+
+class KeepingTest {
+  private static final TestApp APP = TestApp.shared();
+  private final TestGroup group = APP.group("Kaja Keep", "Kim Keep");
+  private final Client kaja = group.client(0);
+  private final Client kim = group.client(1);
+  private final String folder = group.folder("Verges");
+  private final String publication = group.find("moth").get(0);
+
+  private Client.Response keep(Client who, String note, UUID command) {
+    return who.post(
+        "/folders/" + folder + "/items", Map.of("publication", publication, "note", note), command);
+  }
+
+  private JsonNode items() {
+    return kim.get("/folders/" + folder).ok().get("items");
+  }
+
+  @DisplayName("K1, K2: the other member sees it with who, when and why; twice is once")
+  @Test
+  void keepingTwice() {
+    keep(kaja, "the design we wanted", UUID.randomUUID()).ok();
+    JsonNode again = keep(kim, "methods", UUID.randomUUID()).ok();
+    assertThat(again.get("already").asBoolean()).isTrue();
+    assertThat(again.get("keeper").asString()).isEqualTo("Kaja Keep");
+    assertThat(items().size()).isEqualTo(1);
+    JsonNode reasons = items().get(0).get("reasons");
+    assertThat(
+            reasons
+                .valueStream()
+                .map(r -> r.get("who").asString() + ": " + r.get("text").asString()))
+        .containsExactly("Kaja Keep: the design we wanted", "Kim Keep: methods");
+    assertThat(reasons.get(0).get("at").asString()).startsWith("2026-");
+  }
+
+  @Test
+  void repeatingACommandChangesNothing() {
+    UUID command = UUID.randomUUID();
+    JsonNode first = keep(kaja, "once", command).ok();
+    assertThat(keep(kaja, "once", command).ok()).isEqualTo(first);
+    assertThat(items().get(0).get("reasons").size()).isEqualTo(1);
+    assertThat(keep(kim, "a stranger's id", command).type()).isEqualTo("command-used");
+  }
+
+  @DisplayName("Two members at once: one item, no error")
+  @Test
+  void twoAtOnce() {
+    List<CompletableFuture<Client.Response>> both =
+        IntStream.range(0, 8)
+            .mapToObj(i -> i % 2 == 0 ? kaja : kim)
+            .map(who -> CompletableFuture.supplyAsync(() -> keep(who, "now", UUID.randomUUID())))
+            .toList();
+    assertThat(both).allSatisfy(answer -> assertThat(answer.join().status()).isEqualTo(200));
+    assertThat(items().size()).isEqualTo(1);
+  }
+
+  @DisplayName("Undo takes it out, unless somebody else kept it too, and says so")
+  @Test
+  void undo() {
+    UUID command = UUID.randomUUID();
+    keep(kaja, "", command).ok();
+    assertThat(lampOf(kaja)).isEqualTo("lit");
+    undo(kaja, command).ok();
+    assertThat(items().size()).isZero();
+    assertThat(lampOf(kaja)).isEqualTo("unlit");
+    assertThat(undo(kaja, command).type()).isEqualTo("undone-already");
+
+    UUID second = UUID.randomUUID();
+    keep(kaja, "", second).ok();
+    keep(kim, "mine too", UUID.randomUUID()).ok();
+    assertThat(undo(kaja, second).ok().get("note").asString()).contains("Kim Keep kept it too");
+    assertThat(items().size()).isEqualTo(1);
+    assertThat(undo(kim, second).status()).as("only one's own").isEqualTo(404);
+  }
+
+  private Client.Response undo(Client who, UUID command) {
+    return who.post("/actions/" + command + "/undo", Map.of());
+  }
+
+  private String lampOf(Client who) {
+    return who.get("/publications/" + publication).ok().get("lamp").asString();
+  }
+
+  @DisplayName("An undo is refused when the same thing was changed since")
+  @Test
+  void undoAfterChange() {
+    UUID saved = UUID.randomUUID();
+    String search =
+        kaja.post(
+                "/folders/" + folder + "/searches",
+                Map.of("name", "S", "asked", Map.of("text", "moth")),
+                saved)
+            .ok()
+            .get("id")
+            .asString();
+    UUID alert = UUID.randomUUID();
+    kim.post("/alerts", Map.of("search", search, "rhythm", "daily"), alert).ok();
+    assertThat(undo(kaja, saved).type()).isEqualTo("changed-since");
+    undo(kim, alert).ok();
+    undo(kaja, saved).ok();
+    assertThat(kaja.get("/searches/" + search).status()).isEqualTo(404);
+  }
+
+  @Test
+  void badInputIsRefusedWithASentence() {
+    assertThat(kaja.post("/folders", Map.of("name", "  ")).type()).isEqualTo("folder-name");
+    assertThat(kaja.post("/folders", Map.of("name", "VERGES")).type()).isEqualTo("folder-there");
+    assertThat(keep(kaja, "x".repeat(4001), UUID.randomUUID()).type()).isEqualTo("note");
+    assertThat(
+            kaja.post("/folders/zzzzzzzzzz/items", Map.of("publication", publication, "note", ""))
+                .status())
+        .isEqualTo(404);
+    assertThat(kaja.post("/alerts", Map.of("search", "x", "rhythm", "hourly")).type())
+        .isEqualTo("rhythm");
+  }
+
+  @DisplayName("Export: items in = items out, with stable links and the group's notes")
+  @Test
+  void risExport() {
+    keep(kaja, "why, in Ångström", UUID.randomUUID()).ok();
+    Client.Response ris = kim.get("/folders/" + folder + "/export.ris");
+    assertThat(ris.header("Content-Disposition")).contains("Verges.ris");
+    assertThat(ris.body().lines().filter(l -> l.startsWith("TY  - "))).hasSize(1);
+    assertThat(ris.body())
+        .contains(
+            "UR  - http://lantern.test/p/" + publication, "N1  - Kaja Keep: why, in Ångström");
+  }
+
+  @Test
+  void changesAreToldOnceAndQuietIs304() {
+    long latest = kim.get("/changes?since=0").ok().get("latest").asLong();
+    assertThat(kim.get("/changes?since=" + latest).status()).isEqualTo(304);
+    keep(kaja, "", UUID.randomUUID()).ok();
+    JsonNode changes = kim.get("/changes?since=" + latest).ok();
+    assertThat(changes.get("kinds").valueStream().map(JsonNode::asString))
+        .containsExactly("item.keep");
+  }
+}

@@ -1,0 +1,123 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.Endpoints;
+import org.quietlantern.server.support.StatementCounter;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+
+/**
+ * Every endpoint that reads sends as many statements for much as for little; a new one falls under
+ * this by itself.
+ */
+class StatementsTest {
+  private static final int MOST = 10;
+  private static final TestApp APP = TestApp.shared();
+
+  @TestFactory
+  Stream<DynamicTest> aListIsReadWithAFixedNumberOfStatements() {
+    Sized little = new Sized(1);
+    Sized much = new Sized(12);
+    return Endpoints.of(APP).stream()
+        .filter(e -> e.path().startsWith("/api/groups/{group}") && isReading(e))
+        .map(
+            e ->
+                DynamicTest.dynamicTest(
+                    e.toString(),
+                    () -> {
+                      int few = little.count(e);
+                      assertThat(much.count(e)).isEqualTo(few).isLessThanOrEqualTo(MOST);
+                    }));
+  }
+
+  private static boolean isReading(Endpoints.Endpoint endpoint) {
+    return endpoint.method().equals("GET")
+        || endpoint.path().endsWith("/search")
+        || endpoint.path().endsWith("/rows");
+  }
+
+  /** A group with so many of everything. */
+  private static final class Sized {
+    private final Map<String, String> values;
+    private final java.util.List<String> found;
+    private final Client client;
+
+    Sized(int size) {
+      TestGroup group = APP.group("Sven Size", "Signe Size");
+      client = group.client(0);
+      String folder = group.folder("One");
+      found = group.find("moth or bat*").subList(0, size);
+      for (String publication : found) {
+        Map<String, String> body = Map.of("publication", publication, "note", "why");
+        client.post("/folders/" + folder + "/items", body).ok();
+        group.client(1).post("/folders/" + folder + "/items", body).ok();
+      }
+      String search = "";
+      String alert = "";
+      String feed = "";
+      for (int i = 0; i < size; i++) {
+        group.folder("Folder " + i);
+        search = group.search(folder, "Search " + i, "moth").get("id").asString();
+        alert =
+            client
+                .post("/alerts", Map.of("search", search, "rhythm", "at-once"))
+                .ok()
+                .get("id")
+                .asString();
+        feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
+      }
+      String everything = group.alert(folder, "Everything", "a or of or the or at", "at-once");
+      APP.pass(size);
+      String round = client.get("/rounds").ok().get(0).get("id").asString();
+      String q =
+          client
+              .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "here"))
+              .ok()
+              .get("q")
+              .asString();
+      values =
+          Map.of(
+              "{group}",
+              group.pid(),
+              "{folder}",
+              folder,
+              "{search}",
+              search,
+              "{alert}",
+              everything,
+              "{feed}",
+              feed,
+              "{round}",
+              round,
+              "{q}",
+              q,
+              "{publication}",
+              found.get(0));
+    }
+
+    int count(Endpoints.Endpoint endpoint) {
+      String path = endpoint.path();
+      for (Map.Entry<String, String> value : values.entrySet()) {
+        path = path.replace(value.getKey(), value.getValue());
+      }
+      Client whole = client.below("");
+      String address = path.endsWith("/changes") ? path + "?since=0" : path;
+      StatementCounter counter = APP.bean(StatementCounter.class);
+      whole.get("/api/me");
+      int before = counter.count();
+      Client.Response answer =
+          endpoint.method().equals("GET")
+              ? whole.get(address)
+              : whole.post(
+                  address, path.endsWith("/rows") ? Map.of("ids", found) : Map.of("text", "moth"));
+      assertThat(answer.status()).as(answer.body()).isEqualTo(200);
+      return counter.count() - before;
+    }
+  }
+}

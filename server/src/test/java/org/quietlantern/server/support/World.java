@@ -1,0 +1,113 @@
+package org.quietlantern.server.support;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+
+/**
+ * A group that has one of everything, to fill the variables of any endpoint with. An endpoint with
+ * a variable that is not here fails the walks until somebody adds it.
+ */
+public final class World {
+  /** Variables that name something of one group. */
+  public static final Set<String> OWNED =
+      Set.of("folder", "search", "alert", "round", "feed", "q", "action");
+
+  private static World world;
+  private final TestGroup group;
+  private final Map<String, String> values = new HashMap<>();
+
+  private World(TestApp app) {
+    group = app.group("Wilma World", "Willem World").guest("Gus Guest");
+    Client client = group.client(0);
+    String folder = group.folder("Everything");
+    String search = group.search(folder, "Moths", "moth").get("id").asString();
+    UUID action = UUID.randomUUID();
+    String publication = group.find("moth").get(0);
+    client
+        .post(
+            "/folders/" + folder + "/items", Map.of("publication", publication, "note", ""), action)
+        .ok();
+    String alert = group.alert(folder, "All", "a or the or of", "at-once");
+    String feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
+    String q =
+        client
+            .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "relevance"))
+            .ok()
+            .get("q")
+            .asString();
+    app.pass(3);
+    String round = client.get("/rounds").ok().get(0).get("id").asString();
+    values.put("group", group.pid());
+    values.put("folder", folder);
+    values.put("search", search);
+    values.put("publication", publication);
+    values.put("alert", alert);
+    values.put("feed", feed);
+    values.put("round", round);
+    values.put("q", q);
+    values.put("action", action.toString());
+  }
+
+  public static synchronized World in(TestApp app) {
+    if (world == null) {
+      world = new World(app);
+    }
+    return world;
+  }
+
+  public String group() {
+    return group.pid();
+  }
+
+  public Client member() {
+    return group.client(0).below("");
+  }
+
+  public Client guest() {
+    return group.client(2).below("");
+  }
+
+  public String fill(String path) {
+    String filled = path;
+    for (Map.Entry<String, String> value : values.entrySet()) {
+      filled = filled.replace("{" + value.getKey() + "}", value.getValue());
+    }
+    if (filled.contains("{")) {
+      throw new IllegalStateException("World has nothing for " + filled);
+    }
+    return filled;
+  }
+
+  String value(String name) {
+    return values.get(name);
+  }
+
+  /** What a GET needs beside its path. */
+  public String query(Endpoints.Endpoint endpoint) {
+    return endpoint.path().endsWith("/changes") ? "?since=0" : "";
+  }
+
+  /** A body that every writing endpoint can read. */
+  public Map<String, Object> body(Endpoints.Endpoint endpoint) {
+    Map<String, Object> body = new HashMap<>();
+    body.put("name", "A name " + UUID.randomUUID());
+    body.put("text", "moth");
+    body.put("asked", Map.of("text", "moth"));
+    body.put("order", "relevance");
+    body.put("ids", List.of(values.get("publication")));
+    body.put("publication", values.get("publication"));
+    body.put("note", "");
+    body.put("mark", "keep");
+    body.put("reason", "");
+    body.put("round", values.get("round"));
+    body.put("search", values.get("search"));
+    body.put("rhythm", "daily");
+    if (endpoint.path().endsWith("/search")) {
+      body.remove("search");
+    }
+    return body;
+  }
+}
