@@ -1,7 +1,9 @@
 package org.quietlantern.e2e;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -59,21 +61,67 @@ final class Lantern implements AutoCloseable {
   /** Asks the demo's database. */
   String query(String sql) {
     try {
-      ProcessBuilder psql =
-          new ProcessBuilder(
-              "psql",
-              "-h",
-              "127.0.0.1",
-              "-p",
-              read("db.port"),
-              "-U",
-              "app",
-              "-d",
-              "lantern",
-              "-Atqc",
-              sql);
-      psql.environment().put("PGPASSWORD", read("db.password"));
-      return output(psql).strip();
+      return output(psql("-c", sql)).strip();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private ProcessBuilder psql(String... more) throws IOException {
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                "psql",
+                "-h",
+                "127.0.0.1",
+                "-p",
+                read("db.port"),
+                "-U",
+                "app",
+                "-d",
+                "lantern",
+                "-Atq"));
+    command.addAll(List.of(more));
+    ProcessBuilder psql = new ProcessBuilder(command);
+    psql.environment().put("PGPASSWORD", read("db.password"));
+    return psql;
+  }
+
+  /** A visit to the database that stays open, and holds its locks, until it is closed. */
+  final class Session implements AutoCloseable {
+    private final Process process;
+    private final BufferedReader said;
+
+    private Session() throws IOException {
+      process = psql().redirectErrorStream(true).start();
+      said = process.inputReader(StandardCharsets.UTF_8);
+    }
+
+    /** Runs statements and waits until they are done. */
+    void run(String sql) {
+      try {
+        Writer in = process.outputWriter(StandardCharsets.UTF_8);
+        in.write(sql + " select 'done';\n");
+        in.flush();
+        String line = said.readLine();
+        while (!line.equals("done")) {
+          line = said.readLine();
+        }
+      } catch (IOException failed) {
+        throw new UncheckedIOException(failed);
+      }
+    }
+
+    @Override
+    public void close() {
+      process.destroy();
+      process.onExit().join();
+    }
+  }
+
+  Session session() {
+    try {
+      return new Session();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -34,7 +34,7 @@ class SearchTest {
   }
 
   @DisplayName("M3, M4: a mistake is a positioned message, never an error page")
-  @ParameterizedTest(name = "{0}")
+  @ParameterizedTest(name = "{1}")
   @CsvSource(
       delimiter = '|',
       quoteCharacter = '~',

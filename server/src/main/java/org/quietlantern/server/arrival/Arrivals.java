@@ -93,13 +93,15 @@ public class Arrivals {
   /** Rounds with something in them: those that gather first, then the latest closed. */
   public List<RoundLine> rounds(Member who) {
     List<RoundMapper.Row> rounds = mapper.waiting(who.group());
-    return lines(who, rounds, found(rounds));
+    List<RoundMapper.FoundRow> found = found(rounds);
+    return lines(rounds, found, said(who, found), reviewers(who));
   }
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */
   public List<RoundLine> closedRounds(Member who, int alert, int most) {
     List<RoundMapper.Row> rounds = mapper.closed(who.group(), alert, most);
-    return lines(who, rounds, found(rounds));
+    List<RoundMapper.FoundRow> found = found(rounds);
+    return lines(rounds, found, said(who, found), reviewers(who));
   }
 
   public RoundView round(Member who, String pid) {
@@ -113,7 +115,7 @@ public class Arrivals {
     List<ArrivalShown> arrivals =
         found.stream().map(f -> shown(who, f, stored.get(f.publication()), members, said)).toList();
     return new RoundView(
-        lines(who, List.of(round), found).get(0),
+        lines(List.of(round), found, said, members).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
         arrivals);
   }
@@ -141,12 +143,13 @@ public class Arrivals {
     return groups.members(who.group()).stream().filter(Member::mayWrite).toList();
   }
 
-  private List<RoundLine> lines(
-      Member who, List<RoundMapper.Row> rounds, List<RoundMapper.FoundRow> found) {
+  private static List<RoundLine> lines(
+      List<RoundMapper.Row> rounds,
+      List<RoundMapper.FoundRow> found,
+      Map<Integer, List<Said>> said,
+      List<Member> members) {
     Map<Integer, List<RoundMapper.FoundRow>> byRound =
         found.stream().collect(Collectors.groupingBy(RoundMapper.FoundRow::round));
-    Map<Integer, List<Said>> said = said(who, found);
-    List<Member> members = reviewers(who);
     return rounds.stream()
         .map(r -> line(r, byRound.getOrDefault(r.id(), List.of()), said, members))
         .toList();

@@ -2,6 +2,7 @@ package org.quietlantern.server.support;
 
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import tools.jackson.databind.JsonNode;
@@ -10,6 +11,7 @@ import tools.jackson.databind.JsonNode;
 public final class TestGroup {
   private final TestApp app;
   private final int group;
+  private final Map<Integer, Client> clients = new ConcurrentHashMap<>();
 
   TestGroup(TestApp app, int group) {
     this.app = app;
@@ -20,10 +22,10 @@ public final class TestGroup {
     return app.bean(Groups.class).members(group).get(which);
   }
 
-  /** A browser of a member, signed in; addresses are below the group's. */
+  /** The browser of a member, signed in; addresses are below the group's. */
   public Client client(int which) {
-    Member member = member(which);
-    return app.signedIn(member).below("/api/groups/" + member.groupPid());
+    return clients.computeIfAbsent(
+        which, w -> app.signedIn(member(w)).below("/api/groups/" + member(w).groupPid()));
   }
 
   public TestGroup guest(String name) {

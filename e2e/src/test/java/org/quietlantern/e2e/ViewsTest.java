@@ -1,0 +1,151 @@
+package org.quietlantern.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Finds every view by following links, one of each kind; a new view falls under this by itself as
+ * soon as a link leads to it.
+ */
+class ViewsTest {
+  private static final List<String> STANDARD =
+      List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+  private static Lantern lantern;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void open() {
+    lantern = new Lantern();
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+    lantern.close();
+  }
+
+  @DisplayName("WCAG 2.2 AA on every view by day, and nothing runs out at the side at 390 px")
+  @Test
+  void byDay() {
+    walk(ColorScheme.LIGHT);
+  }
+
+  @DisplayName("WCAG 2.2 AA on every view by night, and at 200 % zoom")
+  @Test
+  void byNight() {
+    walk(ColorScheme.DARK);
+  }
+
+  private static void walk(ColorScheme scheme) {
+    try (Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
+      ilse.page().navigate(lantern.address() + "/sign-in");
+      ilse.page().getByLabel("E-mail").waitFor();
+      sound(ilse, scheme);
+      ilse.signIn("ilse").search("moth* or dimming");
+      Map<String, String> views = views(ilse);
+      assertThat(views).hasSizeGreaterThan(8);
+      for (String address : views.values()) {
+        ilse.page().navigate(lantern.address() + address);
+        sound(ilse, scheme);
+      }
+      dialogs(ilse);
+    }
+  }
+
+  /** Addresses by the kind of view they show: {@code /g/ID/f/ID} is one kind. */
+  private static Map<String, String> views(Person person) {
+    Map<String, String> found = new LinkedHashMap<>();
+    Deque<String> open = new ArrayDeque<>(List.of(person.path()));
+    while (!open.isEmpty()) {
+      String address = open.remove();
+      if (found.putIfAbsent(
+              address.replaceAll("[0-9a-z]{10}", "ID").replaceAll("\\?.*", ""), address)
+          != null) {
+        continue;
+      }
+      person.page().navigate(lantern.address() + address);
+      settle(person);
+      for (Object link :
+          (List<?>)
+              person
+                  .page()
+                  .evaluate(
+                      "() => [...document.querySelectorAll('a[href]')]"
+                          + ".filter(a => a.origin === location.origin && !a.pathname.startsWith('/api'))"
+                          + ".map(a => a.pathname)")) {
+        open.add((String) link);
+      }
+    }
+    return found;
+  }
+
+  private static void settle(Person person) {
+    person.page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+  }
+
+  private static void sound(Person person, ColorScheme scheme) {
+    settle(person);
+    accessible(person);
+    int width = scheme == ColorScheme.LIGHT ? 390 : 640;
+    person.page().setViewportSize(width, scheme == ColorScheme.LIGHT ? 844 : 400);
+    assertThat((Integer) person.page().evaluate("document.documentElement.scrollWidth"))
+        .as(person.path() + " at " + width)
+        .isLessThanOrEqualTo(width);
+    accessible(person);
+    person.page().setViewportSize(1280, 800);
+  }
+
+  private static void accessible(Person person) {
+    List<Rule> violations =
+        new AxeBuilder(person.page()).withTags(STANDARD).analyze().getViolations();
+    assertThat(violations.stream().map(ViewsTest::told)).as(person.path()).isEmpty();
+  }
+
+  private static String told(Rule rule) {
+    return rule.getId() + ": " + rule.getNodes().stream().map(n -> n.getHtml()).toList();
+  }
+
+  private static void dialogs(Person ilse) {
+    ilse.go("Search").search("moth* or dimming");
+    for (String key : List.of("1", "g", "?")) {
+      ilse.page().keyboard().press(key);
+      ilse.page().locator("dialog[open]").waitFor();
+      accessible(ilse);
+      ilse.page().keyboard().press("Escape");
+      ilse.page()
+          .locator("dialog")
+          .waitFor(
+              new com.microsoft.playwright.Locator.WaitForOptions()
+                  .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+    }
+    ilse.button("Save search").click();
+    accessible(ilse);
+    ilse.page().keyboard().press("Escape");
+    ilse.button("Ilse Brandvold").click();
+    accessible(ilse);
+    keysCanBeSwitchedOff(ilse.page());
+  }
+
+  private static void keysCanBeSwitchedOff(Page page) {
+    page.getByText("Switch single keys off").click();
+    page.keyboard().press("g");
+    assertThat(page.locator("dialog[open]").count()).isZero();
+    page.getByText("Switch single keys on").click();
+    page.keyboard().press("g");
+    page.locator("dialog[open]").waitFor();
+  }
+}

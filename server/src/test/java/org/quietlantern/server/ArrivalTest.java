@@ -1,0 +1,134 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import tools.jackson.databind.JsonNode;
+
+class ArrivalTest {
+  private static final TestApp APP = TestApp.shared();
+  private final TestGroup group = APP.group("Arne Arrival", "Asta Arrival");
+  private final Client arne = group.client(0);
+  private final Client asta = group.client(1);
+  private final String folder = group.folder("Kept");
+  private String round;
+  private String publication;
+
+  @BeforeEach
+  void somethingArrives() {
+    group.alert(folder, "Everything", "a or of or the or at", "daily");
+    assertThat(arne.get("/rounds").ok().size()).as("nothing for what was there").isZero();
+    APP.pass(2);
+    round = arne.get("/rounds").ok().get(0).get("id").asString();
+    publication = view(arne).get("arrivals").get(0).get("publication").get("id").asString();
+  }
+
+  private JsonNode view(Client who) {
+    return who.get("/rounds/" + round).ok();
+  }
+
+  private JsonNode mark(Client who, String mark, UUID command) {
+    return who.post(
+            "/publications/" + publication + "/marks",
+            Map.of("mark", mark, "reason", "because", "round", round),
+            command)
+        .ok();
+  }
+
+  private List<String> lamps(Client who) {
+    return view(who)
+        .get("arrivals")
+        .get(0)
+        .get("lamps")
+        .valueStream()
+        .map(lamp -> lamp.get("lamp").asString())
+        .toList();
+  }
+
+  private int kept() {
+    return asta.get("/folders/" + folder).ok().get("items").size();
+  }
+
+  @DisplayName("N1, N2: exactly the matching new ones arrive, and say why")
+  @Test
+  void whatArrives() {
+    String bats = group.alert(folder, "Bats", "bat* or pipistrelle*", "at-once");
+    long before =
+        arne.post("/search", Map.of("text", "bat* or pipistrelle*"))
+            .ok()
+            .get("answer")
+            .get("count")
+            .asLong();
+    APP.pass(7);
+    long after =
+        arne.post("/search", Map.of("text", "bat* or pipistrelle*"))
+            .ok()
+            .get("answer")
+            .get("count")
+            .asLong();
+    JsonNode alert = arne.get("/alerts/" + bats).ok();
+    assertThat(alert.get("alert").get("findings").asLong()).isEqualTo(after - before);
+    String found = alert.get("rounds").get(0).get("id").asString();
+    JsonNode arrival = arne.get("/rounds/" + found).ok().get("arrivals").get(0);
+    assertThat(arrival.get("newClass").asString()).isIn("published", "late");
+    assertThat(arrival.get("words").get(0).get("typed").asString()).isIn("bat*", "pipistrelle*");
+    assertThat(arrival.get("hereSince").asBoolean()).as("Everything had it first").isTrue();
+  }
+
+  @DisplayName("V1: one member's lamp is lit for all to see, the other's stays unlit")
+  @Test
+  void lampsOfTwo() {
+    mark(arne, "pass", UUID.randomUUID());
+    assertThat(lamps(asta)).containsExactly("lit", "unlit");
+    mark(asta, "hold", UUID.randomUUID());
+    assertThat(lamps(arne)).containsExactly("lit", "dim");
+    JsonNode line = arne.get("/rounds").ok().get(0);
+    assertThat(line.get("reviewed").get(group.member(0).pid()).asInt()).isEqualTo(1);
+    assertThat(line.get("reviewed").get(group.member(1).pid()).asInt()).isZero();
+  }
+
+  @DisplayName(
+      "V3: a keep goes into the alert's folder, and out again when it is changed or undone")
+  @Test
+  void keepAndChange() {
+    UUID keep = UUID.randomUUID();
+    assertThat(mark(arne, "keep", keep).get("folder").asString()).isEqualTo("Kept");
+    assertThat(kept()).isEqualTo(1);
+    UUID pass = UUID.randomUUID();
+    mark(arne, "pass", pass);
+    assertThat(kept()).isZero();
+    arne.post("/actions/" + pass + "/undo", Map.of()).ok();
+    assertThat(kept()).as("kept again").isEqualTo(1);
+    assertThat(lamps(arne).get(0)).isEqualTo("lit");
+    arne.post("/actions/" + keep + "/undo", Map.of()).ok();
+    assertThat(kept()).isZero();
+    assertThat(lamps(arne)).containsExactly("unlit", "unlit");
+  }
+
+  @DisplayName("V3: it stays when somebody else kept it too")
+  @Test
+  void keptByTwo() {
+    mark(arne, "keep", UUID.randomUUID());
+    mark(asta, "keep", UUID.randomUUID());
+    assertThat(mark(arne, "pass", UUID.randomUUID()).get("note").asString())
+        .isEqualTo("It stays in the folder: Asta Arrival kept it too.");
+    assertThat(kept()).isEqualTo(1);
+  }
+
+  @Test
+  void badMarksAreRefused() {
+    String path = "/publications/" + publication + "/marks";
+    assertThat(arne.post(path, Map.of("mark", "like", "reason", "")).type()).isEqualTo("mark");
+    assertThat(arne.post(path, Map.of("mark", "keep", "reason", "")).type()).isEqualTo("folder");
+    assertThat(arne.post(path, Map.of("mark", "pass", "reason", "x".repeat(4001))).type())
+        .isEqualTo("note");
+  }
+}

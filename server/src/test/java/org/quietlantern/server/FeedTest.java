@@ -1,0 +1,127 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.rometools.rome.feed.synd.SyndEntry;
+import com.rometools.rome.feed.synd.SyndFeed;
+import com.rometools.rome.io.FeedException;
+import com.rometools.rome.io.SyndFeedInput;
+import java.io.StringReader;
+import java.net.URI;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.server.support.AtomRules;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+class FeedTest {
+  private static final TestApp APP = TestApp.shared();
+  private final TestGroup group = APP.group("Fia Feed", "Finn Feed");
+  private final Client fia = group.client(0);
+  private final String alert =
+      group.alert(group.folder("F"), "Everything", "a or of or the or at", "daily");
+  private final Client reader = new Client(APP.address());
+
+  private String subscribe(Client who) {
+    return path(who.post("/alerts/" + alert + "/feed", Map.of()).ok().get("address").asString());
+  }
+
+  private static String path(String address) {
+    return URI.create(address).getPath();
+  }
+
+  private static SyndFeed parse(String xml) {
+    try {
+      return new SyndFeedInput().build(new StringReader(xml));
+    } catch (FeedException bad) {
+      throw new AssertionError(xml, bad);
+    }
+  }
+
+  @DisplayName("RFC 4287: an ordinary reader reads it, and every required part is there")
+  @Test
+  void anOrdinaryReaderReadsIt() {
+    String address = subscribe(fia);
+    assertThat(AtomRules.broken(reader.get(address).body())).isEmpty();
+    APP.pass(3);
+    Client.Response answer = reader.get(address);
+    assertThat(answer.header("Content-Type")).isEqualTo("application/atom+xml;charset=utf-8");
+    assertThat(AtomRules.broken(answer.body())).isEmpty();
+    SyndFeed feed = parse(answer.body());
+    assertThat(feed.getTitle()).isEqualTo("Everything");
+    assertThat(feed.getEntries()).hasSizeGreaterThan(2);
+    SyndEntry entry = feed.getEntries().get(0);
+    assertThat(entry.getLink()).startsWith("http://lantern.test/p/");
+    assertThat(entry.getAuthors()).isNotEmpty();
+    assertThat(reader.get(path(entry.getLink())).status()).isEqualTo(200);
+  }
+
+  @DisplayName("Entry ids stay the same, for everybody and for ever; only closed rounds are told")
+  @Test
+  void idsAreStable() {
+    String mine = subscribe(fia);
+    String yours = subscribe(group.client(1));
+    assertThat(mine).isNotEqualTo(yours);
+    APP.pass(2);
+    List<String> first = ids(mine);
+    assertThat(ids(yours)).isEqualTo(first);
+    APP.pass(3);
+    assertThat(ids(mine)).containsAll(first).doesNotHaveDuplicates();
+    String later = group.alert(group.folder("G"), "Monthly", "a or of or the", "monthly:31");
+    String quiet =
+        path(fia.post("/alerts/" + later + "/feed", Map.of()).ok().get("address").asString());
+    APP.pass(1);
+    assertThat(fia.get("/rounds").ok().toString()).contains("Monthly");
+    assertThat(ids(quiet)).as("its round still gathers").isEmpty();
+  }
+
+  private List<String> ids(String address) {
+    return parse(reader.get(address).body()).getEntries().stream().map(SyndEntry::getUri).toList();
+  }
+
+  @Test
+  void anUnchangedFeedIs304ByTagAndByDate() {
+    String address = subscribe(fia);
+    Client.Response first = reader.get(address);
+    Client.Response byTag = reader.get(address, "If-None-Match", first.header("ETag"));
+    assertThat(byTag.status()).isEqualTo(304);
+    assertThat(byTag.body()).isEmpty();
+    assertThat(reader.get(address, "If-Modified-Since", first.header("Last-Modified")).status())
+        .isEqualTo(304);
+    APP.pass(2);
+    assertThat(reader.get(address, "If-None-Match", first.header("ETag")).status()).isEqualTo(200);
+  }
+
+  @Test
+  void aRevokedAddressIsGoneAnUnknownOneIsNothingAndANewOneDiffers() {
+    String address = subscribe(fia);
+    assertThat(subscribe(fia)).as("showable again").isEqualTo(address);
+    String feed = fia.get("/feeds").ok().get(0).get("id").asString();
+    assertThat(group.client(1).post("/feeds/" + feed + "/revoke", Map.of()).status())
+        .as("not one's own")
+        .isEqualTo(404);
+    assertThat(fia.post("/feeds/" + feed + "/revoke", Map.of()).status()).isEqualTo(204);
+    assertThat(reader.get(address).status()).isEqualTo(410);
+    assertThat(reader.get(address.replaceAll("/[^/]+$", "/guessed.atom")).status()).isEqualTo(404);
+    assertThat(reader.get("/feed/0000000000/guessed.atom").status()).isEqualTo(404);
+    assertThat(subscribe(fia)).isNotEqualTo(address);
+  }
+
+  @DisplayName("A hundred readers leave no session behind")
+  @Test
+  void noSessions() {
+    String address = subscribe(fia);
+    JdbcTemplate database = APP.bean(JdbcTemplate.class);
+    String count = "select count(*) from spring_session";
+    Integer before = database.queryForObject(count, Integer.class);
+    for (int i = 0; i < 50; i++) {
+      reader.get(address);
+      reader.get("/p/" + group.find("moth").get(0));
+    }
+    assertThat(database.queryForObject(count, Integer.class)).isEqualTo(before);
+  }
+}
