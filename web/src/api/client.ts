@@ -5,7 +5,10 @@ import { Problem } from './problem';
 export type Schema = components['schemas'];
 
 /** Speaks to the server; adds the token that writing needs, and turns refusals into problems. */
-export const api = createClient<paths>({ baseUrl: '' });
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
 
 api.use({
   onRequest({ request }) {

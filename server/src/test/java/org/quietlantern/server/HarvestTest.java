@@ -81,6 +81,6 @@ class HarvestTest {
       }
     }
     keeper.start();
-    assertThat(group.find("moth or bat")).isEqualTo(before);
+    assertThat(group.find("moth or bat")).hasSameElementsAs(before).hasSameSizeAs(before);
   }
 }

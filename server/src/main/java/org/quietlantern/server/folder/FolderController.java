@@ -68,7 +68,8 @@ class FolderController {
       path = "/folders/{folder}/export.ris",
       produces = "application/x-research-info-systems")
   ResponseEntity<byte[]> exportRis(Member me, @PathVariable String folder) {
-    String name = folders.name(me, folder).name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".ris";
+    FolderReading.RisFile file = reading.ris(me, folder);
+    String name = file.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".ris";
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
@@ -76,7 +77,7 @@ class FolderController {
                 .filename(name, StandardCharsets.UTF_8)
                 .build()
                 .toString())
-        .body(reading.ris(me, folder).getBytes(StandardCharsets.UTF_8));
+        .body(file.text().getBytes(StandardCharsets.UTF_8));
   }
 
   @PostMapping("/folders/{folder}/searches")

@@ -1,6 +1,7 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -38,6 +39,9 @@ public class FolderReading {
   /** A folder with what is in it. */
   public record FolderView(
       String id, String name, List<FolderItem> items, List<SavedSearch> searches) {}
+
+  /** A folder as a file; {@code name} is the folder's. */
+  public record RisFile(String name, String text) {}
 
   FolderReading(
       FolderMapper mapper,
@@ -96,23 +100,26 @@ public class FolderReading {
   }
 
   /** All items in RIS, in a fixed order; the note of an entry is everybody's reasons. */
-  public String ris(Member who, String pid) {
-    FolderView folder = view(who, pid);
-    List<String> ids = folder.items().stream().map(item -> item.publication().id()).toList();
-    Map<String, Stored> stored =
-        publications.byPid(ids).stream()
-            .collect(Collectors.toMap(Stored::pid, Function.identity()));
-    List<RisWriter.Item> items =
-        folder.items().stream()
-            .map(item -> risItem(item, stored.get(item.publication().id())))
-            .sorted((a, b) -> a.key().compareTo(b.key()))
+  public RisFile ris(Member who, String pid) {
+    FolderMapper.Folder folder = folders.get(who, pid);
+    List<FolderMapper.Item> items = mapper.items(folder.id());
+    Map<Integer, Stored> stored = stored(items);
+    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
+    List<RisWriter.Item> entries =
+        items.stream()
+            .map(
+                item ->
+                    risItem(
+                        stored.get(item.publication()),
+                        reasons.getOrDefault(item.id(), List.of())))
+            .sorted(Comparator.comparing(RisWriter.Item::key))
             .toList();
-    return new RisWriter().write(items);
+    return new RisFile(folder.name(), new RisWriter().write(entries));
   }
 
-  private RisWriter.Item risItem(FolderItem item, Stored stored) {
+  private RisWriter.Item risItem(Stored stored, List<ReasonGiven> reasons) {
     String note =
-        item.reasons().stream()
+        reasons.stream()
             .filter(r -> !r.text().isEmpty())
             .map(r -> r.who() + ": " + r.text())
             .collect(Collectors.joining("; "));

@@ -63,12 +63,6 @@ public class Folders {
     return new Done<>("folder:" + pid, Map.of(), Map.of("name", name), new FolderName(pid, name));
   }
 
-  @Transactional(readOnly = true)
-  public FolderName name(Member who, String folder) {
-    FolderMapper.Folder found = get(who, folder);
-    return new FolderName(found.pid(), found.name());
-  }
-
   /** Row number of a folder that the member may see. */
   @Transactional(readOnly = true)
   public int id(Member who, String folder) {

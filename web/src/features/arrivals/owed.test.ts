@@ -1,0 +1,21 @@
+import { expect, it } from 'vitest';
+import { owedIn } from './api';
+
+const round = {
+  id: 'r',
+  alert: 'a',
+  alertName: 'Moths',
+  n: 1,
+  opens: '2026-11-17T07:00:00Z',
+  arrivals: 5,
+  asked: 1,
+  reviewed: { me: 2, through: 5 },
+  covered: 0,
+  nobody: 0,
+};
+
+it('owes what is not reviewed; somebody without a lamp owes nothing', () => {
+  expect(owedIn(round, 'me')).toBe(3);
+  expect(owedIn(round, 'through')).toBe(0);
+  expect(owedIn(round, 'guest')).toBe(0);
+});
