@@ -46,9 +46,14 @@ screenshots() {
 }
 
 bench() {
+  local data
   [ "${1:-search}" = search ] || fail "there is no benchmark “$1”: search"
+  need_building
   need_running
-  build
-  maven -pl core,bench -am package -DskipTests
-  java -Xmx1g -jar bench/target/bench.jar
+  mkdir -p target
+  quietly target/bench.log maven -DskipTests -pl core,stand-ins,bench package
+  data=$(data_folder)
+  start_postgres "$data"
+  java -Xmx1g -cp "bench/target/bench.jar:bench/target/dependency/*" org.quietlantern.bench.SearchBench \
+    "jdbc:postgresql://127.0.0.1:$(cat "$data/db.port")/postgres" "$(cat "$data/db.password")" "${2:-20000}"
 }

@@ -23,7 +23,7 @@ export function Frame() {
   if (!found.data) return <Waiting what="the group" />;
   return (
     <NoticeContext value={setNotice}>
-      <div className="grid h-full grid-rows-[auto_1fr_auto] lg:grid-rows-[46px_1fr]">
+      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] lg:grid-rows-[46px_minmax(0,1fr)]">
         <a href="#main" className="act act-main absolute -top-20 left-2 z-20 focus:top-2">
           To the content
         </a>

@@ -30,9 +30,11 @@ export function ListPane({ label, count, chosen, onChoose, onSight, focusOn, chi
   useEffect(() => {
     if (chosen >= 0) rows.scrollToIndex(chosen, { align: 'auto' });
   }, [chosen, rows]);
+  const ready = shown.length > 0;
   useEffect(() => {
-    if (focusOn > 0) pane.current?.querySelector<HTMLElement>('[aria-current="true"] a')?.focus();
-  }, [focusOn]);
+    if (focusOn > 0 && ready)
+      pane.current?.querySelector<HTMLElement>('[aria-current="true"] a')?.focus();
+  }, [focusOn, ready]);
   const move = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!step || event.metaKey || event.ctrlKey) return;

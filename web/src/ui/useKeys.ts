@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { keysAreOn } from './settings';
 
 export type KeyMap = Record<string, () => void>;
@@ -16,7 +16,8 @@ function isTyping(target: EventTarget | null): boolean {
  */
 export function useKeys(map: KeyMap): void {
   const latest = useRef(map);
-  useEffect(() => {
+  // Before anybody can see what was just shown, so that a key never means what was shown before.
+  useLayoutEffect(() => {
     latest.current = map;
   });
   useEffect(() => {

@@ -33,7 +33,8 @@ export function useFeeds(group: string) {
 
 function useRefresh(group: string) {
   const client = useQueryClient();
-  return () => client.invalidateQueries({ queryKey: keys.living(group) });
+  // Nobody waits for it: what was done is done, and lists follow as they can.
+  return () => void client.invalidateQueries({ queryKey: keys.living(group) });
 }
 
 export function useSetAlert(group: string) {
@@ -56,7 +57,7 @@ export function useSetAlert(group: string) {
         text: `“${set.name}” is watched. The ${there} that are here already will not be announced.`,
         command,
       });
-      return refresh();
+      refresh();
     },
   });
 }
@@ -87,7 +88,7 @@ export function useRevoke(group: string) {
     },
     onSuccess: () => {
       tell({ text: 'The address is revoked. Readers that still ask are told that it is gone.' });
-      return refresh();
+      refresh();
     },
     onError: (error) => tell({ text: error.message, bad: true }),
   });

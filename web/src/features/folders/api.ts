@@ -38,7 +38,8 @@ export function useSavedSearch(group: string, search: string) {
 
 function useRefresh(group: string) {
   const client = useQueryClient();
-  return () => client.invalidateQueries({ queryKey: keys.living(group) });
+  // Nobody waits for it: what was done is done, and lists follow as they can.
+  return () => void client.invalidateQueries({ queryKey: keys.living(group) });
 }
 
 export function useAddFolder(group: string) {
@@ -73,7 +74,7 @@ export function useKeep(group: string) {
     },
     onSuccess: ({ command, kept }) => {
       tell({ text: keptSentence(kept), command });
-      return refresh();
+      refresh();
     },
   });
 }
@@ -102,7 +103,7 @@ export function useSaveSearch(group: string) {
     onSuccess: ({ command, saved }) => {
       const found = counted(saved.count, 'publication');
       tell({ text: `“${saved.name}” saved in ${saved.folder.name} with ${found}.`, command });
-      return refresh();
+      refresh();
     },
   });
 }

@@ -46,6 +46,6 @@ export function useMark(group: string) {
       tell({ text: `${what}. ${marked.note}`.trim(), command });
     },
     onError: (error) => tell({ text: error.message, bad: true }),
-    onSettled: () => client.invalidateQueries({ queryKey: keys.living(group) }),
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }

@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQueries, useQuery } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
 
@@ -40,6 +46,7 @@ export function useStrategyText(group: string, q: string | undefined) {
 
 /** Settles a search: it gets an address and a step on the trail. */
 export function useSettle(group: string) {
+  const client = useQueryClient();
   return useMutation({
     mutationFn: async ({ text, order }: { text: string; order: string }) =>
       body(
@@ -48,6 +55,7 @@ export function useSettle(group: string) {
           body: { asked: { text }, order },
         }),
       ),
+    onSuccess: (step, { text }) => client.setQueryData(keys.strategy(group, step.q), text),
   });
 }
 

@@ -94,8 +94,8 @@ class StoryTest {
     String address = ilse.page().url();
     ilse.page().keyboard().press("ArrowDown");
     ilse.page().keyboard().press("ArrowDown");
-    String chosen =
-        ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first().textContent();
+    String chosen = ilse.page().locator("li[aria-current=true] a").textContent();
+    assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(chosen);
     ilse.page().reload();
     assertThat(ilse.searchLine()).hasValue(LINE);
     assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(chosen);
@@ -112,7 +112,8 @@ class StoryTest {
     page.navigate(page.url());
     page.getByLabel("Leaf").getByRole(AriaRole.HEADING).first().waitFor();
     page.keyboard().press("1");
-    page.getByLabel("Folder").selectOption("Verge lighting");
+    page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Folder"))
+        .selectOption("Verge lighting");
     page.getByLabel("Why (the group will see it)").fill("for the lighting review");
     page.keyboard().press("Enter");
     assertThat(notice()).containsText("Kept in Verge lighting.");

@@ -110,8 +110,7 @@ public class FolderReading {
             .map(
                 item ->
                     risItem(
-                        stored.get(item.publication()),
-                        reasons.getOrDefault(item.id(), List.of())))
+                        stored.get(item.publication()), reasons.getOrDefault(item.id(), List.of())))
             .sorted(Comparator.comparing(RisWriter.Item::key))
             .toList();
     return new RisFile(folder.name(), new RisWriter().write(entries));
