@@ -1,11 +1,23 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useState } from 'react';
 import { RouterProvider } from 'react-router';
-import { Problem } from '../api';
+import { isProblem, keys, Problem } from '../api';
 import { router } from './routes';
+
+/**
+ * Who is signed out while reading is asked to sign in, and comes back. A write that is refused for
+ * it stays on the page, with what was typed; so does a page that only looks for changes.
+ */
+function askToSignIn(error: Error, key: readonly unknown[]): void {
+  const { pathname, search } = router.state.location;
+  if (!isProblem(error, 'signed-out') || key[0] === keys.changes('')[0]) return;
+  if (pathname === '/sign-in') return;
+  void router.navigate(`/sign-in?to=${encodeURIComponent(pathname + search)}`, { replace: true });
+}
 
 function makeClient() {
   return new QueryClient({
+    queryCache: new QueryCache({ onError: (error, query) => askToSignIn(error, query.queryKey) }),
     defaultOptions: {
       queries: {
         staleTime: 30_000,

@@ -1,24 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Navigate, Outlet, useLocation, useParams } from 'react-router';
-import { isProblem } from '../api';
+import { Outlet, useParams } from 'react-router';
 import { useGroup, useLiveGroup } from '../features/session';
 import { Failed, NoticeContext, Waiting, type Notice } from '../ui';
-import { FrameKeys } from './FrameKeys';
 import { Notices } from './Notices';
 import { TopLine } from './TopLine';
 
 /** What stands around every place of a group. */
 export function Frame() {
   const { group = '' } = useParams();
-  const here = useLocation();
   const [notice, setNotice] = useState<Notice | null>(null);
   const found = useGroup(group);
   useLiveGroup(group, useQueryClient());
-  if (isProblem(found.error, 'signed-out')) {
-    const to = encodeURIComponent(here.pathname + here.search);
-    return <Navigate to={`/sign-in?to=${to}`} replace />;
-  }
   if (found.error) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the group" />;
   return (
@@ -32,7 +25,6 @@ export function Frame() {
           <Outlet context={found.data} />
         </main>
         <Notices group={group} notice={notice} onDone={setNotice} />
-        <FrameKeys group={group} />
       </div>
     </NoticeContext>
   );

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { Dialog, useKeys } from '../ui';
+import { Act, Dialog, useKeys } from '../ui';
 import { PLACES } from './places';
 
 const KEYS = [
@@ -15,13 +15,20 @@ const KEYS = [
   ['?', 'these keys'],
 ] as const;
 
-/** Keys that work everywhere, and the two small windows they open. */
+/** The way to go anywhere, keys that work everywhere, and the two small windows they open. */
 export function FrameKeys({ group }: { group: string }) {
   const [open, setOpen] = useState<'go' | 'keys' | null>(null);
   useKeys({ g: () => setOpen('go'), '?': () => setOpen('keys') });
   const close = () => setOpen(null);
-  if (open === 'keys') return <KeyList onClose={close} />;
-  return open === 'go' ? <GoTo group={group} onClose={close} /> : null;
+  return (
+    <>
+      <Act hint="g" className="max-xl:hidden!" onClick={() => setOpen('go')}>
+        Go to
+      </Act>
+      {open === 'keys' && <KeyList onClose={close} />}
+      {open === 'go' && <GoTo group={group} onClose={close} />}
+    </>
+  );
 }
 
 function KeyList({ onClose }: { onClose: () => void }) {

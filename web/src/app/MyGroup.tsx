@@ -1,15 +1,10 @@
-import { Navigate, useLocation } from 'react-router';
-import { isProblem } from '../api';
+import { Navigate } from 'react-router';
 import { useMe } from '../features/session';
 import { Failed, Waiting } from '../ui';
 
 /** Leads on to a place of the member's group; of the first one if there are several. */
 export function MyGroup({ to }: { to: string }) {
   const me = useMe();
-  const here = useLocation();
-  if (isProblem(me.error, 'signed-out')) {
-    return <Navigate to={`/sign-in?to=${encodeURIComponent(here.pathname)}`} replace />;
-  }
   if (me.error) return <Failed error={me.error} again={() => void me.refetch()} />;
   if (!me.data) return <Waiting what="your groups" />;
   const first = me.data.groups[0];

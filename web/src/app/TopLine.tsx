@@ -3,6 +3,7 @@ import type { Schema } from '../api';
 import { useOwed } from '../features/arrivals';
 import { DemoDays } from '../features/demo';
 import { AccountMenu } from './AccountMenu';
+import { FrameKeys } from './FrameKeys';
 import { Places } from './Places';
 
 export function TopLine({ group }: { group: Schema['GroupView'] }) {
@@ -20,6 +21,7 @@ export function TopLine({ group }: { group: Schema['GroupView'] }) {
       <Places group={group.id} owed={owed} />
       <div className="ml-auto flex items-center gap-4">
         {group.demo && <DemoDays today={group.today} />}
+        <FrameKeys group={group.id} />
         <AccountMenu name={group.me.name} role={group.me.role} />
       </div>
     </header>

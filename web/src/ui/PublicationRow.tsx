@@ -24,6 +24,7 @@ export function PublicationRow({
   before,
   after,
   quiet = false,
+  chosen = false,
   onChoose,
 }: {
   lamp: ReactNode;
@@ -33,10 +34,13 @@ export function PublicationRow({
   before?: ReactNode;
   after?: ReactNode;
   quiet?: boolean;
+  chosen?: boolean;
   onChoose?: () => void;
 }) {
   const choose = (event: MouseEvent) => {
     if (!onChoose || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
+    // Enter on what is chosen already follows the link; a click has detail 1 and more.
+    if (chosen && event.detail === 0) return;
     event.preventDefault();
     onChoose();
   };

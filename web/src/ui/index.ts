@@ -1,5 +1,6 @@
 export { Act } from './Act';
 export { Dialog } from './Dialog';
+export { DialogForm } from './DialogForm';
 export { Lamp } from './Lamp';
 export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';

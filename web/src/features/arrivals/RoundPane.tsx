@@ -94,6 +94,7 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
                   arrival={arrivals[index]}
                   group={here}
                   quiet={isLit(arrivals[index], me)}
+                  chosen={index === chosen}
                   onChoose={() => choose(index)}
                 />
               )

@@ -1,5 +1,5 @@
-import { useState, type FormEvent } from 'react';
-import { Act, Dialog } from '../../ui';
+import { useState } from 'react';
+import { DialogForm } from '../../ui';
 import { useKeep } from './api';
 import { FolderChoice, useChosenFolder } from './FolderChoice';
 
@@ -18,8 +18,7 @@ export function KeepDialog({
   const choice = useChosenFolder(group);
   const [note, setNote] = useState('');
   const keep = useKeep(group);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     choice.choose(choice.chosen);
     keep.mutate(
       { folder: choice.chosen, publication, note, ...(step ? { step } : {}) },
@@ -27,35 +26,25 @@ export function KeepDialog({
     );
   };
   return (
-    <Dialog title="Keep" onClose={onClose}>
-      <form onSubmit={submit}>
-        <FolderChoice group={group} {...choice} />
-        <label className="mt-3 block">
-          <span className="small-head">Why (the group will see it)</span>
-          <input
-            autoFocus
-            className="field block w-full"
-            value={note}
-            maxLength={4000}
-            onChange={(event) => setNote(event.target.value)}
-          />
-        </label>
-        {keep.error && (
-          <p role="alert" className="mt-2 text-error">
-            {keep.error.message}
-          </p>
-        )}
-        <div className="mt-4 flex gap-4">
-          <button
-            type="submit"
-            className="act act-main"
-            disabled={!choice.chosen || keep.isPending}
-          >
-            Keep
-          </button>
-          <Act onClick={onClose}>Leave</Act>
-        </div>
-      </form>
-    </Dialog>
+    <DialogForm
+      title="Keep"
+      act="Keep"
+      disabled={!choice.chosen || keep.isPending}
+      error={keep.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <FolderChoice group={group} {...choice} />
+      <label className="mt-3 block">
+        <span className="small-head">Why (the group will see it)</span>
+        <input
+          autoFocus
+          className="field block w-full"
+          value={note}
+          maxLength={4000}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+    </DialogForm>
   );
 }

@@ -1,5 +1,5 @@
-import { useState, type FormEvent } from 'react';
-import { Act, counted, Dialog } from '../../ui';
+import { useState } from 'react';
+import { counted, DialogForm } from '../../ui';
 import { useSaveSearch } from './api';
 import { FolderChoice, useChosenFolder } from './FolderChoice';
 
@@ -18,46 +18,35 @@ export function SaveSearchDialog({
   const choice = useChosenFolder(group);
   const [name, setName] = useState('');
   const save = useSaveSearch(group);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     choice.choose(choice.chosen);
     save.mutate({ folder: choice.chosen, name, text }, { onSuccess: onClose });
   };
   return (
-    <Dialog title="Save search" onClose={onClose}>
+    <DialogForm
+      title="Save search"
+      act="Save"
+      disabled={!choice.chosen || save.isPending}
+      error={save.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
       <p className="mt-2">
         <span className="font-serif text-[16px]">{text}</span>{' '}
         <span className="text-soft">finds {counted(count, 'publication')} now</span>
       </p>
-      <form onSubmit={submit}>
-        <label className="mt-3 block">
-          <span className="small-head">Name</span>
-          <input
-            autoFocus
-            required
-            className="field block w-full"
-            value={name}
-            maxLength={120}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <FolderChoice group={group} {...choice} />
-        {save.error && (
-          <p role="alert" className="mt-2 text-error">
-            {save.error.message}
-          </p>
-        )}
-        <div className="mt-4 flex gap-4">
-          <button
-            type="submit"
-            className="act act-main"
-            disabled={!choice.chosen || save.isPending}
-          >
-            Save
-          </button>
-          <Act onClick={onClose}>Leave</Act>
-        </div>
-      </form>
-    </Dialog>
+      <label className="mt-3 block">
+        <span className="small-head">Name</span>
+        <input
+          autoFocus
+          required
+          className="field block w-full"
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <FolderChoice group={group} {...choice} />
+    </DialogForm>
   );
 }

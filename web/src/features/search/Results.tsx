@@ -82,7 +82,12 @@ export function Results({
             focusOn={focus ? 1 : 0}
           >
             {(index) => (
-              <HitRow hit={rows.row(index)} group={here.id} onChoose={() => choose(index)} />
+              <HitRow
+                hit={rows.row(index)}
+                group={here.id}
+                chosen={index === chosen}
+                onChoose={() => choose(index)}
+              />
             )}
           </ListPane>
         }
@@ -128,10 +133,12 @@ export function Results({
 function HitRow({
   hit,
   group,
+  chosen,
   onChoose,
 }: {
   hit: Schema['Hit'] | undefined;
   group: string;
+  chosen: boolean;
   onChoose: () => void;
 }) {
   if (!hit) return <div className="h-[54px] px-6 py-2 text-faint">…</div>;
@@ -140,6 +147,7 @@ function HitRow({
       publication={hit.publication}
       lit={hit.lit}
       to={`/g/${group}/p/${hit.publication.id}`}
+      chosen={chosen}
       onChoose={onChoose}
       lamp={<Lamp state={hit.lamp} label={`my lamp: ${hit.lamp}`} />}
       after={hit.folders.length > 0 && ` · in ${hit.folders.map((f) => f.name).join(', ')}`}

@@ -58,7 +58,7 @@ export function useSignOut() {
 export function useLiveGroup(group: string, client: QueryClient): void {
   const latest = useRef(-1);
   const changes = useQuery({
-    queryKey: ['changes', group],
+    queryKey: keys.changes(group),
     queryFn: async ({ signal }) => {
       const news = await changesSince(group, latest.current, signal);
       const first = latest.current < 0;

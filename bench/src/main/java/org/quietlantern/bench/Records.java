@@ -47,9 +47,12 @@ final class Records {
         "",
         work.language(),
         work.abstractText(),
-        work.topics().stream().map(t -> new HeadingUse(t.uri(), t.label(), t.central())).toList(),
+        work.topics().stream()
+            .map(t -> new HeadingUse(t.uri(), t.label(), t.central(), List.of()))
+            .toList(),
         work.keywords(),
         work.doi(),
+        "",
         work.pages(),
         work.open());
   }

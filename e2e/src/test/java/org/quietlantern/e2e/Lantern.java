@@ -166,5 +166,6 @@ final class Lantern implements AutoCloseable {
   @Override
   public void close() {
     run("", "stop", "--data", data.toString());
+    output(new ProcessBuilder("rm", "-rf", data.toString()));
   }
 }

@@ -70,6 +70,7 @@ public final class ModsReader {
             headings(),
             keywords(),
             doi(),
+            mods.text("extension", "supply", "versionOf"),
             Pages.count(mods.text("physicalDescription", "extent"), host),
             "open".equals(mods.text("extension", "supply", "access")));
     return new Supplied.Read(read, problems);
@@ -166,9 +167,17 @@ public final class ModsReader {
         .toList();
   }
 
-  private static HeadingUse heading(Node subject, Set<String> central) {
+  private HeadingUse heading(Node subject, Set<String> central) {
     String uri = subject.attribute("valueURI");
-    return new HeadingUse(uri, subject.text("topic"), central.contains(uri));
+    return new HeadingUse(uri, subject.text("topic"), central.contains(uri), aspects(uri));
+  }
+
+  private List<String> aspects(String heading) {
+    return mods.all("extension", "supply", "aspect").stream()
+        .filter(aspect -> aspect.has("valueURI", heading))
+        .map(Node::text)
+        .filter(aspect -> !aspect.isEmpty())
+        .toList();
   }
 
   private List<String> keywords() {

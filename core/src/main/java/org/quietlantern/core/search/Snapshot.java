@@ -3,7 +3,11 @@ package org.quietlantern.core.search;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.lucene.document.IntPoint;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.LeafReaderContext;
@@ -58,18 +62,24 @@ public final class Snapshot implements AutoCloseable {
     }
   }
 
+  /** Doc values can only be read forwards: all of a segment are, once, in the order they lie in. */
   private List<String> publicIds(ScoreDoc[] docs) throws IOException {
-    List<LeafReaderContext> leaves = reader.leaves();
-    List<String> ids = new ArrayList<>(docs.length);
-    for (ScoreDoc doc : docs) {
-      LeafReaderContext leaf = leaves.get(ReaderUtil.subIndex(doc.doc, leaves));
-      SortedDocValues values = leaf.reader().getSortedDocValues(IndexFields.PUBLIC_ID);
+    ScoreDoc[] lying = docs.clone();
+    Arrays.sort(lying, Comparator.comparingInt(doc -> doc.doc));
+    Map<Integer, String> byDoc = new HashMap<>();
+    LeafReaderContext leaf = null;
+    SortedDocValues values = null;
+    for (ScoreDoc doc : lying) {
+      if (leaf == null || doc.doc >= leaf.docBase + leaf.reader().maxDoc()) {
+        leaf = reader.leaves().get(ReaderUtil.subIndex(doc.doc, reader.leaves()));
+        values = leaf.reader().getSortedDocValues(IndexFields.PUBLIC_ID);
+      }
       if (values == null || !values.advanceExact(doc.doc - leaf.docBase)) {
         throw new IllegalStateException("a document without a public id");
       }
-      ids.add(values.lookupOrd(values.ordValue()).utf8ToString());
+      byDoc.put(doc.doc, values.lookupOrd(values.ordValue()).utf8ToString());
     }
-    return ids;
+    return Arrays.stream(docs).map(doc -> byDoc.get(doc.doc)).toList();
   }
 
   /** Row numbers of all that match. */

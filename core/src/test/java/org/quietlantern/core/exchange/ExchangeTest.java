@@ -39,7 +39,8 @@ class ExchangeTest {
         </relatedItem>
         <identifier type="doi">10.5555/ave.14.2.113</identifier>
         <extension><supply xmlns="urn:quietlantern:supply:1"><version>final</version><access>open</access>
-          <central valueURI="urn:h:2"/></supply></extension>
+          <central valueURI="urn:h:2"/><aspect valueURI="urn:h:2">behaviour</aspect>
+          <versionOf>10.5555/pre.7</versionOf></supply></extension>
       </mods>
       """;
 
@@ -55,10 +56,11 @@ class ExchangeTest {
           "en",
           "Visits rose by 41 %.",
           List.of(
-              new HeadingUse("urn:h:1", "Road verges", false),
-              new HeadingUse("urn:h:2", "Lepidoptera", true)),
+              new HeadingUse("urn:h:1", "Road verges", false, List.of()),
+              new HeadingUse("urn:h:2", "Lepidoptera", true, List.of("behaviour"))),
           List.of("bramble"),
           "10.5555/ave.14.2.113",
+          "10.5555/pre.7",
           17,
           true);
 

@@ -30,6 +30,7 @@ final class Catalogue implements AutoCloseable {
           List.of(),
           List.of(),
           "",
+          "",
           0,
           false);
   final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
@@ -53,6 +54,7 @@ final class Catalogue implements AutoCloseable {
         p.headings(),
         p.keywords(),
         p.doi(),
+        p.versionOf(),
         p.pages(),
         p.open());
   }
@@ -60,7 +62,7 @@ final class Catalogue implements AutoCloseable {
   static Publication full(String title, int year, Kind kind, String author, String... headings) {
     List<HeadingUse> uses = new ArrayList<>();
     for (String heading : headings) {
-      uses.add(new HeadingUse("urn:h:" + heading, heading, false));
+      uses.add(new HeadingUse("urn:h:" + heading, heading, false, List.of()));
     }
     return new Publication(
         title,
@@ -75,6 +77,7 @@ final class Catalogue implements AutoCloseable {
         uses,
         List.of(),
         "10.5555/test." + year,
+        "",
         0,
         true);
   }

@@ -91,6 +91,7 @@ class MatchingTest {
         List.of(),
         List.of(),
         "",
+        "",
         0,
         false);
   }

@@ -166,6 +166,7 @@ class SnapshotTest {
               List.of(),
               List.of(),
               "10.5555/" + "x".repeat(40_000),
+              "",
               0,
               false);
       List<CatalogueIndex.SetAside> aside =

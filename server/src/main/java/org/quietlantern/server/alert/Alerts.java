@@ -14,6 +14,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.arrival.Arrivals;
+import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.folder.Folders;
@@ -66,7 +67,7 @@ public class Alerts implements Undoer {
   /**
    * An alert with its last closed rounds, newest first; empty ones were checked and had nothing.
    */
-  public record AlertView(AlertLine alert, List<Arrivals.RoundLine> rounds) {}
+  public record AlertView(AlertLine alert, List<RoundLine> rounds) {}
 
   /** An alert just set, and how many publications it remembers as being there already. */
   public record AlertSet(String id, String name, int baseline) {}

@@ -26,12 +26,12 @@ class ArrivalController {
   }
 
   @GetMapping("/rounds")
-  List<Arrivals.RoundLine> rounds(Member me) {
+  List<RoundLine> rounds(Member me) {
     return arrivals.rounds(me);
   }
 
   @GetMapping("/rounds/{round}")
-  Arrivals.RoundView round(Member me, @PathVariable String round) {
+  RoundView round(Member me, @PathVariable String round) {
     return arrivals.round(me, round);
   }
 

@@ -1,6 +1,5 @@
 package org.quietlantern.server.arrival;
 
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -34,52 +33,6 @@ public class Arrivals {
   private final Reviews reviews;
   private final Groups groups;
   private final Json json;
-
-  /**
-   * A round in the list of rounds.
-   *
-   * @param closed none while it gathers
-   * @param reviewed how many each member has reviewed, by the member's id
-   * @param covered how many have as many lit lamps as are asked for
-   */
-  public record RoundLine(
-      String id,
-      String alert,
-      String alertName,
-      int n,
-      Instant opens,
-      @Nullable Instant closes,
-      @Nullable Instant closed,
-      int arrivals,
-      int asked,
-      Map<String, Integer> reviewed,
-      int covered,
-      int nobody) {}
-
-  /** A member's lamp on an arrival; {@code mark} and the rest only where something was said. */
-  public record LampShown(
-      String member,
-      String lamp,
-      @Nullable String mark,
-      @Nullable String reason,
-      @Nullable Instant at) {}
-
-  /** An arrival in a round. {@code hereSince}: another alert had found it before. */
-  public record ArrivalShown(
-      Summary publication,
-      String occasion,
-      String newClass,
-      boolean hereSince,
-      Instant came,
-      List<WordsMet> words,
-      List<LampShown> lamps) {}
-
-  /** A word of the search and the fields in which it was met. */
-  public record WordsMet(String typed, List<String> fields) {}
-
-  /** A round with its arrivals, in the order in which they came. */
-  public record RoundView(
-      RoundLine round, Folders.FolderName folder, List<ArrivalShown> arrivals) {}
 
   Arrivals(
       RoundMapper mapper, Publications publications, Reviews reviews, Groups groups, Json json) {
@@ -197,9 +150,12 @@ public class Arrivals {
     Map<Integer, Said> byMember =
         said.getOrDefault(found.occasion(), List.of()).stream()
             .collect(Collectors.toMap(Said::member, Function.identity()));
-    List<WordsMet> words =
+    List<ArrivalShown.WordsMet> words =
         Arrays.stream(json.read(found.words(), Why[].class))
-            .map(w -> new WordsMet(w.typed(), w.fields().stream().map(f -> f.word()).toList()))
+            .map(
+                w ->
+                    new ArrivalShown.WordsMet(
+                        w.typed(), w.fields().stream().map(f -> f.word()).toList()))
             .toList();
     return new ArrivalShown(
         Summary.of(stored, who.zoneId()),
@@ -211,10 +167,10 @@ public class Arrivals {
         members.stream().map(m -> lamp(m, byMember.get(m.id()))).toList());
   }
 
-  private static LampShown lamp(Member member, @Nullable Said said) {
+  private static ArrivalShown.LampShown lamp(Member member, @Nullable Said said) {
     return said == null
-        ? new LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null)
-        : new LampShown(
+        ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null)
+        : new ArrivalShown.LampShown(
             member.pid(), said.mark().lamp().word(), said.mark().word(), said.reason(), said.at());
   }
 }

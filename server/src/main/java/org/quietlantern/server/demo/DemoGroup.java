@@ -10,6 +10,7 @@ import org.quietlantern.server.account.Accounts;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.Marking;
+import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.Keeping;
 import org.quietlantern.server.folder.SavedSearches;
@@ -141,7 +142,7 @@ class DemoGroup implements ApplicationRunner {
   }
 
   private void look(Member first, Member second) {
-    for (Arrivals.RoundLine round : arrivals.rounds(first)) {
+    for (RoundLine round : arrivals.rounds(first)) {
       List<String> publications =
           arrivals.round(first, round.id()).arrivals().stream()
               .map(a -> a.publication().id())
@@ -155,7 +156,7 @@ class DemoGroup implements ApplicationRunner {
 
   private void mark(
       Member who,
-      Arrivals.RoundLine round,
+      RoundLine round,
       List<String> publications,
       int which,
       String mark,

@@ -84,11 +84,17 @@ final class Metadata {
     String central =
         work.topics().stream()
             .filter(Work.Topic::central)
-            .map(topic -> "<central valueURI=\"" + topic.uri() + "\"/>")
+            .map(Metadata::central)
             .collect(Collectors.joining());
     xml.append(
         "<extension><supply xmlns=\"urn:quietlantern:supply:1\"><version>%s</version><access>%s</access>%s</supply></extension>"
             .formatted(version, work.open() ? "open" : "closed", central));
+  }
+
+  private static String central(Work.Topic topic) {
+    String uri = topic.uri();
+    return "<central valueURI=\"%s\"/><aspect valueURI=\"%s\">effects of light on</aspect>"
+        .formatted(uri, uri);
   }
 
   private static String dublinCore(Work work) {

@@ -21,10 +21,10 @@ class Jobs implements SmartLifecycle {
   private final Scheduler scheduler;
   private volatile boolean running;
 
-  Jobs(LanternProperties properties, DataSource database, List<Job> jobs) {
+  Jobs(LanternProperties properties, DataSource pool, List<Job> jobs) {
     this.properties = properties;
     this.scheduler =
-        Scheduler.create(database)
+        Scheduler.create(pool)
             .startTasks(jobs.stream().map(Jobs::task).toList())
             .threads(2)
             .pollingInterval(Duration.ofSeconds(1))

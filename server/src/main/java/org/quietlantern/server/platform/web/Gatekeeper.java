@@ -24,7 +24,12 @@ class Gatekeeper implements AuthenticationEntryPoint, AccessDeniedHandler {
   @Override
   public void commence(
       HttpServletRequest request, HttpServletResponse response, AuthenticationException why) {
-    refuse(request, response, HttpStatus.UNAUTHORIZED, "signed-out", "Please sign in.");
+    refuse(
+        request,
+        response,
+        HttpStatus.UNAUTHORIZED,
+        "signed-out",
+        "Nobody is signed in. Sign in, in another window if something is typed here.");
   }
 
   @Override

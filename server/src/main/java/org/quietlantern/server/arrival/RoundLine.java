@@ -1,0 +1,26 @@
+package org.quietlantern.server.arrival;
+
+import java.time.Instant;
+import java.util.Map;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A round in the list of rounds.
+ *
+ * @param closed none while it gathers
+ * @param reviewed how many each member has reviewed, by the member's id
+ * @param covered how many have as many lit lamps as are asked for
+ */
+public record RoundLine(
+    String id,
+    String alert,
+    String alertName,
+    int n,
+    Instant opens,
+    @Nullable Instant closes,
+    @Nullable Instant closed,
+    int arrivals,
+    int asked,
+    Map<String, Integer> reviewed,
+    int covered,
+    int nobody) {}

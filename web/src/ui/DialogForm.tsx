@@ -1,0 +1,45 @@
+import type { FormEvent, ReactNode } from 'react';
+import { Act } from './Act';
+import { Dialog } from './Dialog';
+
+/** A dialog with one thing to do: what went wrong stands above the button, Leave beside it. */
+export function DialogForm({
+  title,
+  act,
+  disabled,
+  error,
+  onSubmit,
+  onClose,
+  children,
+}: {
+  title: string;
+  act: string;
+  disabled: boolean;
+  error: Error | null;
+  onSubmit: () => void;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSubmit();
+  };
+  return (
+    <Dialog title={title} onClose={onClose}>
+      <form onSubmit={submit}>
+        {children}
+        {error && (
+          <p role="alert" className="mt-2 text-error">
+            {error.message}
+          </p>
+        )}
+        <div className="mt-4 flex gap-4">
+          <button type="submit" className="act act-main" disabled={disabled}>
+            {act}
+          </button>
+          <Act onClick={onClose}>Leave</Act>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
