@@ -84,15 +84,17 @@ function span(round: Round): string {
 }
 
 function Progress({ done, of }: { done: number; of: number }) {
+  // Everything in it was found by another alert before.
+  if (of === 0) return <span className="text-faint">owes nothing</span>;
   return (
     <span className="flex items-center gap-2 whitespace-nowrap">
       <span className="h-1.5 w-[54px] overflow-hidden rounded-[1px] bg-base-300" aria-hidden="true">
         <span
           className="block h-full bg-accent"
-          style={{ width: `${(100 * done) / Math.max(of, 1)}%` }}
+          style={{ width: `${(100 * done) / of}%` }}
         />
       </span>
-      {of > 0 && done >= of ? 'through' : `${done} of ${of}`}
+      {done >= of ? 'through' : `${done} of ${of}`}
     </span>
   );
 }

@@ -65,7 +65,7 @@ class Screenshots {
     String id = ilse.path().replaceAll(".*/p/", "");
     take(ilse, "publication");
     ilse.go("Alerts");
-    ilse.link("Dimming and part-night lighting").click();
+    ilse.link("Gentler lighting").click();
     ilse.button("Make my address").click();
     ilse.page().getByLabel("Address of my feed").waitFor();
     take(ilse, "alert");

@@ -124,8 +124,8 @@ class DemoGroup implements ApplicationRunner {
     watch(
         ilse,
         verges,
-        "Dimming and part-night lighting",
-        "dimming or \"part-night lighting\" or curfew*");
+        "Gentler lighting",
+        "dimming or \"part-night lighting\" or curfew* or shield* or amber or \"motion-triggered\"");
     watch(teodor, bats, "Bats near lamps", "bat* or pipistrelle*");
     days.pass(DAYS);
     look(teodor, maren);
