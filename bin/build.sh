@@ -35,7 +35,7 @@ web_packages() {
   cp web/package-lock.json "$stamp"
 }
 
-server_jar() { echo "$root/server/target/server-0.1.0-app.jar"; }
+server_jar() { echo "$root/server/target/app/server-0.1.0-app.jar"; }
 standins_jar() { echo "$root/stand-ins/target/stand-ins-0.1.0.jar"; }
 
 format() {

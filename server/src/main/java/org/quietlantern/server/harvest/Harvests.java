@@ -12,6 +12,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Outbound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 
 /**
@@ -58,7 +59,17 @@ public class Harvests {
     }
   }
 
-  private Outcome harvest(HarvestMapper.Source source) {
+  /** One at a time in a process; where another process is at it, this one leaves it to that. */
+  private synchronized Outcome harvest(HarvestMapper.Source source) {
+    try {
+      return read(source);
+    } catch (DuplicateKeyException twice) {
+      LOG.info("{} is being harvested by another process", source.name());
+      return new Outcome(source.name(), 0, 0, "");
+    }
+  }
+
+  private Outcome read(HarvestMapper.Source source) {
     HarvestMapper.Row row = mapper.unfinished(source.id());
     int id = row == null ? steps.start(source.id(), from(source.id())) : row.id();
     String from = row == null ? from(source.id()) : row.fromStamp();
