@@ -89,10 +89,7 @@ function Progress({ done, of }: { done: number; of: number }) {
   return (
     <span className="flex items-center gap-2 whitespace-nowrap">
       <span className="h-1.5 w-[54px] overflow-hidden rounded-[1px] bg-base-300" aria-hidden="true">
-        <span
-          className="block h-full bg-accent"
-          style={{ width: `${(100 * done) / of}%` }}
-        />
+        <span className="block h-full bg-accent" style={{ width: `${(100 * done) / of}%` }} />
       </span>
       {done >= of ? 'through' : `${done} of ${of}`}
     </span>

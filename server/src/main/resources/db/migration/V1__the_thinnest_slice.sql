@@ -4,7 +4,7 @@
 create table installation (
   one boolean primary key default true check (one),
   id uuid not null,
-  calendar_offset bigint not null default 0 -- seconds from system time to the calendar
+  calendar_offset bigint not null default 0 -- milliseconds from system time to the calendar
 );
 insert into installation (id) values (gen_random_uuid());
 

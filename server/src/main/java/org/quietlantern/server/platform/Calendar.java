@@ -29,7 +29,7 @@ public class Calendar {
     Instant machine = system.now();
     Reading last = reading;
     if (last.at.plus(REFRESH).isBefore(machine)) {
-      last = new Reading(Duration.ofSeconds(mapper.offset()), machine);
+      last = new Reading(Duration.ofMillis(mapper.offset()), machine);
       reading = last;
     }
     return machine.plus(last.offset);
@@ -42,8 +42,8 @@ public class Calendar {
   /** Moves the present of the installation. */
   public void set(Instant present) {
     Instant machine = system.now();
-    Duration offset = Duration.ofSeconds(Duration.between(machine, present).toSeconds());
-    mapper.setOffset(offset.toSeconds());
+    Duration offset = Duration.ofMillis(Duration.between(machine, present).toMillis());
+    mapper.setOffset(offset.toMillis());
     reading = new Reading(offset, machine);
   }
 

@@ -10,8 +10,8 @@ interface CalendarMapper {
   @Select("select calendar_offset from installation")
   long offset();
 
-  @Update("update installation set calendar_offset = #{seconds}")
-  void setOffset(long seconds);
+  @Update("update installation set calendar_offset = #{millis}")
+  void setOffset(long millis);
 
   @Select("select id from installation")
   UUID installation();

@@ -1,0 +1,78 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+class DemoTest {
+  private static final TestApp APP = new TestApp("--lantern.demo.enabled=true");
+
+  @AfterAll
+  static void close() {
+    APP.close();
+  }
+
+  @DisplayName("The demo's groups have a past, and days pass for everybody")
+  @Test
+  void aDemo() {
+    Client ilse = new Client(APP.address());
+    JsonNode me = ilse.signIn("ilse@ternhollow.example", TestApp.PASSWORD).ok();
+    String group = me.get("groups").get(0).get("id").asString();
+    Client here = ilse.below("/api/groups/" + group);
+    JsonNode view = here.get("").ok();
+    assertThat(view.get("members").size()).isEqualTo(5);
+    assertThat(view.get("demo").asBoolean()).isTrue();
+    assertThat(here.get("/folders").ok().size()).isEqualTo(2);
+    assertThat(here.get("/rounds").ok().get(0).get("reviewed").size())
+        .as("guests have no lamp")
+        .isEqualTo(4);
+
+    APP.setClock(TestApp.BEGINS.plusSeconds(8L * 86_400));
+    JsonNode passed = ilse.post("/api/demo/days", Map.of("days", 2)).ok();
+    assertThat(passed.get("now").asString()).startsWith("2026-11-27T07:0");
+    assertThat(passed.get("changed").asInt()).isPositive();
+    assertThat(passed.get("problems").size()).isZero();
+    assertThat(here.get("").ok().get("today").asString()).isEqualTo("2026-11-27");
+  }
+
+  @Test
+  void aSourceThatIsDownIsNamedAndMadeUpFor() {
+    Client ilse = new Client(APP.address());
+    ilse.signIn("ilse@ternhollow.example", TestApp.PASSWORD).ok();
+    APP.source().breakAfter(0);
+    JsonNode broken = ilse.post("/api/demo/days", Map.of("days", 1)).ok();
+    assertThat(broken.get("problems").get(0).asString()).startsWith("The Night Index: ");
+    assertThat(ilse.post("/api/demo/days", Map.of("days", 1)).ok().get("problems").size()).isZero();
+    JdbcTemplate database = APP.bean(JdbcTemplate.class);
+    assertThat(
+            database.queryForObject(
+                "select count(*) from harvest where state <> 'done'", Integer.class))
+        .isZero();
+  }
+
+  @Test
+  void daysAreBoundedAndNotForStrangers() {
+    Client ilse = new Client(APP.address());
+    ilse.signIn("ilse@ternhollow.example", TestApp.PASSWORD).ok();
+    assertThat(ilse.post("/api/demo/days", Map.of("days", 0)).type()).isEqualTo("days");
+    assertThat(ilse.post("/api/demo/days", Map.of("days", 400)).type()).isEqualTo("days");
+    Client stranger = new Client(APP.address());
+    stranger.get("/api/me");
+    assertThat(stranger.post("/api/demo/days", Map.of("days", 1)).status()).isEqualTo(401);
+    Client elsewhere = TestApp.shared().group("Dora Demo").client(0).below("");
+    assertThat(
+            elsewhere
+                .write("POST", "/api/demo/days", Map.of("days", 1), UUID.randomUUID())
+                .status())
+        .as("there is no such thing outside of a demo")
+        .isIn(404, 405);
+  }
+}

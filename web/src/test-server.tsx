@@ -1,0 +1,61 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
+import { vi } from 'vitest';
+import type { Schema } from './api';
+
+export const ME: Schema['Person'] = { id: 'me', name: 'Ilse', letters: 'Il', role: 'member' };
+export const GROUP: Schema['GroupView'] = {
+  id: 'group',
+  name: 'Hollow',
+  me: ME,
+  members: [ME, { id: 'teo', name: 'Teodor Vance', letters: 'Te', role: 'member' }],
+  today: '2026-11-24',
+  demo: false,
+};
+
+export type Asked = { method: string; path: string; body: unknown; command: string | null };
+
+/** Answers requests by method and path; what was asked is noted. */
+export function serve(answers: Record<string, unknown>): Asked[] {
+  const asked: Asked[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const path = new URL(request.url).pathname.replace('/api/groups/group', '');
+    const text = await request.text();
+    asked.push({
+      method: request.method,
+      path,
+      body: text ? JSON.parse(text) : null,
+      command: request.headers.get('Command-Id'),
+    });
+    const answer = answers[`${request.method} ${path}`];
+    const refused = answer === undefined ? { detail: `nothing at ${path}` } : null;
+    return new Response(JSON.stringify(refused ?? answer), {
+      status: refused ? 404 : 200,
+      headers: { 'Content-Type': 'application/json' },
+    });
+  });
+  return asked;
+}
+
+/** Shows something as a place of the group, at an address. */
+export function showAt(path: string, element: ReactNode, group = GROUP) {
+  const router = createMemoryRouter(
+    [
+      {
+        path: '/g/:group',
+        element: <Outlet context={group} />,
+        children: [{ path: '*', element }],
+      },
+    ],
+    { initialEntries: [path] },
+  );
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <QueryClientProvider client={client}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+  return router;
+}
