@@ -43,7 +43,7 @@ start_standins() {
   stop_process "$data/stand-ins.pid"
   free_port 18080 >"$data/stand-ins.port"
   launch "$data/stand-ins" java -Xmx128m -jar "$(standins_jar)" "$(cat "$data/stand-ins.port")"
-  wait_for_line "$data/stand-ins" "answers at" 30
+  wait_for_line "$data/stand-ins" "answers at" 120
 }
 
 start_server() {
@@ -59,7 +59,7 @@ start_server() {
     --lantern.demo.source="$outside/oai" --lantern.demo.control="$outside/control/clock" \
     --lantern.outbound-allowed=127.0.0.1 ${LANTERN_SERVER_OPTIONS:-}
   sha256sum <"$(server_jar)" >"$data/server.build"
-  wait_for_line "$data/server" "demo: ready" 240
+  wait_for_line "$data/server" "demo: ready" 600
 }
 
 # Starts a process that outlives this script; NAME.pid and NAME.log tell of it.

@@ -3,6 +3,7 @@ package org.quietlantern.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -25,6 +26,11 @@ final class Chromium implements AutoCloseable {
       playwright
           .chromium()
           .launch(new BrowserType.LaunchOptions().setExecutablePath(program()).setArgs(FLAGS));
+
+  Chromium() {
+    // Patience, not tolerance: a busy machine may take its time, what is expected stays the same.
+    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+  }
 
   Browser browser() {
     return browser;

@@ -23,7 +23,7 @@ final class Person implements AutoCloseable {
                 .setColorScheme(scheme)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
     this.page = context.newPage();
-    page.setDefaultTimeout(20_000);
+    page.setDefaultTimeout(60_000);
   }
 
   Person(Browser browser, Lantern lantern) {

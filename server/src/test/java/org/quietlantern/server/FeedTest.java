@@ -118,9 +118,10 @@ class FeedTest {
     JdbcTemplate database = APP.bean(JdbcTemplate.class);
     String count = "select count(*) from spring_session";
     Integer before = database.queryForObject(count, Integer.class);
+    String link = "/p/" + group.find("moth").get(0);
     for (int i = 0; i < 50; i++) {
       reader.get(address);
-      reader.get("/p/" + group.find("moth").get(0));
+      reader.get(link);
     }
     assertThat(database.queryForObject(count, Integer.class)).isEqualTo(before);
   }
