@@ -28,6 +28,10 @@ class Jobs implements SmartLifecycle {
             .startTasks(jobs.stream().map(Jobs::task).toList())
             .threads(2)
             .pollingInterval(Duration.ofSeconds(1))
+            // A job whose process was killed is taken up by another, or after a restart, within a
+            // minute.
+            .heartbeatInterval(Duration.ofSeconds(5))
+            .missedHeartbeatsLimit(4)
             .shutdownMaxWait(Duration.ofSeconds(10))
             .build();
   }
