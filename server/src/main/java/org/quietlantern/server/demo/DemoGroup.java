@@ -17,6 +17,7 @@ import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.LanternProperties;
 import org.slf4j.Logger;
@@ -40,6 +41,7 @@ class DemoGroup implements ApplicationRunner {
   private final LanternProperties properties;
   private final DemoDays days;
   private final Harvests harvests;
+  private final IndexKeeper index;
   private final Accounts accounts;
   private final Groups groups;
   private final Folders folders;
@@ -54,6 +56,7 @@ class DemoGroup implements ApplicationRunner {
       LanternProperties properties,
       DemoDays days,
       Harvests harvests,
+      IndexKeeper index,
       Accounts accounts,
       Groups groups,
       Folders folders,
@@ -66,6 +69,7 @@ class DemoGroup implements ApplicationRunner {
     this.properties = properties;
     this.days = days;
     this.harvests = harvests;
+    this.index = index;
     this.accounts = accounts;
     this.groups = groups;
     this.folders = folders;
@@ -92,6 +96,7 @@ class DemoGroup implements ApplicationRunner {
     LOG.info("demo: reading the made-up literature");
     days.set(BEGINS);
     harvests.harvestAll();
+    index.catchUp();
     LOG.info("demo: founding the groups");
     int hollow = groups.add("Tern Hollow night ecology", ZONE);
     List<Member> people =
