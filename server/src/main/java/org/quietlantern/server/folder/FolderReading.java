@@ -84,8 +84,7 @@ public class FolderReading {
   }
 
   private Map<Integer, List<ReasonGiven>> reasons(Member who, FolderMapper.Folder folder) {
-    Map<Integer, String> names =
-        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, Member::name));
+    Map<Integer, String> names = groups.names(who.group());
     return mapper.reasons(folder.id()).stream()
         .collect(
             Collectors.groupingBy(

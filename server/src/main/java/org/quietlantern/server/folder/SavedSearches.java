@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Order;
 import org.quietlantern.server.action.Commands;
@@ -92,13 +91,13 @@ public class SavedSearches implements Undoer {
 
   @Transactional(readOnly = true)
   public List<SavedSearch> inFolder(Member who, int folder) {
-    Map<Integer, String> names = names(who);
+    Map<Integer, String> names = groups.names(who.group());
     return mapper.inFolder(who.group(), folder).stream().map(r -> read(r, names)).toList();
   }
 
   @Transactional(readOnly = true)
   public SavedSearch get(Member who, String pid) {
-    return read(row(who, pid), names(who));
+    return read(row(who, pid), groups.names(who.group()));
   }
 
   @Transactional(readOnly = true)
@@ -110,10 +109,6 @@ public class SavedSearches implements Undoer {
 
   private SavedSearchMapper.Row row(Member who, String pid) {
     return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
-  }
-
-  private Map<Integer, String> names(Member who) {
-    return groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, Member::name));
   }
 
   private SavedSearch read(SavedSearchMapper.Row row, Map<Integer, String> names) {

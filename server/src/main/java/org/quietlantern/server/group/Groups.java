@@ -1,7 +1,9 @@
 package org.quietlantern.server.group;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.PublicIds;
 import org.springframework.stereotype.Service;
@@ -35,6 +37,12 @@ public class Groups {
   @Transactional(readOnly = true)
   public List<Member> members(int group) {
     return mapper.members(group);
+  }
+
+  /** Names of everybody who is in it now, by row number of the membership. */
+  @Transactional(readOnly = true)
+  public Map<Integer, String> names(int group) {
+    return members(group).stream().collect(Collectors.toMap(Member::id, Member::name));
   }
 
   @Transactional(readOnly = true)
