@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Outbound;
@@ -26,6 +27,7 @@ public class DemoDays {
 
   private final Calendar calendar;
   private final Harvests harvests;
+  private final IndexKeeper index;
   private final Watching watching;
   private final Outbound outbound;
   private final LanternProperties properties;
@@ -36,11 +38,13 @@ public class DemoDays {
   DemoDays(
       Calendar calendar,
       Harvests harvests,
+      IndexKeeper index,
       Watching watching,
       Outbound outbound,
       LanternProperties properties) {
     this.calendar = calendar;
     this.harvests = harvests;
+    this.index = index;
     this.watching = watching;
     this.outbound = outbound;
     this.properties = properties;
@@ -64,6 +68,7 @@ public class DemoDays {
     watching.run();
     set(tomorrow);
     watching.run();
+    index.catchUp();
     return new Passed(
         tomorrow,
         outcomes.stream().mapToInt(Harvests.Outcome::taken).sum(),

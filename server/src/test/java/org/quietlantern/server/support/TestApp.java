@@ -14,6 +14,7 @@ import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.standins.corpus.Corpus;
 import org.quietlantern.standins.oai.SourceServer;
@@ -82,7 +83,7 @@ public final class TestApp implements AutoCloseable {
   public static synchronized TestApp shared() {
     if (shared == null) {
       shared = new TestApp();
-      shared.bean(Harvests.class).harvestAll();
+      shared.workOff();
     }
     return shared;
   }
@@ -109,9 +110,10 @@ public final class TestApp implements AutoCloseable {
     bean(Calendar.class).set(now);
   }
 
-  /** Harvests, runs alerts and closes rounds, as the jobs would. */
+  /** Harvests, runs alerts and closes rounds, as the jobs would; searches find what came. */
   public List<Harvests.Outcome> workOff() {
     List<Harvests.Outcome> outcomes = bean(Harvests.class).harvestAll();
+    bean(IndexKeeper.class).catchUp();
     bean(Watching.class).run();
     return outcomes;
   }
