@@ -56,7 +56,7 @@ start_server() {
     launch "$data/server" java -Xmx768m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -jar "$(server_jar)" \
     --server.port="$port" --lantern.data="$data" --lantern.base-url="http://localhost:$port" \
     --lantern.demo.enabled=true --lantern.demo.password="$demo_password" \
-    --lantern.demo.source="$outside/oai" --lantern.demo.control="$outside/control/clock" \
+    --lantern.demo.outside="$outside" \
     --lantern.outbound-allowed=127.0.0.1 ${LANTERN_SERVER_OPTIONS:-}
   sha256sum <"$(server_jar)" >"$data/server.build"
   wait_for_line "$data/server" "demo: ready" 600

@@ -1,11 +1,31 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { api, body } from '../../api';
 import { Act, counted, shortDay, useNotice } from '../../ui';
+
+const LOOK_AGAIN = 2000;
+
+/** While the groups' past is arriving: how far it is. Everything else is read anew when it is there. */
+function demoPast(client: QueryClient) {
+  return queryOptions({
+    queryKey: ['demo'],
+    queryFn: async ({ signal }) => {
+      const before = client.getQueryData<{ pastUntil?: string }>(['demo']);
+      const now = body(await api.GET('/api/demo', { signal }));
+      if (before?.pastUntil && !now.pastUntil) {
+        void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'demo' });
+      }
+      return now;
+    },
+    refetchInterval: (query) => (query.state.data?.pastUntil ? LOOK_AGAIN : false),
+    staleTime: Infinity,
+  });
+}
 
 /** The demo's day, and the way to let days pass. */
 export function DemoDays({ today }: { today: string }) {
   const client = useQueryClient();
   const tell = useNotice();
+  const past = useQuery(demoPast(client));
   const pass = useMutation({
     mutationFn: async (days: number) => body(await api.POST('/api/demo/days', { body: { days } })),
     onSuccess: (passed) => {
@@ -23,15 +43,23 @@ export function DemoDays({ today }: { today: string }) {
       className="flex items-center gap-3 border-r border-base-300 pr-4"
       aria-busy={pass.isPending}
     >
-      <span className="whitespace-nowrap text-soft">
-        {pass.isPending ? 'days pass …' : shortDay(today)}
+      <span className="whitespace-nowrap text-soft" role="status">
+        {pass.isPending ? 'days pass …' : shortDay(past.data?.pastUntil ? past.data.today : today)}
       </span>
-      <Act disabled={pass.isPending} onClick={() => pass.mutate(1)}>
-        a day later
-      </Act>
-      <Act disabled={pass.isPending} onClick={() => pass.mutate(7)}>
-        a week later
-      </Act>
+      {past.data?.pastUntil ? (
+        <span className="whitespace-nowrap text-soft">
+          the past arrives, up to {shortDay(past.data.pastUntil)}
+        </span>
+      ) : (
+        <>
+          <Act disabled={pass.isPending} onClick={() => pass.mutate(1)}>
+            a day later
+          </Act>
+          <Act disabled={pass.isPending} onClick={() => pass.mutate(7)}>
+            a week later
+          </Act>
+        </>
+      )}
     </div>
   );
 }

@@ -6,27 +6,32 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.List;
+import java.util.Iterator;
+import java.util.stream.Stream;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.search.Entry;
 
 /** PostgreSQL's own full text on the same records, with a GIN index. */
 final class FullText implements AutoCloseable {
+  private static final int BATCH = 1_000;
   private final Connection connection;
 
-  FullText(String address, String password, List<Entry> records) throws SQLException {
+  FullText(String address, String password, Stream<Entry> records) throws SQLException {
     connection = DriverManager.getConnection(address, "app", password);
     try (Statement statement = connection.createStatement()) {
       statement.execute("create temp table record (id int primary key, words tsvector)");
     }
     try (PreparedStatement insert =
         connection.prepareStatement("insert into record values (?, to_tsvector('english', ?))")) {
-      for (Entry entry : records) {
+      for (Iterator<Entry> entries = records.iterator(); entries.hasNext(); ) {
+        Entry entry = entries.next();
         insert.setInt(1, entry.id());
         insert.setString(2, text(entry.publication()));
         insert.addBatch();
+        if (entry.id() % BATCH == 0 || !entries.hasNext()) {
+          insert.executeBatch();
+        }
       }
-      insert.executeBatch();
     }
     try (Statement statement = connection.createStatement()) {
       statement.execute("create index on record using gin (words)");

@@ -1,49 +1,48 @@
 package org.quietlantern.bench;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.search.Entry;
-import org.quietlantern.standins.corpus.Corpus;
-import org.quietlantern.standins.corpus.Revision;
+import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.corpus.ManyWorks;
 import org.quietlantern.standins.corpus.Work;
 
-/** The made-up literature, several seeds of it, as entries for the index. */
+/** The made-up literature, as much of it as wanted, as entries for the index. */
 final class Records {
   private Records() {}
 
-  static List<Entry> of(int size) {
-    List<Entry> entries = new ArrayList<>(size);
-    for (long seed = 1; entries.size() < size; seed++) {
-      for (Revision revision : Corpus.of(seed)) {
-        if (entries.size() < size) {
-          int id = entries.size() + 1;
-          entries.add(
-              new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), read(revision.work())));
-        }
-      }
-    }
-    return entries;
+  /** One after the other; the same each time. */
+  static Stream<Entry> of(int size) {
+    return ManyWorks.of(Literature.SEED, size).map(Records::entry);
+  }
+
+  private static Entry entry(Work work) {
+    int id = work.number();
+    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), read(work));
   }
 
   private static Publication read(Work work) {
+    int year = work.date().getYear();
     return new Publication(
         work.title(),
+        work.original().orElse(""),
         Kind.named(work.kind()).orElse(Kind.ARTICLE),
         VersionKind.FINAL,
         work.authors().stream().map(a -> new PersonName(a.family(), a.given())).toList(),
-        Optional.of(new PartialDate(work.date().getYear(), work.date().getMonthValue(), 0)),
-        work.journal() == null
-            ? Host.NONE
-            : new Host(work.journal().title(), work.journal().issn(), "", "", "", ""),
+        Optional.of(new PartialDate(year, work.date().getMonthValue(), 0)),
+        work.journal()
+            .map(j -> new Host(j.titleIn(year), j.issn(), "", "", "", ""))
+            .orElse(Host.NONE),
         "",
         work.language(),
         work.abstractText(),
@@ -52,8 +51,8 @@ final class Records {
             .toList(),
         work.keywords(),
         work.doi(),
-        "",
+        Relations.NONE,
         work.pages(),
-        work.open());
+        work.facts().open());
   }
 }

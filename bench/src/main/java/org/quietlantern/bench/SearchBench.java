@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import org.quietlantern.core.query.Strategy;
@@ -21,32 +22,30 @@ import org.quietlantern.core.search.Snapshot;
 public final class SearchBench {
   private static final int ROUNDS = 40;
   private static final int WARM = 10;
+  private static final int BATCH = 1_000;
 
   /** A class of query: as a line of ours, and as a tsquery. */
   private record Query(String name, String line, String tsquery) {}
 
   private static final List<Query> QUERIES =
       List.of(
-          new Query("rare word", "horticulture", "horticulture"),
+          new Query("rare word", "noctule", "noctule"),
           new Query("common word", "light", "light"),
           new Query(
               "boolean of six",
               "(moth or bat or beetle) (dimming or curfew) not bridge",
               "(moth | bat | beetle) & (dimming | curfew) & !bridge"),
-          new Query("phrase", "\"automatic recorders\"", "automatic <-> recorders"),
-          new Query("cut word", "pipistrell*", "pipistrell:*"));
+          new Query("phrase", "\"light traps\"", "light <-> traps"),
+          new Query("cut word", "pipistr*", "pipistr:*"));
 
   private SearchBench() {}
 
   public static void main(String[] arguments) throws SQLException, java.io.IOException {
     int size = Integer.parseInt(arguments[2]);
-    List<Entry> records = Records.of(size);
     Path folder = Files.createTempDirectory("lantern-bench");
     try (CatalogueIndex index = CatalogueIndex.open(folder, "bench");
-        FullText database = new FullText(arguments[0], arguments[1], records)) {
-      for (int start = 0; start < size; start += 500) {
-        index.apply(records.subList(start, Math.min(size, start + 500)), List.of(), start + 1);
-      }
+        FullText database = new FullText(arguments[0], arguments[1], Records.of(size))) {
+      fill(index, size);
       System.out.printf(
           Locale.ENGLISH,
           "%n%,d records, %d rounds, milliseconds: median (95th percentile)%n%n| query | found | core | PostgreSQL | times |%n|---|---|---|---|---|%n",
@@ -56,6 +55,18 @@ public final class SearchBench {
         for (Query query : QUERIES) {
           print(query, snapshot, database);
         }
+      }
+    }
+  }
+
+  private static void fill(CatalogueIndex index, int size) throws java.io.IOException {
+    List<Entry> batch = new ArrayList<>();
+    Iterator<Entry> entries = Records.of(size).iterator();
+    while (entries.hasNext()) {
+      batch.add(entries.next());
+      if (batch.size() == BATCH || !entries.hasNext()) {
+        index.apply(batch, List.of(), batch.get(0).id());
+        batch.clear();
       }
     }
   }

@@ -13,7 +13,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 class DemoTest {
-  private static final TestApp APP = new TestApp("--lantern.demo.enabled=true");
+  private static final TestApp APP =
+      new TestApp("--lantern.demo.enabled=true", "--lantern.demo.past-days=21");
 
   @AfterAll
   static void close() {
@@ -30,7 +31,7 @@ class DemoTest {
     JsonNode view = here.get("").ok();
     assertThat(view.get("members").size()).isEqualTo(5);
     assertThat(view.get("demo").asBoolean()).isTrue();
-    assertThat(here.get("/folders").ok().size()).isEqualTo(2);
+    assertThat(here.get("/folders").ok().size()).isEqualTo(6);
     assertThat(here.get("/rounds").ok().get(0).get("reviewed").size())
         .as("guests have no lamp")
         .isEqualTo(4);
@@ -47,7 +48,7 @@ class DemoTest {
   void aSourceThatIsDownIsNamedAndMadeUpFor() {
     Client ilse = new Client(APP.address());
     ilse.signIn("ilse@ternhollow.example", TestApp.PASSWORD).ok();
-    APP.source().breakAfter(0);
+    APP.faults().breakAfter(0);
     JsonNode broken = ilse.post("/api/demo/days", Map.of("days", 1)).ok();
     assertThat(broken.get("problems").get(0).asString()).startsWith("The Night Index: ");
     assertThat(ilse.post("/api/demo/days", Map.of("days", 1)).ok().get("problems").size()).isZero();

@@ -1,18 +1,17 @@
 package org.quietlantern.standins;
 
 import java.io.IOException;
-import org.quietlantern.standins.corpus.Corpus;
-import org.quietlantern.standins.oai.SourceServer;
+import org.quietlantern.standins.corpus.Extent;
+import org.quietlantern.standins.corpus.Literature;
 
 /** Starts the outside world of the demo: {@code java -jar stand-ins.jar PORT}. */
 public final class Main {
-  private static final long SEED = 1887;
-
   private Main() {}
 
   public static void main(String[] arguments) throws IOException, InterruptedException {
-    SourceServer source = new SourceServer(Integer.parseInt(arguments[0]), Corpus.of(SEED));
-    System.out.println("The Night Index answers at " + source.address());
+    Outside outside =
+        new Outside(Integer.parseInt(arguments[0]), Literature.of(Literature.SEED, Extent.WHOLE));
+    System.out.println("The outside world answers at " + outside.address());
     Thread.currentThread().join();
   }
 }

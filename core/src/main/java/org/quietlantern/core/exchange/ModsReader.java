@@ -12,6 +12,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.VersionKind;
 import org.xml.sax.SAXException;
 
@@ -46,7 +47,7 @@ public final class ModsReader {
   }
 
   private Supplied publication() {
-    String title = mods.first("titleInfo").map(ModsReader::title).orElse("");
+    String title = titles(false).findFirst().orElse("");
     if (title.isEmpty()) {
       return new Supplied.Unreadable("no title");
     }
@@ -59,6 +60,7 @@ public final class ModsReader {
     Publication read =
         new Publication(
             title,
+            titles(true).findFirst().orElse(""),
             kind(),
             version(),
             authors(),
@@ -70,10 +72,31 @@ public final class ModsReader {
             headings(),
             keywords(),
             doi(),
-            mods.text("extension", "supply", "versionOf"),
+            relations(),
             Pages.count(mods.text("physicalDescription", "extent"), host),
             "open".equals(mods.text("extension", "supply", "access")));
     return new Supplied.Read(read, problems);
+  }
+
+  /** {@code original}: in the language of the work, beside a title that is a translation. */
+  private Stream<String> titles(boolean original) {
+    return mods.all("titleInfo").stream()
+        .filter(info -> original == info.has("displayLabel", "original"))
+        .map(ModsReader::title);
+  }
+
+  private Relations relations() {
+    List<Relations.Notice> notices =
+        mods.all("extension", "supply", "notice").stream()
+            .map(
+                notice ->
+                    new Relations.Notice(
+                        notice.attribute("kind"), notice.text(), notice.attribute("date")))
+            .toList();
+    return new Relations(
+        mods.text("extension", "supply", "versionOf"),
+        mods.text("extension", "supply", "noticeOf"),
+        notices);
   }
 
   private static String title(Node info) {

@@ -63,7 +63,7 @@ public final class RisWriter {
 
   private static String type(Kind kind) {
     return switch (kind) {
-      case ARTICLE, REVIEW, EDITORIAL, LETTER -> "JOUR";
+      case ARTICLE, REVIEW, EDITORIAL, LETTER, NOTICE -> "JOUR";
       case PREPRINT -> "UNPB";
       case BOOK -> "BOOK";
       case CHAPTER -> "CHAP";

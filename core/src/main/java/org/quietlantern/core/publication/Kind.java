@@ -3,6 +3,7 @@ package org.quietlantern.core.publication;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** What sort of publication it is. */
 public enum Kind {
@@ -16,7 +17,12 @@ public enum Kind {
   CONFERENCE_PAPER,
   DATASET,
   EDITORIAL,
-  LETTER;
+  LETTER,
+  /** About another publication: a correction, a retraction. */
+  NOTICE;
+
+  private static final Set<String> NOTICES =
+      Set.of("correction", "erratum", "retraction", "expression of concern");
 
   /** As people read and type it. */
   public String word() {
@@ -24,6 +30,9 @@ public enum Kind {
   }
 
   public static Optional<Kind> named(String word) {
-    return Arrays.stream(values()).filter(k -> k.word().equalsIgnoreCase(word.strip())).findFirst();
+    String wanted = word.strip().toLowerCase(Locale.ROOT);
+    return NOTICES.contains(wanted)
+        ? Optional.of(NOTICE)
+        : Arrays.stream(values()).filter(k -> k.word().equals(wanted)).findFirst();
   }
 }

@@ -7,13 +7,14 @@ import java.util.Optional;
 /**
  * What is known of a work, one value per field. Text that is not known is empty.
  *
- * @param versionOf DOI of the form of the same work that this one is a version of; empty if unsaid
+ * @param originalTitle in the language of the work, where {@code title} is a translation
  * @param pages how long it is, 0 if unknown
  * @param language as ISO 639-1, empty if unknown
  * @param open whether a copy is open to all
  */
 public record Publication(
     String title,
+    String originalTitle,
     Kind kind,
     VersionKind version,
     List<PersonName> authors,
@@ -25,7 +26,7 @@ public record Publication(
     List<HeadingUse> headings,
     List<String> keywords,
     String doi,
-    String versionOf,
+    Relations relations,
     int pages,
     boolean open) {
   public Publication {

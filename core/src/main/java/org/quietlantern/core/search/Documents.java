@@ -43,6 +43,7 @@ final class Documents {
 
   private static void text(Document document, Publication publication) {
     searched(document, Field.TITLE, publication.title());
+    searched(document, Field.TITLE, publication.originalTitle());
     searched(document, Field.ABSTRACT, publication.abstractText());
     for (HeadingUse heading : publication.headings()) {
       searched(document, Field.HEADING, heading.label());

@@ -3,6 +3,7 @@ package org.quietlantern.core.watch;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
+import java.util.Collection;
 import org.roaringbitmap.RoaringBitmap;
 
 /**
@@ -28,6 +29,10 @@ public final class Memory {
   /** What of {@code matches} is not remembered. */
   public RoaringBitmap news(RoaringBitmap matches) {
     return RoaringBitmap.andNot(matches, ids);
+  }
+
+  public boolean remembersAny(Collection<Integer> some) {
+    return some.stream().anyMatch(ids::contains);
   }
 
   public Memory with(RoaringBitmap matches) {

@@ -11,6 +11,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.VersionKind;
 
 class PlainCitationTest {
@@ -21,6 +22,7 @@ class PlainCitationTest {
     return PlainCitation.of(
         new Publication(
             title,
+            "",
             Kind.ARTICLE,
             VersionKind.FINAL,
             authors,
@@ -32,7 +34,7 @@ class PlainCitationTest {
             List.of(),
             List.of(),
             "",
-            "",
+            Relations.NONE,
             0,
             false));
   }

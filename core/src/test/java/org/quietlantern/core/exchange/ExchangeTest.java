@@ -14,6 +14,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.VersionKind;
 
 class ExchangeTest {
@@ -21,6 +22,7 @@ class ExchangeTest {
       """
       <mods xmlns="http://www.loc.gov/mods/v3" version="3.8">
         <titleInfo><nonSort>The</nonSort><title>dimming of verges</title><subTitle>a trial</subTitle></titleInfo>
+        <titleInfo type="alternative" displayLabel="original" lang="nb"><title>Det dempede lyset</title></titleInfo>
         <name type="personal"><namePart type="given">Maren</namePart><namePart type="family">Oduya</namePart></name>
         <name type="corporate"><namePart>Tern Hollow Observatory</namePart></name>
         <genre>article</genre>
@@ -40,13 +42,15 @@ class ExchangeTest {
         <identifier type="doi">10.5555/ave.14.2.113</identifier>
         <extension><supply xmlns="urn:quietlantern:supply:1"><version>final</version><access>open</access>
           <central valueURI="urn:h:2"/><aspect valueURI="urn:h:2">behaviour</aspect>
-          <versionOf>10.5555/pre.7</versionOf></supply></extension>
+          <versionOf>10.5555/pre.7</versionOf>
+          <notice kind="correction" date="2026-05-02">10.5555/ave.15.1.90</notice></supply></extension>
       </mods>
       """;
 
   static final Publication READ =
       new Publication(
           "The dimming of verges: a trial",
+          "Det dempede lyset",
           Kind.ARTICLE,
           VersionKind.FINAL,
           List.of(new PersonName("Oduya", "Maren"), new PersonName("Tern Hollow Observatory", "")),
@@ -60,7 +64,10 @@ class ExchangeTest {
               new HeadingUse("urn:h:2", "Lepidoptera", true, List.of("behaviour"))),
           List.of("bramble"),
           "10.5555/ave.14.2.113",
-          "10.5555/pre.7",
+          new Relations(
+              "10.5555/pre.7",
+              "",
+              List.of(new Relations.Notice("correction", "10.5555/ave.15.1.90", "2026-05-02"))),
           17,
           true);
 

@@ -11,6 +11,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.query.Strategy;
 
@@ -19,6 +20,7 @@ final class Catalogue implements AutoCloseable {
   static final Publication PLAIN =
       new Publication(
           "Untitled",
+          "",
           Kind.ARTICLE,
           VersionKind.FINAL,
           List.of(),
@@ -30,7 +32,7 @@ final class Catalogue implements AutoCloseable {
           List.of(),
           List.of(),
           "",
-          "",
+          Relations.NONE,
           0,
           false);
   final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
@@ -43,6 +45,7 @@ final class Catalogue implements AutoCloseable {
   static Publication with(Publication p, String title, String abstractText) {
     return new Publication(
         title,
+        p.originalTitle(),
         p.kind(),
         p.version(),
         p.authors(),
@@ -54,7 +57,7 @@ final class Catalogue implements AutoCloseable {
         p.headings(),
         p.keywords(),
         p.doi(),
-        p.versionOf(),
+        p.relations(),
         p.pages(),
         p.open());
   }
@@ -66,6 +69,7 @@ final class Catalogue implements AutoCloseable {
     }
     return new Publication(
         title,
+        "",
         kind,
         VersionKind.FINAL,
         List.of(new PersonName(author, "A")),
@@ -77,7 +81,7 @@ final class Catalogue implements AutoCloseable {
         uses,
         List.of(),
         "10.5555/test." + year,
-        "",
+        Relations.NONE,
         0,
         true);
   }

@@ -80,6 +80,7 @@ class MatchingTest {
     var p = Catalogue.titled(title);
     return new org.quietlantern.core.publication.Publication(
         title,
+        "",
         p.kind(),
         p.version(),
         List.of(new PersonName("Oduya", "Maren")),
@@ -91,7 +92,7 @@ class MatchingTest {
         List.of(),
         List.of(),
         "",
-        "",
+        org.quietlantern.core.publication.Relations.NONE,
         0,
         false);
   }

@@ -155,6 +155,7 @@ class SnapshotTest {
       var monster =
           new org.quietlantern.core.publication.Publication(
               "A moth",
+              "",
               Kind.ARTICLE,
               Catalogue.PLAIN.version(),
               List.of(),
@@ -166,7 +167,7 @@ class SnapshotTest {
               List.of(),
               List.of(),
               "10.5555/" + "x".repeat(40_000),
-              "",
+              org.quietlantern.core.publication.Relations.NONE,
               0,
               false);
       List<CatalogueIndex.SetAside> aside =

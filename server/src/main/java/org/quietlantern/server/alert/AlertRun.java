@@ -2,6 +2,7 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -75,13 +76,27 @@ class AlertRun {
       Changes changes = changes(alert.number(), snapshot.number());
       RoaringBitmap matches = snapshot.among(ready, changes.touched());
       Memory memory = Memory.read(alert.memory());
-      RoaringBitmap news = memory.news(matches);
+      RoaringBitmap news = unknown(memory, memory.news(matches));
       announce(alert, snapshot, strategy, changes, news);
       checkpoint.pass("alert: announced, not remembered");
       mapper.remember(id, memory.with(matches).bytes(), snapshot.number());
       checkpoint.pass("alert: remembered, not committed");
       return news.getCardinality();
     }
+  }
+
+  /** Without what is remembered as something that was merged into it since. */
+  private RoaringBitmap unknown(Memory memory, RoaringBitmap news) {
+    RoaringBitmap unknown = news.clone();
+    publications
+        .parts(Arrays.stream(news.toArray()).boxed().toList())
+        .forEach(
+            (whole, parts) -> {
+              if (memory.remembersAny(parts)) {
+                unknown.remove(whole);
+              }
+            });
+    return unknown;
   }
 
   /** What changed between two numbers, and which of it came with these changes. */
@@ -116,8 +131,7 @@ class AlertRun {
     }
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), alert.revision());
     int round = rounds.openRound(alert.id());
-    List<Integer> ids =
-        java.util.Arrays.stream(news.toArray()).boxed().collect(Collectors.toList());
+    List<Integer> ids = Arrays.stream(news.toArray()).boxed().collect(Collectors.toList());
     for (Stored stored : publications.byId(ids)) {
       NewClass newClass =
           NewClass.of(

@@ -2,9 +2,11 @@ package org.quietlantern.server.arrival;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
@@ -82,8 +84,12 @@ public class Arrivals {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
+  /** Two that turned out to be one work since stand in a round once. */
   private List<RoundMapper.FoundRow> found(List<RoundMapper.Row> rounds) {
-    return mapper.found(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new));
+    Set<List<Integer>> seen = new HashSet<>();
+    return mapper.found(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
+        .filter(f -> seen.add(List.of(f.round(), f.publication())))
+        .toList();
   }
 
   private Map<Integer, List<Said>> said(Member who, List<RoundMapper.FoundRow> found) {

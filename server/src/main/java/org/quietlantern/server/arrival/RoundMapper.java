@@ -47,9 +47,10 @@ interface RoundMapper {
 
   String FOUND =
       """
-      select n.round, r.occasion, o.publication, o.kind, n.class as finding_class,
+      select n.round, r.occasion, coalesce(p.canonical, p.id) as publication, o.kind, n.class as finding_class,
         n.words::text, n.here_since, r.came
       from finding n join arrival r on r.id = n.arrival join occasion o on o.id = r.occasion
+      join publication p on p.id = o.publication
       """;
 
   @Select(

@@ -2,15 +2,17 @@ package org.quietlantern.server.catalogue;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.quietlantern.core.exchange.ModsReader;
-import org.quietlantern.core.exchange.Supplied;
+import java.util.Optional;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -26,6 +28,9 @@ public class Catalogue {
   /** Records that one transaction takes. */
   public static final int MOST = 500;
 
+  /** Letters of a key that are kept; comparing decides, the key only finds. */
+  private static final int LONGEST_KEY = 400;
+
   private final CatalogueMapper mapper;
   private final PublicIds ids;
   private final Json json;
@@ -40,7 +45,7 @@ public class Catalogue {
 
   /**
    * Takes a page of records of a source, in the caller's transaction; the caller notes its own
-   * progress in the same one.
+   * progress in the same one. Records of one work come under one publication.
    *
    * @return how many publications changed
    */
@@ -50,73 +55,140 @@ public class Catalogue {
       throw new IllegalArgumentException("more than " + MOST + " records: " + records.size());
     }
     mapper.lock();
-    Instant now = calendar.now();
-    String[] identifiers = records.stream().map(SourceRecord::identifier).toArray(String[]::new);
-    Map<String, CatalogueMapper.Held> held =
-        mapper.held(source, identifiers).stream()
-            .collect(Collectors.toMap(CatalogueMapper.Held::identifier, Function.identity()));
-    int changed = 0;
     // A page may name a record twice; the last one is the newest.
-    Map<String, SourceRecord> newest =
-        records.stream()
-            .collect(
-                Collectors.toMap(
-                    SourceRecord::identifier,
-                    Function.identity(),
-                    (first, last) -> last,
-                    java.util.LinkedHashMap::new));
-    for (SourceRecord record : newest.values()) {
-      changed += take(source, record, held.get(record.identifier()), now) ? 1 : 0;
+    Map<String, SourceRecord> newest = new LinkedHashMap<>();
+    records.forEach(record -> newest.put(record.identifier(), record));
+    int rank = mapper.rank(source);
+    Map<String, Member> members = new LinkedHashMap<>();
+    newest.forEach(
+        (identifier, record) -> members.put(identifier, Member.of(record, rank, Long.MAX_VALUE)));
+    Works works = load(source, members);
+    members.forEach((identifier, member) -> take(works, source, member));
+    return write(works, source, members);
+  }
+
+  private static void take(Works works, int source, Member member) {
+    Work.Name name = new Work.Name(source, member.record().identifier());
+    if (member.record().deleted()) {
+      works.withdraw(name, member.record().datestamp());
+    } else {
+      works.take(name, member);
     }
+  }
+
+  /** All works that the records belong to already or share a key with. */
+  private Works load(int source, Map<String, Member> members) {
+    String[] keys =
+        members.values().stream()
+            .flatMap(member -> keys(member).stream())
+            .distinct()
+            .toArray(String[]::new);
+    String[] identifiers = members.keySet().toArray(String[]::new);
+    Works works = new Works();
+    Map<Integer, Work> byId = new HashMap<>();
+    for (CatalogueMapper.Kept kept : mapper.kept(source, identifiers, keys)) {
+      Work work =
+          byId.computeIfAbsent(kept.work(), id -> Work.stored(id, kept.hash(), kept.withdrawn()));
+      SourceRecord record =
+          new SourceRecord(
+              kept.identifier(), kept.format(), kept.raw(), kept.datestamp(), kept.deleted());
+      works.know(
+          work,
+          new Work.Name(kept.source(), kept.identifier()),
+          Member.of(record, kept.rank(), kept.id()));
+    }
+    return works;
+  }
+
+  private static List<String> keys(Member member) {
+    return member.reading().map(SameWork::keys).orElse(List.of()).stream()
+        .map(key -> key.substring(0, Math.min(key.length(), LONGEST_KEY)))
+        .toList();
+  }
+
+  private int write(Works works, int source, Map<String, Member> members) {
+    Instant now = calendar.now();
+    int changed = 0;
+    for (Work work : works.touched()) {
+      changed += store(work, now) ? 1 : 0;
+    }
+    for (Works.Merge merge : works.merges()) {
+      changed += merge(merge, now) ? 1 : 0;
+    }
+    for (Works.Pair pair : works.doubtful()) {
+      doubt(pair, now);
+    }
+    members.forEach(
+        (identifier, member) -> {
+          Work.Name name = new Work.Name(source, identifier);
+          keep(source, member, works.find(name).flatMap(Work::id).orElse(null), now);
+        });
     return changed;
   }
 
-  private boolean take(int source, SourceRecord record, CatalogueMapper.Held held, Instant now) {
-    Integer publication = held == null ? null : held.publication();
-    if (record.deleted()) {
-      keep(source, record, publication, now, List.of());
-      return withdraw(held, now);
+  /** Writes the winning values if they are others than before. */
+  private boolean store(Work work, Instant now) {
+    Optional<Publication> publication = work.publication();
+    if (publication.isEmpty()) {
+      return withdraw(work, now);
     }
-    Supplied supplied = ModsReader.read(record.raw());
-    if (supplied instanceof Supplied.Unreadable unreadable) {
-      keep(source, record, publication, now, List.of(unreadable.reason()));
+    Winning winning = Winning.of(json.write(publication.get()));
+    if (work.id().isEmpty()) {
+      work.id(mapper.add(ids.next(), now, winning.fields(), winning.hash()));
+      mapper.number(work.id().orElseThrow(), new String[] {"new"}, now);
+      return true;
+    }
+    if (!work.isWithdrawn() && Arrays.equals(work.hash(), winning.hash())) {
       return false;
     }
-    Supplied.Read read = (Supplied.Read) supplied;
-    Winning winning = Winning.of(json.write(read.publication()));
-    boolean same =
-        publication != null && !held.withdrawn() && Arrays.equals(held.hash(), winning.hash());
-    if (publication == null) {
-      publication = mapper.add(ids.next(), now, winning.fields(), winning.hash());
-      mapper.number(publication, new String[] {"new"}, now);
-    } else if (!same) {
-      mapper.change(publication, winning.fields(), winning.hash());
-      mapper.number(publication, new String[] {"fields"}, now);
-    }
-    keep(source, record, publication, now, read.problems());
-    return !same;
-  }
-
-  private boolean withdraw(CatalogueMapper.Held held, Instant now) {
-    if (held == null || held.publication() == null || held.withdrawn()) {
-      return false;
-    }
-    mapper.withdraw(held.publication(), now);
-    mapper.number(held.publication(), new String[] {"withdrawn"}, now);
+    mapper.change(work.id().orElseThrow(), winning.fields(), winning.hash());
+    mapper.number(work.id().orElseThrow(), new String[] {"fields"}, now);
     return true;
   }
 
-  private void keep(
-      int source, SourceRecord record, Integer publication, Instant now, List<String> problems) {
-    mapper.keep(
-        source,
-        record.identifier(),
-        publication,
-        record.format(),
-        record.raw(),
-        record.datestamp(),
-        record.deleted(),
-        now,
-        problems.toArray(String[]::new));
+  private boolean withdraw(Work work, Instant now) {
+    if (work.isWithdrawn() || work.id().isEmpty()) {
+      return false;
+    }
+    mapper.withdraw(work.id().orElseThrow(), now);
+    mapper.number(work.id().orElseThrow(), new String[] {"withdrawn"}, now);
+    return true;
+  }
+
+  /** One that was never stored just is a part of the other. */
+  private boolean merge(Works.Merge merge, Instant now) {
+    if (merge.from().id().isEmpty()) {
+      return false;
+    }
+    int from = merge.from().id().orElseThrow();
+    mapper.merge(from, merge.into().id().orElseThrow());
+    mapper.number(from, new String[] {"merged"}, now);
+    return true;
+  }
+
+  private void doubt(Works.Pair pair, Instant now) {
+    Optional<Integer> one = pair.one().id();
+    Optional<Integer> other = pair.other().id();
+    if (one.isPresent() && other.isPresent() && !one.equals(other)) {
+      mapper.doubt(Math.min(one.get(), other.get()), Math.max(one.get(), other.get()), now);
+    }
+  }
+
+  private void keep(int source, Member member, @Nullable Integer publication, Instant now) {
+    SourceRecord record = member.record();
+    int id =
+        mapper.keep(
+            source,
+            record.identifier(),
+            publication,
+            record.format(),
+            record.raw(),
+            record.datestamp(),
+            record.deleted(),
+            now,
+            record.deleted() ? new String[0] : member.problems().toArray(String[]::new));
+    if (!record.deleted()) {
+      mapper.replaceKeys(id, keys(member).toArray(String[]::new));
+    }
   }
 }

@@ -9,10 +9,29 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface CatalogueMapper {
-  record Held(
-      String identifier, Integer publication, boolean deleted, byte[] hash, boolean withdrawn) {}
+  /** A record that is kept, and the publication it stands under. */
+  record Kept(
+      int work,
+      byte[] hash,
+      boolean withdrawn,
+      int id,
+      int source,
+      String identifier,
+      String format,
+      String raw,
+      String datestamp,
+      boolean deleted,
+      int rank) {}
 
-  record Row(int id, String pid, Instant came, boolean withdrawn, String fields) {}
+  /** {@code asked}: what was asked for; the rest is of what it was merged into, if it was. */
+  record Row(
+      int asked,
+      String askedPid,
+      int id,
+      String pid,
+      Instant came,
+      boolean withdrawn,
+      String fields) {}
 
   record Change(long no, int publication, String[] kinds) {}
 
@@ -22,24 +41,43 @@ interface CatalogueMapper {
 
   @Select(
       """
-      select r.identifier, r.publication, r.deleted, p.hash, p.withdrawn is not null as withdrawn
-      from source_record r left join publication p on p.id = r.publication
-      where r.source = #{source} and r.identifier = any(#{identifiers})
+      with touched as (
+        select coalesce(p.canonical, p.id) as work
+        from source_record r join publication p on p.id = r.publication
+        where r.source = #{source} and r.identifier = any(#{identifiers})
+        union
+        select coalesce(p.canonical, p.id)
+        from work_key k join source_record r on r.id = k.source_record
+        join publication p on p.id = r.publication
+        where k.value = any(#{keys})),
+      parts as (
+        select work, work as part from touched
+        union
+        select t.work, p.id from touched t join publication p on p.canonical = t.work)
+      select t.work, c.hash, c.withdrawn is not null as withdrawn, r.id, r.source, r.identifier,
+        r.format, r.raw, r.datestamp, r.deleted, s.rank
+      from parts t join publication c on c.id = t.work
+      join source_record r on r.publication = t.part join source s on s.id = r.source
+      order by r.id
       """)
-  List<Held> held(int source, String[] identifiers);
+  List<Kept> kept(int source, String[] identifiers, String[] keys);
 
-  @Insert(
+  @Select("select rank from source where id = #{source}")
+  int rank(int source);
+
+  @Select(
       """
       insert into source_record
         (source, identifier, publication, format, raw, datestamp, deleted, came, problems)
       values (#{source}, #{identifier}, #{publication}, #{format}, #{raw}, #{datestamp},
         #{deleted}, #{now}, #{problems})
-      on conflict (source, identifier) do update set publication = excluded.publication,
-        format = excluded.format, datestamp = excluded.datestamp, deleted = excluded.deleted,
+      on conflict (source, identifier) do update set
+        publication = coalesce(source_record.publication, excluded.publication), format = excluded.format, datestamp = excluded.datestamp, deleted = excluded.deleted,
         problems = excluded.problems,
         raw = case when excluded.deleted then source_record.raw else excluded.raw end
+      returning id
       """)
-  void keep(
+  int keep(
       int source,
       String identifier,
       Integer publication,
@@ -49,6 +87,29 @@ interface CatalogueMapper {
       boolean deleted,
       Instant now,
       String[] problems);
+
+  @Insert(
+      """
+      with gone as (
+        delete from work_key where source_record = #{record} and not value = any(#{keys}))
+      insert into work_key (source_record, value)
+      select distinct #{record}, k from unnest(#{keys}::text[]) k
+      on conflict do nothing
+      """)
+  void replaceKeys(int record, String[] keys);
+
+  @Update("update publication set canonical = #{into} where id = #{from} or canonical = #{from}")
+  void merge(int from, int into);
+
+  @Insert(
+      """
+      insert into doubtful_pair (publication, other, at) values (#{one}, #{other}, #{now})
+      on conflict do nothing
+      """)
+  void doubt(int one, int other, Instant now);
+
+  @Select("select count(*) from doubtful_pair")
+  int doubtful();
 
   @Select(
       """
@@ -93,17 +154,31 @@ interface CatalogueMapper {
 
   @Select(
       """
-      select id, pid, came, withdrawn is not null as withdrawn, fields::text
-      from publication where id = any(#{ids}) and grp is null order by id limit 1000
+      select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
+        p.withdrawn is not null as withdrawn, p.fields::text
+      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
+      where a.id = any(#{ids}) and a.grp is null order by a.id limit 1000
       """)
   List<Row> byId(Integer[] ids);
 
   @Select(
       """
-      select id, pid, came, withdrawn is not null as withdrawn, fields::text
-      from publication where pid = any(#{pids}) and grp is null order by id limit 1000
+      select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
+        p.withdrawn is not null as withdrawn, p.fields::text
+      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
+      where a.pid = any(#{pids}) and a.grp is null order by a.id limit 1000
       """)
   List<Row> byPid(String[] pids);
+
+  /** Those that were merged into one of the publications: part and whole. */
+  @Select(
+      """
+      select id as part, canonical as whole from publication
+      where canonical = any(#{ids}) order by id limit 10000
+      """)
+  List<Part> parts(Integer[] ids);
+
+  record Part(int part, int whole) {}
 
   @Select(
       """

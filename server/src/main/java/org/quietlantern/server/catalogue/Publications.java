@@ -2,8 +2,11 @@ package org.quietlantern.server.catalogue;
 
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
@@ -31,15 +34,22 @@ public class Publications {
     this.json = json;
   }
 
-  /** Those of the ids that exist, withdrawn ones too, in the order of the ids. */
+  /**
+   * Those of the ids that exist, withdrawn ones too, in the order of the ids. Merged ones are what
+   * they were merged into; nothing comes twice.
+   */
   public List<Stored> byPid(List<String> pids) {
-    return mapper.byPid(pids.toArray(String[]::new)).stream()
-        .map(this::stored)
-        .sorted(Comparator.comparingInt(p -> pids.indexOf(p.pid())))
-        .toList();
+    Map<Integer, Stored> found = new LinkedHashMap<>();
+    mapper.byPid(pids.toArray(String[]::new)).stream()
+        .sorted(Comparator.comparingInt(row -> pids.indexOf(row.askedPid())))
+        .forEach(row -> found.putIfAbsent(row.id(), stored(row)));
+    return List.copyOf(found.values());
   }
 
-  /** Those of the row numbers that exist, withdrawn ones too, by row number. */
+  /**
+   * Those of the row numbers that exist, withdrawn ones too, by row number. Merged ones are what
+   * they were merged into, once for each number asked for.
+   */
   public List<Stored> byId(Collection<Integer> ids) {
     return mapper.byId(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
   }
@@ -50,6 +60,20 @@ public class Publications {
 
   public Stored get(String pid) {
     return find(pid).orElseThrow(Refusal::unknown);
+  }
+
+  /** Row numbers of what was merged into each of these; nothing for most. */
+  public Map<Integer, List<Integer>> parts(Collection<Integer> ids) {
+    return mapper.parts(ids.toArray(Integer[]::new)).stream()
+        .collect(
+            Collectors.groupingBy(
+                CatalogueMapper.Part::whole,
+                Collectors.mapping(CatalogueMapper.Part::part, Collectors.toList())));
+  }
+
+  /** How many pairs may be the same work and wait for a person. */
+  public int doubtful() {
+    return mapper.doubtful();
   }
 
   /** The public id of the publication that this one was merged into. */
@@ -78,6 +102,7 @@ public class Publications {
 
   private Stored stored(CatalogueMapper.Row row) {
     return new Stored(
+        row.asked(),
         row.id(),
         row.pid(),
         row.came(),

@@ -1,7 +1,10 @@
 package org.quietlantern.server.demo;
 
+import java.time.Instant;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -19,12 +22,20 @@ class DemoController {
     this.days = days;
   }
 
+  /** {@code pastUntil}: while the groups' past is arriving, when it will end. */
+  record DemoState(Instant today, @Nullable Instant pastUntil) {}
+
+  @GetMapping("/api/demo")
+  DemoState state() {
+    return new DemoState(days.today(), days.pastUntil().orElse(null));
+  }
+
   /** Lets days pass for everybody. */
   @PostMapping("/api/demo/days")
   DemoDays.Passed pass(@RequestBody Days body) {
     if (body.days() < 1 || body.days() > MOST) {
       throw Refusal.unusable("days", "Between 1 and " + MOST + " days can pass at once.");
     }
-    return days.pass(body.days());
+    return days.passAsAsked(body.days());
   }
 }

@@ -8,12 +8,15 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
+import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 
 /**
@@ -31,6 +34,8 @@ public class DemoDays {
   private final Watching watching;
   private final Outbound outbound;
   private final LanternProperties properties;
+
+  private volatile @Nullable Instant pastUntil;
 
   /** What the days brought. {@code problems} name sources that could not be read. */
   public record Passed(Instant now, int taken, int changed, List<String> problems) {}
@@ -50,8 +55,34 @@ public class DemoDays {
     this.properties = properties;
   }
 
+  public Instant today() {
+    return calendar.now();
+  }
+
+  /** Until when the past of the demo will have arrived; empty when it has. */
+  public Optional<Instant> pastUntil() {
+    return Optional.ofNullable(pastUntil);
+  }
+
+  void beginPast(Instant until) {
+    pastUntil = until;
+  }
+
+  void endPast() {
+    pastUntil = null;
+  }
+
+  /** For a reader: refused while the past is still arriving. */
+  public Passed passAsAsked(int days) {
+    if (pastUntil != null) {
+      throw Refusal.conflict(
+          "past-arriving", "The groups' past is still arriving. Days can pass when it is there.");
+    }
+    return pass(days);
+  }
+
   /** One lot of days at a time, so that two windows cannot pass the same day twice. */
-  public synchronized Passed pass(int days) {
+  synchronized Passed pass(int days) {
     Passed sum = new Passed(calendar.now(), 0, 0, List.of());
     for (int day = 0; day < days; day++) {
       sum = plus(sum, passOne());
@@ -95,7 +126,8 @@ public class DemoDays {
   /** The stand-ins keep no time of their own. */
   void tellTheWorld() {
     try {
-      outbound.post(URI.create(properties.demo().control() + "?now=" + calendar.now()));
+      outbound.post(
+          URI.create(properties.demo().outside() + "/control/clock?now=" + calendar.now()));
     } catch (IOException failed) {
       throw new UncheckedIOException("the stand-ins do not answer", failed);
     }

@@ -109,7 +109,7 @@ public class Feeds {
     List<FeedMapper.Told> told = mapper.told(row.alert(), ENTRIES);
     Map<Integer, Stored> stored =
         publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
-            .collect(Collectors.toMap(Stored::id, Function.identity()));
+            .collect(Collectors.toMap(Stored::asked, Function.identity()));
     String installation = calendar.installation().toString();
     Instant updated = told.isEmpty() ? row.at() : told.get(0).closed();
     return new AtomFeed(

@@ -14,7 +14,7 @@ interface FolderMapper {
 
   record Item(int id, int publication, Instant at) {}
 
-  record Reason(int item, int membership, String text, Instant at) {}
+  record Reason(int publication, int membership, String text, Instant at) {}
 
   record KeptIn(int publication, String pid, String name) {}
 
@@ -60,16 +60,27 @@ interface FolderMapper {
       """)
   Integer addItem(int folder, int publication, Instant now);
 
-  @Select("select id from item where folder = #{folder} and publication = #{publication}")
+  /** Of the publication or of one merged into it. */
+  @Select(
+      """
+      select i.id from item i join publication p on p.id = i.publication
+      where i.folder = #{folder} and (p.id = #{publication} or p.canonical = #{publication})
+      order by i.id limit 1
+      """)
   Integer findItem(int folder, int publication);
 
   @Select(
-      "select id, publication, at from item where folder = #{folder} order by at desc, id desc limit 1000")
+      """
+      select i.id, coalesce(p.canonical, p.id) as publication, i.at
+      from item i join publication p on p.id = i.publication
+      where i.folder = #{folder} order by i.at desc, i.id desc limit 1000
+      """)
   List<Item> items(int folder);
 
   @Select(
       """
-      select r.item, r.membership, r.text, r.at from item_reason r join item i on i.id = r.item
+      select coalesce(p.canonical, p.id) as publication, r.membership, r.text, r.at
+      from item_reason r join item i on i.id = r.item join publication p on p.id = i.publication
       where i.folder = #{folder} order by r.id limit 5000
       """)
   List<Reason> reasons(int folder);
@@ -98,7 +109,8 @@ interface FolderMapper {
   @Select(
       """
       delete from item_reason r using item i
-      where r.item = i.id and i.folder = #{folder} and i.publication = #{publication}
+      where r.item = i.id and i.folder = #{folder} and i.publication in (
+          select id from publication where id = #{publication} or canonical = #{publication})
         and r.membership = #{membership} returning r.text
       """)
   List<String> removeReasons(int folder, int publication, int membership);
@@ -110,21 +122,26 @@ interface FolderMapper {
       """
       select m.name from item_reason r join item i on i.id = r.item
       join membership m on m.id = r.membership
-      where i.folder = #{folder} and i.publication = #{publication} order by r.id limit 1
+      where i.folder = #{folder} and i.publication in (
+        select id from publication where id = #{publication} or canonical = #{publication})
+      order by r.id limit 1
       """)
   String keeper(int folder, int publication);
 
   @Delete(
       """
-      delete from item i where i.folder = #{folder} and i.publication = #{publication}
+      delete from item i where i.folder = #{folder} and i.publication in (
+          select id from publication where id = #{publication} or canonical = #{publication})
         and not exists (select 1 from item_reason r where r.item = i.id)
       """)
   int removeItem(int folder, int publication);
 
   @Select(
       """
-      select i.publication, f.pid, f.name from item i join folder f on f.id = i.folder
-      where f.grp = #{group} and f.owner is null and i.publication = any(#{publications})
+      select distinct coalesce(p.canonical, p.id) as publication, f.pid, f.name, lower(f.name), f.id
+      from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
+      where f.grp = #{group} and f.owner is null and i.publication in (
+        select id from publication where id = any(#{publications}) or canonical = any(#{publications}))
       order by lower(f.name), f.id limit 5000
       """)
   List<KeptIn> keptIn(int group, Integer[] publications);

@@ -2,8 +2,10 @@ package org.quietlantern.server.folder;
 
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.exchange.RisWriter;
@@ -62,7 +64,7 @@ public class FolderReading {
 
   public FolderView view(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<FolderMapper.Item> items = mapper.items(folder.id());
+    List<FolderMapper.Item> items = items(folder);
     Map<Integer, Stored> stored = stored(items);
     Map<Integer, List<Said>> said = reviews.onPublications(who.group(), stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
@@ -73,7 +75,7 @@ public class FolderReading {
                     new FolderItem(
                         Summary.of(stored.get(item.publication()), who.zoneId()),
                         Said.lampOf(who, said.getOrDefault(item.publication(), List.of())).word(),
-                        reasons.getOrDefault(item.id(), List.of())))
+                        reasons.getOrDefault(item.publication(), List.of())))
             .toList();
     return new FolderView(folder.pid(), folder.name(), shown, searches.inFolder(who, folder.id()));
   }
@@ -83,12 +85,19 @@ public class FolderReading {
         .collect(Collectors.toMap(Stored::id, Function.identity()));
   }
 
+  /** Two that turned out to be one work since are shown once. */
+  private List<FolderMapper.Item> items(FolderMapper.Folder folder) {
+    Set<Integer> seen = new HashSet<>();
+    return mapper.items(folder.id()).stream().filter(i -> seen.add(i.publication())).toList();
+  }
+
+  /** By publication. */
   private Map<Integer, List<ReasonGiven>> reasons(Member who, FolderMapper.Folder folder) {
     Map<Integer, String> names = groups.names(who.group());
     return mapper.reasons(folder.id()).stream()
         .collect(
             Collectors.groupingBy(
-                FolderMapper.Reason::item,
+                FolderMapper.Reason::publication,
                 Collectors.mapping(
                     r ->
                         new ReasonGiven(
@@ -101,7 +110,7 @@ public class FolderReading {
   /** All items in RIS, in a fixed order; the note of an entry is everybody's reasons. */
   public RisFile ris(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<FolderMapper.Item> items = mapper.items(folder.id());
+    List<FolderMapper.Item> items = items(folder);
     Map<Integer, Stored> stored = stored(items);
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
     List<RisWriter.Item> entries =
@@ -109,7 +118,8 @@ public class FolderReading {
             .map(
                 item ->
                     risItem(
-                        stored.get(item.publication()), reasons.getOrDefault(item.id(), List.of())))
+                        stored.get(item.publication()),
+                        reasons.getOrDefault(item.publication(), List.of())))
             .sorted(Comparator.comparing(RisWriter.Item::key))
             .toList();
     return new RisFile(folder.name(), new RisWriter().write(entries));

@@ -66,8 +66,9 @@ public class Items {
 
   private Added add(Member who, int folder, Stored stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
-    Integer made = mapper.addItem(folder, stored.id(), now);
-    int item = made != null ? made : mapper.findItem(folder, stored.id());
+    Integer held = mapper.findItem(folder, stored.id());
+    Integer made = held == null ? mapper.addItem(folder, stored.id(), now) : null;
+    int item = held != null ? held : made != null ? made : mapper.findItem(folder, stored.id());
     boolean saidBefore = mapper.gaveReason(item, who.id(), note);
     boolean adds = !saidBefore && (made != null || !note.isEmpty() || !mapper.kept(item, who.id()));
     Integer reason = adds ? mapper.addReason(item, who.id(), step, note, now) : null;

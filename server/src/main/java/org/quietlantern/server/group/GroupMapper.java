@@ -32,6 +32,14 @@ interface GroupMapper {
       """)
   List<Member> members(int group);
 
+  @Select(
+      """
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      from membership m join grp g on g.id = m.grp
+      where m.left_at is null order by m.id limit 1000
+      """)
+  List<Member> everybody();
+
   @Select("insert into grp (pid, name, zone) values (#{pid}, #{name}, #{zone}) returning id")
   int add(String pid, String name, String zone);
 

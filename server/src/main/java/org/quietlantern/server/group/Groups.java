@@ -39,6 +39,12 @@ public class Groups {
     return mapper.members(group);
   }
 
+  /** Members of all groups, for work that is done for all of them. */
+  @Transactional(readOnly = true)
+  public List<Member> everybody() {
+    return mapper.everybody();
+  }
+
   /** Names of everybody who is in it now, by row number of the membership. */
   @Transactional(readOnly = true)
   public Map<Integer, String> names(int group) {

@@ -8,9 +8,11 @@ import org.springframework.stereotype.Component;
 @Component
 class HarvestJob implements Job {
   private final Harvests harvests;
+  private final Rereading rereading;
 
-  HarvestJob(Harvests harvests) {
+  HarvestJob(Harvests harvests, Rereading rereading) {
     this.harvests = harvests;
+    this.rereading = rereading;
   }
 
   @Override
@@ -25,6 +27,7 @@ class HarvestJob implements Job {
 
   @Override
   public void run() {
+    rereading.readAgainWhatChanged();
     harvests.harvestDue();
   }
 }

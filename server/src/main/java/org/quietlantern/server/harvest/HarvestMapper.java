@@ -5,12 +5,34 @@ import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.core.publication.SourceRecord;
 
 @Mapper
 interface HarvestMapper {
   record Source(int id, String name, String baseUrl, String format) {}
 
   record Row(int id, String fromStamp, String token, String firstResponse, int taken) {}
+
+  /** A record as it was supplied. */
+  record Kept(
+      int id, String identifier, String format, String raw, String datestamp, boolean deleted) {
+    SourceRecord record() {
+      return new SourceRecord(identifier, format, raw, datestamp, deleted);
+    }
+  }
+
+  @Select(
+      """
+      select id, identifier, format, raw, datestamp, deleted from source_record
+      where source = #{source} and id > #{after} order by id limit #{most}
+      """)
+  List<Kept> kept(int source, int after, int most);
+
+  @Select("select reading_edition from installation")
+  int readingEdition();
+
+  @Update("update installation set reading_edition = #{edition}")
+  void setReadingEdition(int edition);
 
   @Select(
       "select id, name, base_url, format from source where grp is null order by rank, id limit 100")
@@ -38,6 +60,16 @@ interface HarvestMapper {
       """)
   String lastResponse(int source);
 
+  /** When a source that had no time may be asked again, of system time; null if at once. */
+  @Select(
+      """
+      select system_not_before from harvest where source = #{source} order by id desc limit 1
+      """)
+  Instant notBefore(int source);
+
+  @Update("update source set format = #{format} where id = #{source}")
+  void setFormat(int source, String format);
+
   @Select(
       """
       select started from harvest where source = #{source} and state = 'done'
@@ -63,9 +95,18 @@ interface HarvestMapper {
   @Update("update harvest set token = null, first_response = null where id = #{id}")
   void startOver(int id);
 
-  @Update("update harvest set state = 'done', token = null, ended = #{now} where id = #{id}")
+  @Update(
+      """
+      update harvest set state = 'done', token = null, ended = #{now}, system_not_before = null
+      where id = #{id}
+      """)
   void finish(int id, Instant now);
 
-  @Update("update harvest set state = 'failed', error = #{error}, ended = #{now} where id = #{id}")
-  void fail(int id, String error, Instant now);
+  @Update(
+      """
+      update harvest set state = 'failed', error = #{error}, ended = #{now},
+        system_not_before = #{notBefore}
+      where id = #{id}
+      """)
+  void fail(int id, String error, Instant now, Instant notBefore);
 }

@@ -2,14 +2,14 @@ package org.quietlantern.server.harvest;
 
 import java.io.IOException;
 import java.net.URI;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
+import org.quietlantern.server.platform.SystemTime;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
@@ -27,15 +27,22 @@ public class Harvests {
   private final HarvestSteps steps;
   private final Outbound outbound;
   private final Calendar calendar;
+  private final SystemTime system;
 
   /** How a harvest ended. {@code error} is empty when it got to the end. */
   public record Outcome(String source, int taken, int changed, String error) {}
 
-  Harvests(HarvestMapper mapper, HarvestSteps steps, Outbound outbound, Calendar calendar) {
+  Harvests(
+      HarvestMapper mapper,
+      HarvestSteps steps,
+      Outbound outbound,
+      Calendar calendar,
+      SystemTime system) {
     this.mapper = mapper;
     this.steps = steps;
     this.outbound = outbound;
     this.calendar = calendar;
+    this.system = system;
   }
 
   /** Makes a source known, or moves it to another address. */
@@ -48,12 +55,17 @@ public class Harvests {
     return mapper.sources().stream().map(this::harvest).toList();
   }
 
-  /** Harvests those that were last harvested before today, or broke off. */
+  /**
+   * Harvests those that were last harvested before today, or broke off, unless they asked to be
+   * left alone for a while.
+   */
   void harvestDue() {
     Instant dayAgo = calendar.now().truncatedTo(ChronoUnit.DAYS);
     for (HarvestMapper.Source source : mapper.sources()) {
       Instant last = mapper.lastStarted(source.id());
-      if (last == null || last.isBefore(dayAgo) || mapper.unfinished(source.id()) != null) {
+      boolean due = last == null || last.isBefore(dayAgo) || mapper.unfinished(source.id()) != null;
+      Instant notBefore = mapper.notBefore(source.id());
+      if (due && (notBefore == null || !notBefore.isAfter(system.now()))) {
         harvest(source);
       }
     }
@@ -71,57 +83,40 @@ public class Harvests {
 
   private Outcome read(HarvestMapper.Source source) {
     HarvestMapper.Row row = mapper.unfinished(source.id());
-    int id = row == null ? steps.start(source.id(), from(source.id())) : row.id();
     String from = row == null ? from(source.id()) : row.fromStamp();
+    int id = row == null ? steps.start(source.id(), from) : row.id();
+    HarvestRun run =
+        new HarvestRun(
+            address -> outbound.get(address.uri(), body -> OaiReader.read(address.format(), body)),
+            URI.create(source.baseUrl()),
+            new HarvestRun.Place(
+                source.format(), from, Optional.ofNullable(row).map(HarvestMapper.Row::token)));
     int taken = 0;
     int changed = 0;
-    Optional<String> token = Optional.ofNullable(row).map(HarvestMapper.Row::token);
     try {
-      do {
-        OaiPage page = fetch(source, from, token);
-        if (page.error().isPresent() && startsOver(id, page, token)) {
-          token = Optional.empty();
-          continue;
+      for (OaiPage page = run.next(); page != null; page = run.next()) {
+        if (run.startedOver()) {
+          mapper.startOver(id);
         }
         changed += steps.take(id, source.id(), page);
         taken += page.records().size();
-        token = page.token();
-      } while (token.isPresent());
+      }
       steps.finish(id, calendar.now());
+      if (!run.format().equals(source.format())) {
+        mapper.setFormat(source.id(), run.format());
+      }
       return new Outcome(source.name(), taken, changed, "");
     } catch (IOException failed) {
       LOG.warn("harvest of {} broke off: {}", source.name(), failed.getMessage());
-      mapper.fail(id, failed.getMessage(), calendar.now());
+      mapper.fail(id, failed.getMessage(), calendar.now(), notBefore(failed));
       return new Outcome(source.name(), taken, changed, failed.getMessage());
     }
   }
 
-  /**
-   * A token that the source no longer knows costs a second reading; other errors end the harvest.
-   */
-  private boolean startsOver(int id, OaiPage page, Optional<String> token) throws IOException {
-    String error = page.error().orElseThrow();
-    if (error.equals("noRecordsMatch")) {
-      return false;
-    }
-    if (error.equals("badResumptionToken") && token.isPresent()) {
-      mapper.startOver(id);
-      return true;
-    }
-    throw new IOException("the source refuses: " + error);
-  }
-
-  private OaiPage fetch(HarvestMapper.Source source, String from, Optional<String> token)
-      throws IOException {
-    String query =
-        token
-            .map(t -> "resumptionToken=" + encoded(t))
-            .orElse(
-                "metadataPrefix="
-                    + source.format()
-                    + (from == null ? "" : "&from=" + encoded(from)));
-    URI address = URI.create(source.baseUrl() + "?verb=ListRecords&" + query);
-    return outbound.get(address, body -> OaiReader.read(source.format(), body));
+  private @Nullable Instant notBefore(IOException failed) {
+    return failed instanceof Outbound.ComeBackLater later
+        ? system.now().plus(later.forHowLong())
+        : null;
   }
 
   private String from(int source) {
@@ -132,9 +127,5 @@ public class Harvests {
             .minus(OVERLAP_HOURS, ChronoUnit.HOURS)
             .truncatedTo(ChronoUnit.SECONDS)
             .toString();
-  }
-
-  private static String encoded(String text) {
-    return URLEncoder.encode(text, StandardCharsets.UTF_8);
   }
 }

@@ -27,7 +27,7 @@ class IndexFeeder {
     List<Entry> put = new ArrayList<>();
     Set<Integer> remove = new HashSet<>(touched.keySet());
     for (Stored stored : publications.byId(touched.keySet())) {
-      if (!stored.withdrawn()) {
+      if (!stored.withdrawn() && !stored.isMerged()) {
         put.add(new Entry(stored.id(), stored.pid(), stored.came(), stored.publication()));
         remove.remove(stored.id());
       }

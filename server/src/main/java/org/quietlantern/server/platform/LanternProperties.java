@@ -25,9 +25,12 @@ public record LanternProperties(
   /**
    * The demo's made-up world.
    *
-   * @param source its OAI-PMH source
-   * @param control where the source is told what day it is
+   * @param outside where its sources are, and where they are told what day it is
+   * @param pastDays how many days of the groups' past are lived through at the first start
    */
   public record Demo(
-      @DefaultValue("false") boolean enabled, URI source, URI control, String password) {}
+      @DefaultValue("false") boolean enabled,
+      URI outside,
+      String password,
+      @DefaultValue("189") int pastDays) {}
 }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.UnknownHostException;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import org.apache.hc.client5.http.DnsResolver;
@@ -17,6 +18,7 @@ import org.apache.hc.client5.http.config.RequestConfig;
 import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
 import org.apache.hc.client5.http.impl.classic.HttpClients;
 import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.Header;
 import org.apache.hc.core5.util.Timeout;
 import org.springframework.stereotype.Component;
 
@@ -54,6 +56,33 @@ public class Outbound implements AutoCloseable {
     T read(InputStream body) throws IOException;
   }
 
+  /** The other side has no time now (RFC 9110, 15.6.4; RFC 6585, 4). */
+  public static final class ComeBackLater extends IOException {
+    private static final long serialVersionUID = 1;
+    private static final Duration USUAL = Duration.ofMinutes(10);
+    private static final Duration LONGEST = Duration.ofDays(1);
+    private final Duration wait;
+
+    ComeBackLater(int code, @Nullable Header retryAfter) {
+      super("answered " + code + ", to be asked again later");
+      this.wait = retryAfter == null ? USUAL : wait(retryAfter.getValue());
+    }
+
+    /** In seconds; a date is taken as the usual wait. */
+    private static Duration wait(String seconds) {
+      if (!seconds.strip().matches("\\d{1,9}")) {
+        return USUAL;
+      }
+      Duration wanted = Duration.ofSeconds(Long.parseLong(seconds.strip()));
+      return wanted.compareTo(LONGEST) > 0 ? LONGEST : wanted;
+    }
+
+    /** How long it asks to be left alone. */
+    public Duration forHowLong() {
+      return wait;
+    }
+  }
+
   /** Fetches; anything but 200 is an {@link IOException} that says so. */
   public <T> T get(URI address, Reading<T> reading) throws IOException {
     return send(new HttpGet(address), 200, reading);
@@ -69,6 +98,9 @@ public class Outbound implements AutoCloseable {
     return client.execute(
         request,
         response -> {
+          if (response.getCode() == 503 || response.getCode() == 429) {
+            throw new ComeBackLater(response.getCode(), response.getFirstHeader("Retry-After"));
+          }
           if (response.getCode() != expected) {
             throw new IOException("answered " + response.getCode() + " instead of " + expected);
           }

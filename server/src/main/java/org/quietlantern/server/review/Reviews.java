@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.ReviewEvent;
@@ -27,7 +26,10 @@ public class Reviews {
     this.calendar = calendar;
   }
 
-  /** The occasion of a publication's first coming; made if nobody needed it before. */
+  /**
+   * The occasion of a publication's first coming, be it as something that was merged into it since;
+   * made if nobody needed it before.
+   */
   @Transactional
   public int firstComing(int publication) {
     return Optional.ofNullable(mapper.firstComing(publication))
@@ -55,16 +57,13 @@ public class Reviews {
   /** What the group's members say, by occasion. */
   @Transactional(readOnly = true)
   public Map<Integer, List<Said>> onOccasions(int group, Collection<Integer> occasions) {
-    return standing(
-        mapper.onOccasions(group, occasions.toArray(Integer[]::new)), ReviewMapper.Event::occasion);
+    return standing(mapper.onOccasions(group, occasions.toArray(Integer[]::new)));
   }
 
   /** What the group's members say of first comings, by publication. */
   @Transactional(readOnly = true)
   public Map<Integer, List<Said>> onPublications(int group, Collection<Integer> publications) {
-    return standing(
-        mapper.onPublications(group, publications.toArray(Integer[]::new)),
-        ReviewMapper.Event::publication);
+    return standing(mapper.onPublications(group, publications.toArray(Integer[]::new)));
   }
 
   /** What one member says of the first coming of a publication. */
@@ -77,12 +76,12 @@ public class Reviews {
         .findFirst();
   }
 
-  private static Map<Integer, List<Said>> standing(
-      List<ReviewMapper.Event> events, Function<ReviewMapper.Event, Integer> key) {
+  private static Map<Integer, List<Said>> standing(List<ReviewMapper.Event> events) {
     return events.stream()
         .collect(
             Collectors.groupingBy(
-                key, Collectors.collectingAndThen(Collectors.toList(), Reviews::byMember)));
+                ReviewMapper.Event::asked,
+                Collectors.collectingAndThen(Collectors.toList(), Reviews::byMember)));
   }
 
   private static List<Said> byMember(List<ReviewMapper.Event> events) {

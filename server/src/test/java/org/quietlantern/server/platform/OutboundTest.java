@@ -11,8 +11,9 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.quietlantern.standins.corpus.Corpus;
-import org.quietlantern.standins.oai.SourceServer;
+import org.quietlantern.standins.Outside;
+import org.quietlantern.standins.corpus.Extent;
+import org.quietlantern.standins.corpus.Literature;
 
 class OutboundTest {
   @ParameterizedTest
@@ -50,13 +51,13 @@ class OutboundTest {
   private static Outbound outbound(List<String> allowed) {
     return new Outbound(
         new LanternProperties(
-            Path.of("."), "", false, allowed, new LanternProperties.Demo(false, null, null, "")));
+            Path.of("."), "", false, allowed, new LanternProperties.Demo(false, null, "", 0)));
   }
 
   @Test
   void loopbackIsFetchedOnlyWhereItIsAllowedByName() throws IOException {
-    try (SourceServer source = new SourceServer(0, Corpus.of(1))) {
-      URI address = URI.create(source.address() + "?verb=Identify");
+    try (Outside outside = new Outside(0, Literature.of(1, new Extent(20, 0, 0)))) {
+      URI address = URI.create(outside.source("night-index") + "?verb=Identify");
       try (Outbound closed = outbound(List.of());
           Outbound open = outbound(List.of("127.0.0.1"))) {
         assertThatThrownBy(() -> closed.get(address, body -> body))
@@ -64,8 +65,7 @@ class OutboundTest {
             .hasMessageContaining("not a public address");
         int fetched = open.get(address, body -> body.readAllBytes().length);
         assertThat(fetched).isPositive();
-        assertThatThrownBy(
-                () -> open.get(URI.create(source.address().replace("/oai", "/no")), body -> body))
+        assertThatThrownBy(() -> open.get(URI.create(outside.address() + "/no"), body -> body))
             .hasMessage("answered 404 instead of 200");
       }
     }

@@ -2,7 +2,6 @@ package org.quietlantern.server.support;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -16,8 +15,10 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.standins.corpus.Corpus;
-import org.quietlantern.standins.oai.SourceServer;
+import org.quietlantern.standins.Outside;
+import org.quietlantern.standins.corpus.Extent;
+import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.oai.Faults;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -28,11 +29,12 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class TestApp implements AutoCloseable {
   public static final String PASSWORD = "words-for-tests";
 
-  /** The present when an application starts; the source has about 380 works by then. */
+  /** The present when an application starts; the source has some 270 works by then. */
   public static final Instant BEGINS = Instant.parse("2026-11-17T07:00:00Z");
 
+  private static final Literature LITERATURE = Literature.of(Literature.SEED, Extent.SMALL);
   private static TestApp shared;
-  private final SourceServer source;
+  private final Outside outside;
   private final ConfigurableApplicationContext context;
   private final Path data;
 
@@ -43,8 +45,8 @@ public final class TestApp implements AutoCloseable {
   private TestApp(String database, Path data, String... options) {
     try {
       this.data = data;
-      source = new SourceServer(0, Corpus.of(1887));
-      source.setClock(BEGINS);
+      outside = new Outside(0, LITERATURE);
+      outside.setClock(BEGINS);
       String[] all = {
         "--server.port=0",
         "--spring.datasource.url=" + database,
@@ -52,8 +54,7 @@ public final class TestApp implements AutoCloseable {
         "--lantern.base-url=http://lantern.test",
         "--lantern.jobs=false",
         "--lantern.outbound-allowed=127.0.0.1",
-        "--lantern.demo.source=" + source.address(),
-        "--lantern.demo.control=" + source.address().replace("/oai", "/control/clock"),
+        "--lantern.demo.outside=" + outside.address(),
         "--lantern.demo.password=" + PASSWORD
       };
       String[] arguments =
@@ -62,7 +63,7 @@ public final class TestApp implements AutoCloseable {
               .toArray(String[]::new);
       context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
       bean(Harvests.class)
-          .addSource("night-index", "The Night Index", URI.create(source.address()), "mods", 1);
+          .addSource("night-index", "The Night Index", outside.source("night-index"), "mods", 1);
       setClock(BEGINS);
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
@@ -96,8 +97,13 @@ public final class TestApp implements AutoCloseable {
     return Endpoints.mapping(context);
   }
 
-  public SourceServer source() {
-    return source;
+  /** What goes wrong at the source. */
+  public Faults faults() {
+    return outside.faults("night-index");
+  }
+
+  public Outside outside() {
+    return outside;
   }
 
   public Path data() {
@@ -106,7 +112,7 @@ public final class TestApp implements AutoCloseable {
 
   /** Moves the calendar and the source's clock. */
   public void setClock(Instant now) {
-    source.setClock(now);
+    outside.setClock(now);
     bean(Calendar.class).set(now);
   }
 
@@ -158,6 +164,6 @@ public final class TestApp implements AutoCloseable {
   @Override
   public void close() {
     context.close();
-    source.close();
+    outside.close();
   }
 }

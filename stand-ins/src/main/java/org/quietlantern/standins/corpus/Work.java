@@ -2,70 +2,65 @@ package org.quietlantern.standins.corpus;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * A made-up publication. {@code date} is to the day; {@code journal} is null for a thesis or
- * report.
+ * A made-up work as it is; what sources say of it may be less.
+ *
+ * @param original title in the language of the work, where that is not English
+ * @param journal none for theses, reports, books, preprints that stayed such
+ * @param container book or meeting around it, or the body that issued it; may be empty
+ * @param references numbers of works that it cites; empty optional where nobody has a list
+ * @param about number of the work that a correction or retraction is about
  */
 public record Work(
     int number,
     String kind,
     String title,
-    List<Author> authors,
-    Journal journal,
+    Optional<String> original,
+    String language,
+    List<Person> authors,
+    Optional<Journal> journal,
+    String container,
     int volume,
     int issue,
     int firstPage,
     int pages,
     LocalDate date,
-    String language,
     String abstractText,
     List<Topic> topics,
     List<String> keywords,
-    boolean open) {
+    Facts facts,
+    Optional<List<Integer>> references,
+    Optional<Integer> about) {
   public Work {
     authors = List.copyOf(authors);
     topics = List.copyOf(topics);
     keywords = List.copyOf(keywords);
+    references = references.map(List::copyOf);
   }
 
-  /** A made-up person. */
-  public record Author(String given, String family) {}
-
-  /** A made-up journal. */
-  public record Journal(String title, String issn, String letters, String publisher) {}
-
-  /** A subject heading; {@code central} where the work is mainly about it. */
-  public record Topic(String label, boolean central) {
-    /** A name for it that stays the same. */
-    public String uri() {
-      return "urn:quietlantern:heading:"
-          + label.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z]+", "-");
-    }
-  }
+  /** What the study was done on, and what can be said of the text. */
+  public record Facts(
+      String studyKind,
+      String taxon,
+      String region,
+      List<String> lifeStages,
+      List<String> sexes,
+      boolean figures,
+      boolean open) {}
 
   public String doi() {
-    String letters = journal == null ? "th" : journal.letters();
-    return "10.5555/%s.%d.%05d".formatted(letters, date.getYear(), number);
+    return "10.5555/%s.%d.%05d".formatted(letters(), date.getYear(), number);
   }
 
-  /** The same work with another title. */
-  Work titled(String other) {
-    return new Work(
-        number,
-        kind,
-        other,
-        authors,
-        journal,
-        volume,
-        issue,
-        firstPage,
-        pages,
-        date,
-        language,
-        abstractText,
-        topics,
-        keywords,
-        open);
+  private String letters() {
+    return journal
+        .map(Journal::letters)
+        .orElseGet(() -> kind.replaceAll("[^a-z]", "").substring(0, 2));
+  }
+
+  public int lastPage() {
+    return firstPage + pages - 1;
   }
 }

@@ -9,11 +9,18 @@ import java.util.Base64;
 import java.util.Map;
 
 /**
- * What a list request asks for. {@code after} and {@code afterNumber} are the place reached by the
- * pages before; a resumption token is all of this written down, so that the server keeps nothing.
+ * What a list request asks for. {@code after} and {@code afterIdentifier} are the place reached by
+ * the pages before; a resumption token is all of this written down, so that the server keeps
+ * nothing.
  */
 record Query(
-    String format, Instant from, Instant until, Instant after, int afterNumber, int cursor) {
+    String format,
+    Instant from,
+    Instant until,
+    Instant after,
+    String afterIdentifier,
+    int cursor,
+    boolean isRepeated) {
   private static final Instant FIRST = Instant.parse("0001-01-01T00:00:00Z");
   private static final Instant LAST = Instant.parse("9999-12-31T23:59:59Z");
 
@@ -33,7 +40,7 @@ record Query(
     if (from.isAfter(until)) {
       throw new OaiError("badArgument", "from is later than until");
     }
-    return new Query(arguments.get("metadataPrefix"), from, until, FIRST, 0, 0);
+    return new Query(arguments.get("metadataPrefix"), from, until, FIRST, "", 0, false);
   }
 
   /** OAI-PMH 2.0, 2.7.1: days, or seconds in UTC; {@code until} of a day is its end. */
@@ -53,8 +60,13 @@ record Query(
     }
   }
 
-  Query next(Instant lastFrom, int lastNumber, int shown) {
-    return new Query(format, from, until, lastFrom, lastNumber, cursor + shown);
+  Query next(Instant lastFrom, String lastIdentifier, int shown) {
+    return new Query(format, from, until, lastFrom, lastIdentifier, cursor + shown, false);
+  }
+
+  /** The same once more: a source that repeats its pages asks for this. */
+  Query repeated() {
+    return new Query(format, from, until, after, afterIdentifier, cursor, true);
   }
 
   String token() {
@@ -65,8 +77,9 @@ record Query(
             from.toString(),
             until.toString(),
             after.toString(),
-            Integer.toString(afterNumber),
-            Integer.toString(cursor));
+            afterIdentifier,
+            Integer.toString(cursor),
+            Boolean.toString(isRepeated));
     return Base64.getUrlEncoder()
         .withoutPadding()
         .encodeToString(plain.getBytes(StandardCharsets.UTF_8));
@@ -81,8 +94,9 @@ record Query(
           Instant.parse(parts[1]),
           Instant.parse(parts[2]),
           Instant.parse(parts[3]),
-          Integer.parseInt(parts[4]),
-          Integer.parseInt(parts[5]));
+          parts[4],
+          Integer.parseInt(parts[5]),
+          Boolean.parseBoolean(parts[6]));
     } catch (IllegalArgumentException | DateTimeParseException | IndexOutOfBoundsException bad) {
       throw new OaiError("badResumptionToken", "not a token of this source");
     }

@@ -6,11 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.quietlantern.standins.corpus.Revision;
+import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.supply.Revision;
+import org.quietlantern.standins.supply.Source;
 
 /** Answers of OAI-PMH 2.0 (openarchives.org, version 2.0 of 2002-06-14), without sets. */
 final class Responses {
-  static final int PAGE = 100;
   private static final Map<String, Set<String>> ARGUMENTS =
       Map.of(
           "Identify", Set.of(),
@@ -19,11 +20,17 @@ final class Responses {
           "GetRecord", Set.of("identifier", "metadataPrefix"),
           "ListIdentifiers", Set.of("from", "until", "metadataPrefix", "set", "resumptionToken"),
           "ListRecords", Set.of("from", "until", "metadataPrefix", "set", "resumptionToken"));
+  private final Literature literature;
+  private final Source source;
   private final Records records;
+  private final Faults faults;
   private final String address;
 
-  Responses(Records records, String address) {
-    this.records = records;
+  Responses(Literature literature, Source source, Faults faults, String address) {
+    this.literature = literature;
+    this.source = source;
+    this.records = new Records(source);
+    this.faults = faults;
     this.address = address;
   }
 
@@ -34,13 +41,13 @@ final class Responses {
       body = body(arguments, now);
       attributes =
           arguments.entrySet().stream()
-              .map(e -> " " + e.getKey() + "=\"" + Metadata.escape(e.getValue()) + "\"")
+              .map(e -> " " + e.getKey() + "=\"" + XmlText.escape(e.getValue()) + "\"")
               .sorted()
               .collect(Collectors.joining());
     } catch (OaiError error) {
       body =
           "<error code=\"%s\">%s</error>"
-              .formatted(error.code(), Metadata.escape(error.getMessage()));
+              .formatted(error.code(), XmlText.escape(error.getMessage()));
     }
     return """
         <?xml version="1.0" encoding="UTF-8"?>
@@ -71,21 +78,31 @@ final class Responses {
 
   private String identify() {
     return """
-        <Identify><repositoryName>The Night Index</repositoryName><baseURL>%s</baseURL>\
-        <protocolVersion>2.0</protocolVersion><adminEmail>desk@nightindex.example</adminEmail>\
-        <earliestDatestamp>%s</earliestDatestamp><deletedRecord>persistent</deletedRecord>\
+        <Identify><repositoryName>%s</repositoryName><baseURL>%s</baseURL>\
+        <protocolVersion>2.0</protocolVersion><adminEmail>%s</adminEmail>\
+        <earliestDatestamp>%s</earliestDatestamp><deletedRecord>%s</deletedRecord>\
         <granularity>YYYY-MM-DDThh:mm:ssZ</granularity></Identify>"""
-        .formatted(address, records.earliest());
+        .formatted(
+            source.name(), address, source.adminEmail(), records.earliest(), source.deletions());
   }
 
-  private static String formats() {
+  private String formats() {
+    return source.formats().stream()
+        .map(Responses::format)
+        .collect(Collectors.joining("", "<ListMetadataFormats>", "</ListMetadataFormats>"));
+  }
+
+  private static String format(String prefix) {
+    if (prefix.equals("mods")) {
+      return """
+          <metadataFormat><metadataPrefix>mods</metadataPrefix>\
+          <schema>http://www.loc.gov/standards/mods/v3/mods-3-8.xsd</schema>\
+          <metadataNamespace>http://www.loc.gov/mods/v3</metadataNamespace></metadataFormat>""";
+    }
     return """
-        <ListMetadataFormats><metadataFormat><metadataPrefix>oai_dc</metadataPrefix>\
+        <metadataFormat><metadataPrefix>oai_dc</metadataPrefix>\
         <schema>http://www.openarchives.org/OAI/2.0/oai_dc.xsd</schema>\
-        <metadataNamespace>http://www.openarchives.org/OAI/2.0/oai_dc/</metadataNamespace></metadataFormat>\
-        <metadataFormat><metadataPrefix>mods</metadataPrefix>\
-        <schema>http://www.loc.gov/standards/mods/v3/mods-3-8.xsd</schema>\
-        <metadataNamespace>http://www.loc.gov/mods/v3</metadataNamespace></metadataFormat></ListMetadataFormats>""";
+        <metadataNamespace>http://www.openarchives.org/OAI/2.0/oai_dc/</metadataNamespace></metadataFormat>""";
   }
 
   private String get(Map<String, String> arguments, Instant now) {
@@ -105,17 +122,27 @@ final class Responses {
     if (arguments.containsKey("set")) {
       throw new OaiError("noSetHierarchy", "this source has no sets");
     }
+    if (faults.isForgetful() && arguments.containsKey("resumptionToken")) {
+      throw new OaiError("badResumptionToken", "the token is no longer known");
+    }
     Query query = Query.of(arguments);
-    List<Revision> rest = records.list(now, query).toList();
+    if (!source.formats().contains(query.format())) {
+      throw new OaiError("cannotDisseminateFormat", "no such format: " + query.format());
+    }
+    List<Revision> rest = records.list(now, query);
     if (rest.isEmpty()) {
       throw new OaiError("noRecordsMatch", "nothing in this range");
     }
-    List<Revision> page = rest.subList(0, Math.min(PAGE, rest.size()));
+    List<Revision> page = rest.subList(0, Math.min(source.page(), rest.size()));
     String shown =
         page.stream()
             .map(r -> verb.equals("ListRecords") ? record(r, query.format()) : header(r))
             .collect(Collectors.joining());
-    return "<%s>%s%s</%s>".formatted(verb, shown, token(query, page, rest.size()), verb);
+    String token = token(query, page, rest.size());
+    if (faults.isRepeating(now) && !query.isRepeated()) {
+      token = "<resumptionToken>" + query.repeated().token() + "</resumptionToken>";
+    }
+    return "<%s>%s%s</%s>".formatted(verb, shown, token, verb);
   }
 
   /** 3.5: a token where more is to come, an empty one on the last of several pages. */
@@ -125,15 +152,18 @@ final class Responses {
     }
     Revision last = page.get(page.size() - 1);
     String next =
-        left == page.size()
-            ? ""
-            : query.next(last.from(), last.work().number(), page.size()).token();
+        left == page.size() ? "" : query.next(last.from(), last.identifier(), page.size()).token();
     return "<resumptionToken completeListSize=\"%d\" cursor=\"%d\">%s</resumptionToken>"
         .formatted(query.cursor() + left, query.cursor(), next);
   }
 
-  private static String record(Revision revision, String format) {
-    String metadata = Metadata.of(revision.work(), format);
+  private String record(Revision revision, String format) {
+    String metadata =
+        switch (format) {
+          case "mods" -> ModsWriter.write(literature, revision.entry());
+          case "oai_dc" -> DublinCoreWriter.write(revision.entry());
+          default -> throw new OaiError("cannotDisseminateFormat", "no such format: " + format);
+        };
     return "<record>%s%s</record>"
         .formatted(
             header(revision), revision.deleted() ? "" : "<metadata>" + metadata + "</metadata>");
@@ -143,7 +173,7 @@ final class Responses {
     return "<header%s><identifier>%s</identifier><datestamp>%s</datestamp></header>"
         .formatted(
             revision.deleted() ? " status=\"deleted\"" : "",
-            Records.identifier(revision),
+            revision.identifier(),
             revision.from());
   }
 }

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -23,31 +24,33 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.quietlantern.standins.corpus.Corpus;
-import org.quietlantern.standins.oai.SourceServer;
+import org.quietlantern.standins.corpus.Extent;
+import org.quietlantern.standins.corpus.Literature;
 
 /** The stand-in keeps to OAI-PMH 2.0, so that what harvests it can harvest others. */
-class SourceServerTest {
+class OaiTest {
   private static final Instant NOW = Instant.parse("2026-11-17T07:00:00Z");
   private static final Pattern IDENTIFIER = Pattern.compile("<identifier>(oai:[^<]+)</identifier>");
   private static final Pattern TOKEN = Pattern.compile("<resumptionToken[^>]*>([^<]+)<");
-  private SourceServer source;
+  private static final Literature LITERATURE = Literature.of(Literature.SEED, Extent.SMALL);
+  private Outside outside;
+  private String source = "night-index";
 
   @BeforeEach
   void start() throws IOException {
-    source = new SourceServer(0, Corpus.of(1887));
-    source.setClock(NOW);
+    outside = new Outside(0, LITERATURE);
+    outside.setClock(NOW);
   }
 
   @AfterEach
   void stop() {
-    source.close();
+    outside.close();
   }
 
   private String ask(String query) throws IOException, InterruptedException {
     return HttpClient.newHttpClient()
         .send(
-            HttpRequest.newBuilder(URI.create(source.address() + "?" + query)).build(),
+            HttpRequest.newBuilder(URI.create(outside.source(source) + "?" + query)).build(),
             HttpResponse.BodyHandlers.ofString())
         .body();
   }
@@ -76,7 +79,7 @@ class SourceServerTest {
             "<protocolVersion>2.0</protocolVersion>",
             "<deletedRecord>persistent</deletedRecord>",
             "<granularity>YYYY-MM-DDThh:mm:ssZ</granularity>",
-            "<baseURL>" + source.address() + "</baseURL>",
+            "<baseURL>" + outside.source(source) + "</baseURL>",
             "<responseDate>2026-11-17T07:0");
   }
 
@@ -84,10 +87,10 @@ class SourceServerTest {
   @Test
   void pages() throws IOException, InterruptedException {
     List<String> all = listAll("metadataPrefix=mods");
-    assertThat(all).hasSize(380).doesNotHaveDuplicates();
+    assertThat(all).hasSizeGreaterThan(220).doesNotHaveDuplicates();
     String first = ask("verb=ListRecords&metadataPrefix=mods");
-    assertThat(first).contains("completeListSize=\"380\" cursor=\"0\"");
-    assertThat(IDENTIFIER.matcher(first).results()).hasSize(100);
+    assertThat(first).contains("completeListSize=\"" + all.size() + "\" cursor=\"0\"");
+    assertThat(IDENTIFIER.matcher(first).results()).hasSize(200);
   }
 
   @DisplayName(
@@ -95,7 +98,7 @@ class SourceServerTest {
   @Test
   void ranges() throws IOException, InterruptedException {
     Set<String> before = new HashSet<>(listAll("metadataPrefix=mods"));
-    source.setClock(NOW.plusSeconds(40L * 86_400));
+    outside.setClock(NOW.plusSeconds(40L * 86_400));
     List<String> since = listAll("metadataPrefix=mods&from=2026-11-17T07:00:00Z");
     Set<String> all = new HashSet<>(listAll("metadataPrefix=mods"));
     assertThat(all).containsAll(before).containsAll(since).hasSizeGreaterThan(before.size());
@@ -105,8 +108,21 @@ class SourceServerTest {
     assertThat(listAll("metadataPrefix=mods&until=2026-11-17"))
         .as("changed later, so no longer in this range")
         .hasSizeLessThanOrEqualTo(before.size());
-    assertThat(ask("verb=ListRecords&metadataPrefix=mods&from=2026-11-17"))
-        .contains("<header status=\"deleted\">");
+  }
+
+  @DisplayName("2.5.1: what was taken back stands in the list with its header alone")
+  @Test
+  void deletions() throws IOException, InterruptedException {
+    outside.setClock(NOW.plusSeconds(150L * 86_400));
+    StringBuilder all = new StringBuilder(ask("verb=ListRecords&metadataPrefix=mods"));
+    Optional<MatchResult> token = TOKEN.matcher(all).results().findFirst();
+    while (token.isPresent()) {
+      String page = ask("verb=ListRecords&resumptionToken=" + encoded(token.get().group(1)));
+      all.append(page);
+      token = TOKEN.matcher(page).results().findFirst();
+    }
+    assertThat(all)
+        .containsPattern("<record><header status=\"deleted\">.{80,160}</header></record>");
   }
 
   @DisplayName("3.6: errors by their codes")
@@ -145,7 +161,7 @@ class SourceServerTest {
   @DisplayName("Told to, it breaks off in the middle of one answer and then goes on as before")
   @Test
   void breaksOff() throws IOException, InterruptedException {
-    source.breakAfter(1);
+    outside.faults(source).breakAfter(1);
     assertThat(ask("verb=Identify")).contains("</OAI-PMH>");
     assertThatThrownBy(() -> ask("verb=Identify")).isInstanceOf(IOException.class);
     assertThat(ask("verb=Identify")).contains("</OAI-PMH>");
@@ -153,8 +169,42 @@ class SourceServerTest {
 
   @Test
   void noAnswerHoldsTwoRecordsOfOneIdentifier() throws IOException, InterruptedException {
-    source.setClock(NOW.plusSeconds(170L * 86_400));
+    outside.setClock(NOW.plusSeconds(170L * 86_400));
     String page = ask("verb=ListRecords&metadataPrefix=mods");
     assertThat(IDENTIFIER.matcher(page).results().map(MatchResult::group)).doesNotHaveDuplicates();
+  }
+
+  @DisplayName(
+      "The repository speaks only oai_dc; the preprint server is silent about what is gone")
+  @Test
+  void theOtherSources() throws IOException, InterruptedException {
+    source = "fjordside";
+    assertThat(ask("verb=ListMetadataFormats")).contains("oai_dc").doesNotContain("mods");
+    assertThat(ask("verb=ListRecords&metadataPrefix=mods")).contains("cannotDisseminateFormat");
+    assertThat(ask("verb=ListRecords&metadataPrefix=oai_dc")).contains("<dc:creator>");
+    source = "early-light";
+    assertThat(ask("verb=Identify")).contains("<deletedRecord>no</deletedRecord>");
+    outside.setClock(NOW.plusSeconds(170L * 86_400));
+    assertThat(ask("verb=ListRecords&metadataPrefix=mods")).doesNotContain("status=\"deleted\"");
+  }
+
+  @DisplayName("Bad days come by the calendar: down for three of them, and every page twice")
+  @Test
+  void badDays() throws IOException, InterruptedException {
+    source = "fjordside";
+    outside.setClock(Instant.parse("2026-12-08T03:00:00Z"));
+    HttpResponse<String> down =
+        HttpClient.newHttpClient()
+            .send(
+                HttpRequest.newBuilder(URI.create(outside.source(source) + "?verb=Identify"))
+                    .build(),
+                HttpResponse.BodyHandlers.ofString());
+    assertThat(down.statusCode()).isEqualTo(503);
+    assertThat(down.headers().firstValue("Retry-After")).contains("3600");
+    outside.setClock(Instant.parse("2026-12-10T03:00:00Z"));
+    assertThat(ask("verb=Identify")).contains("Fjordside");
+    Set<String> once = new HashSet<>(listAll("metadataPrefix=oai_dc"));
+    outside.setClock(Instant.parse("2026-12-13T03:00:00Z"));
+    assertThat(listAll("metadataPrefix=oai_dc")).hasSizeGreaterThan(2 * once.size() - 1);
   }
 }

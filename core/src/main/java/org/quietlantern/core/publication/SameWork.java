@@ -1,0 +1,135 @@
+package org.quietlantern.core.publication;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * Whether two supplied records describe one work (rule W1). They do when a key agrees, the titles
+ * agree and the first author's family name is equal. What nearly does is for a person to decide.
+ */
+public final class SameWork {
+  /** One letter may differ in so many. */
+  private static final int LETTERS_AN_ERROR = 12;
+
+  private static final Pattern ABOUT_ANOTHER =
+      Pattern.compile(
+          "(?i)(erratum|errata|correction|corrigendum|retraction|expression of concern)\\b.*");
+
+  private SameWork() {}
+
+  /** What comparing comes to; {@code DOUBTFUL}: not without a person. */
+  public enum Likeness {
+    SAME,
+    DOUBTFUL,
+    OTHER
+  }
+
+  /**
+   * Keys by which candidates can be looked up: records that share none are never the same. Each
+   * begins with its kind.
+   */
+  public static List<String> keys(Publication work) {
+    List<String> keys = new ArrayList<>();
+    dois(work).forEach(doi -> keys.add("doi:" + doi));
+    place(work).ifPresent(place -> keys.add("place:" + place));
+    keys.add("title:" + fingerprint(work));
+    return keys;
+  }
+
+  public static Likeness compare(Publication one, Publication other) {
+    boolean sameDoi = dois(one).stream().anyMatch(dois(other)::contains);
+    if (isNotice(one) || isNotice(other)) {
+      return isNotice(one) != isNotice(other) && sameDoi
+          ? Likeness.DOUBTFUL
+          : bothSame(one, other, sameDoi);
+    }
+    return bothSame(one, other, sameDoi);
+  }
+
+  private static Likeness bothSame(Publication one, Publication other, boolean sameDoi) {
+    boolean titles = titlesAgree(one.title(), other.title());
+    boolean key =
+        sameDoi || place(one).isPresent() && place(one).equals(place(other)) || byTitle(one, other);
+    if (!key) {
+      return Likeness.OTHER;
+    }
+    if (!titles) {
+      return sameDoi ? Likeness.DOUBTFUL : Likeness.OTHER;
+    }
+    if (one.authors().isEmpty() && other.authors().isEmpty()) {
+      return sameDoi ? Likeness.SAME : Likeness.OTHER;
+    }
+    if (firstAuthor(one).equals(firstAuthor(other))) {
+      return Likeness.SAME;
+    }
+    return sameDoi || sharesAuthor(one, other) ? Likeness.DOUBTFUL : Likeness.OTHER;
+  }
+
+  /**
+   * Whether two records that are joined through a third may stand together: nothing in them says
+   * otherwise.
+   */
+  public static boolean fit(Publication one, Publication other) {
+    return titlesAgree(one.title(), other.title())
+        && firstAuthor(one).equals(firstAuthor(other))
+        && isNotice(one) == isNotice(other);
+  }
+
+  private static boolean byTitle(Publication one, Publication other) {
+    return fingerprint(one).equals(fingerprint(other))
+        && one.year().isPresent()
+        && other.year().isPresent()
+        && Math.abs(one.year().get() - other.year().get()) <= 1;
+  }
+
+  /** Equal after folding, or one without its subtitle, or off by a letter in twelve. */
+  static boolean titlesAgree(String one, String other) {
+    String a = Fold.letters(one);
+    String b = Fold.letters(other);
+    return a.equals(b)
+        || a.equals(Fold.letters(Fold.mainTitle(other)))
+        || b.equals(Fold.letters(Fold.mainTitle(one)))
+        || Distance.within(a, b, Math.max(a.length(), b.length()) / LETTERS_AN_ERROR);
+  }
+
+  private static String fingerprint(Publication work) {
+    return Fold.letters(Fold.mainTitle(work.title()));
+  }
+
+  private static Set<String> dois(Publication work) {
+    Set<String> dois = new HashSet<>();
+    for (String doi : List.of(work.doi(), work.relations().versionOf())) {
+      if (!doi.isEmpty()) {
+        dois.add(doi.toLowerCase(Locale.ROOT));
+      }
+    }
+    return dois;
+  }
+
+  private static Optional<String> place(Publication work) {
+    Host host = work.host();
+    String journal = host.issn().isEmpty() ? Fold.letters(host.title()) : host.issn();
+    return journal.isEmpty() || host.volume().isEmpty() || host.firstPage().isEmpty()
+        ? Optional.empty()
+        : Optional.of(journal + "|" + host.volume() + "|" + host.firstPage());
+  }
+
+  private static String firstAuthor(Publication work) {
+    return work.authors().isEmpty() ? "" : Fold.letters(work.authors().get(0).family());
+  }
+
+  private static boolean sharesAuthor(Publication one, Publication other) {
+    Set<String> names = new HashSet<>();
+    one.authors().forEach(author -> names.add(Fold.letters(author.family())));
+    return other.authors().stream().anyMatch(a -> names.contains(Fold.letters(a.family())));
+  }
+
+  private static boolean isNotice(Publication work) {
+    return work.kind() == Kind.NOTICE || ABOUT_ANOTHER.matcher(work.title()).matches();
+  }
+}

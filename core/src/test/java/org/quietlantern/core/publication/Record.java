@@ -1,0 +1,110 @@
+package org.quietlantern.core.publication;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** A supplied record for tests: valid by default, changed by naming what a test is about. */
+final class Record {
+  private String title = "Dimming of verges: a trial with moths";
+  private Kind kind = Kind.ARTICLE;
+  private VersionKind version = VersionKind.FINAL;
+  private List<PersonName> authors = List.of(new PersonName("Oduya", "Maren"));
+  private Optional<PartialDate> date = PartialDate.read("2025-03-04");
+  private Host host = Host.NONE;
+  private String text = "";
+  private List<HeadingUse> headings = List.of();
+  private List<String> keywords = List.of();
+  private String doi = "";
+  private String versionOf = "";
+  private int pages;
+
+  static Record plain() {
+    return new Record();
+  }
+
+  Record title(String value) {
+    title = value;
+    return this;
+  }
+
+  Record kind(Kind value) {
+    kind = value;
+    return this;
+  }
+
+  Record version(VersionKind value) {
+    version = value;
+    return this;
+  }
+
+  /** As “Family, Given”. */
+  Record by(String... names) {
+    authors =
+        Arrays.stream(names)
+            .map(n -> n.split(", "))
+            .map(n -> new PersonName(n[0], n.length > 1 ? n[1] : ""))
+            .toList();
+    return this;
+  }
+
+  Record date(String value) {
+    date = PartialDate.read(value);
+    return this;
+  }
+
+  Record in(String journal, String volume, String page) {
+    host = new Host(journal, "", volume, "", page, "");
+    return this;
+  }
+
+  Record text(String value) {
+    text = value;
+    return this;
+  }
+
+  Record heading(String label, boolean central, String... aspects) {
+    headings = List.of(new HeadingUse("urn:h:" + label, label, central, List.of(aspects)));
+    return this;
+  }
+
+  Record keywords(String... words) {
+    keywords = List.of(words);
+    return this;
+  }
+
+  Record doi(String value) {
+    doi = value;
+    return this;
+  }
+
+  Record versionOf(String value) {
+    versionOf = value;
+    return this;
+  }
+
+  Record pages(int value) {
+    pages = value;
+    return this;
+  }
+
+  Publication read() {
+    return new Publication(
+        title,
+        "",
+        kind,
+        version,
+        authors,
+        date,
+        host,
+        "",
+        "en",
+        text,
+        headings,
+        keywords,
+        doi,
+        new Relations(versionOf, "", List.of()),
+        pages,
+        false);
+  }
+}

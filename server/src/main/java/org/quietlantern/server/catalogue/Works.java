@@ -1,0 +1,131 @@
+package org.quietlantern.server.catalogue;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.SameWork;
+
+/**
+ * The works that a page of records touches or may join, while it is taken. Decides which record
+ * belongs where (rules W1, W2); writes nothing.
+ */
+final class Works {
+  /** Two works that may be one. */
+  record Pair(Work one, Work other) {}
+
+  /** A work that was taken into another one. */
+  record Merge(Work from, Work into) {}
+
+  private final Map<Work.Name, Work> byName = new HashMap<>();
+  private final Map<String, Set<Work>> byKey = new HashMap<>();
+  private final Set<Work> touched = new LinkedHashSet<>();
+  private final List<Pair> doubtful = new ArrayList<>();
+  private final List<Merge> merges = new ArrayList<>();
+
+  /** Makes a stored record known. */
+  void know(Work work, Work.Name name, Member member) {
+    work.put(name, member);
+    file(work, name, member);
+  }
+
+  Optional<Work> find(Work.Name name) {
+    return Optional.ofNullable(byName.get(name));
+  }
+
+  /** A record that its source has taken back; nothing where it was never heard of. */
+  void withdraw(Work.Name name, String datestamp) {
+    find(name)
+        .ifPresent(
+            work -> {
+              work.put(name, work.member(name).orElseThrow().deleted(datestamp));
+              touched.add(work);
+            });
+  }
+
+  /** A record as supplied now; one that cannot be read changes no publication. */
+  void take(Work.Name name, Member member) {
+    Optional<Work> own = find(name);
+    Optional<Publication> reading = member.reading();
+    if (reading.isEmpty()) {
+      return;
+    }
+    Map<SameWork.Likeness, List<Work>> others = compare(own, reading.get());
+    List<Work> same = others.getOrDefault(SameWork.Likeness.SAME, List.of());
+    Work home = own.orElseGet(() -> same.isEmpty() ? new Work() : same.get(0));
+    home.put(name, member);
+    file(home, name, member);
+    touched.add(home);
+    for (Work other : same) {
+      home = other == home ? home : join(home, other);
+    }
+    for (Work other : others.getOrDefault(SameWork.Likeness.DOUBTFUL, List.of())) {
+      doubtful.add(new Pair(home, other));
+    }
+  }
+
+  /** The other works that share a key with a record, by what comparing comes to; oldest first. */
+  private Map<SameWork.Likeness, List<Work>> compare(Optional<Work> own, Publication reading) {
+    return SameWork.keys(reading).stream()
+        .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
+        .distinct()
+        .filter(work -> own.isEmpty() || own.get() != work)
+        .sorted(Comparator.comparingInt(work -> work.id().orElse(Integer.MAX_VALUE)))
+        .collect(Collectors.groupingBy(work -> work.likeness(reading)));
+  }
+
+  /** The older takes over the younger, unless their records contradict each other. */
+  private Work join(Work home, Work other) {
+    if (!home.fits(other)) {
+      doubtful.add(new Pair(home, other));
+      return home;
+    }
+    boolean homeIsOlder =
+        home.id().orElse(Integer.MAX_VALUE) <= other.id().orElse(Integer.MAX_VALUE);
+    Work into = homeIsOlder ? home : other;
+    Work from = homeIsOlder ? other : home;
+    into.absorb(from);
+    byName.replaceAll((name, work) -> work == from ? into : work);
+    byKey.values().forEach(works -> replace(works, from, into));
+    touched.remove(from);
+    touched.add(into);
+    merges.add(new Merge(from, into));
+    return into;
+  }
+
+  private static void replace(Set<Work> works, Work from, Work into) {
+    if (works.remove(from)) {
+      works.add(into);
+    }
+  }
+
+  private void file(Work work, Work.Name name, Member member) {
+    byName.put(name, work);
+    member
+        .reading()
+        .ifPresent(
+            reading ->
+                SameWork.keys(reading)
+                    .forEach(
+                        key -> byKey.computeIfAbsent(key, k -> new LinkedHashSet<>()).add(work)));
+  }
+
+  /** Works whose records changed, without those that went into others. */
+  Set<Work> touched() {
+    return touched;
+  }
+
+  List<Merge> merges() {
+    return merges;
+  }
+
+  List<Pair> doubtful() {
+    return doubtful;
+  }
+}

@@ -1,0 +1,102 @@
+package org.quietlantern.server.demo;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.quietlantern.server.arrival.ArrivalShown;
+import org.quietlantern.server.arrival.Arrivals;
+import org.quietlantern.server.arrival.RoundLine;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/**
+ * The past of the made-up groups, a day at a time: what sources publish arrives, and members look
+ * at it in their own ways. The last days are left for the reader to review.
+ */
+@Component
+@ConditionalOnProperty("lantern.demo.enabled")
+class DemoPast {
+  /** Rounds that members still look at. */
+  private static final int RECENT = 6;
+
+  private static final int LEFT_TO_DO = 6;
+
+  /** On which days a member looks, and at how much of what is there (in a hundred). */
+  private record Habit(Set<DayOfWeek> days, int thoroughness) {}
+
+  private static final Map<String, Habit> HABITS =
+      Map.of(
+          "Ilse Brandvold", new Habit(Set.of(DayOfWeek.TUESDAY, DayOfWeek.FRIDAY), 90),
+          "Teodor Vance",
+              new Habit(Set.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.THURSDAY), 70),
+          "Maren Oduya", new Habit(Set.of(DayOfWeek.SATURDAY, DayOfWeek.WEDNESDAY), 80),
+          "Sefa Lautala", new Habit(Set.of(DayOfWeek.THURSDAY), 50),
+          "Una Selwyn", new Habit(Set.of(DayOfWeek.SUNDAY), 95),
+          "Piet Morrow", new Habit(Set.of(DayOfWeek.MONDAY), 60));
+
+  private final Calendar calendar;
+  private final DemoDays days;
+  private final Groups groups;
+  private final Arrivals arrivals;
+  private final DemoHands hands;
+
+  DemoPast(Calendar calendar, DemoDays days, Groups groups, Arrivals arrivals, DemoHands hands) {
+    this.calendar = calendar;
+    this.days = days;
+    this.groups = groups;
+    this.arrivals = arrivals;
+    this.hands = hands;
+  }
+
+  void liveOneDay() {
+    days.pass(1);
+    Instant now = calendar.now();
+    if (now.isAfter(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)))) {
+      return;
+    }
+    LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
+    for (Member member : groups.everybody()) {
+      Habit habit = HABITS.get(member.name());
+      if (habit != null && habit.days().contains(today.getDayOfWeek())) {
+        review(member, habit, new Random(today.toEpochDay() * 31 + member.name().hashCode()));
+      }
+    }
+  }
+
+  private void review(Member member, Habit habit, Random random) {
+    List<RoundLine> rounds = arrivals.rounds(member);
+    for (RoundLine round : rounds.subList(0, Math.min(RECENT, rounds.size()))) {
+      if (round.reviewed().getOrDefault(member.pid(), 0) == round.arrivals()) {
+        continue;
+      }
+      for (ArrivalShown arrival : arrivals.round(member, round.id()).arrivals()) {
+        if (isUnlit(arrival, member) && random.nextInt(100) < habit.thoroughness()) {
+          say(member, round.id(), arrival.publication().id(), random);
+        }
+      }
+    }
+  }
+
+  private static boolean isUnlit(ArrivalShown arrival, Member member) {
+    return arrival.lamps().stream()
+        .anyMatch(lamp -> lamp.member().equals(member.pid()) && lamp.mark() == null);
+  }
+
+  private void say(Member member, String round, String publication, Random random) {
+    int chance = random.nextInt(100);
+    String mark =
+        chance < 14
+            ? "keep"
+            : chance < 64 ? "pass" : chance < 70 ? "raise" : chance < 77 ? "hold" : "seen";
+    hands.mark(member, round, publication, mark, DemoReasons.of(mark, random));
+  }
+}

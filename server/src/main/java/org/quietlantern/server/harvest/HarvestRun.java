@@ -1,0 +1,107 @@
+package org.quietlantern.server.harvest;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * The pages of one harvest, one after the other. Puts up with what sources do: tokens that they no
+ * longer know, formats that they do not have, dates that they take to the day only. Repeated pages
+ * are harmless; a source that goes round in a circle is left.
+ */
+final class HarvestRun {
+  /** How often it may begin again before it gives up. */
+  private static final int FRESH_STARTS = 3;
+
+  private static final int LENGTH_OF_A_DAY = "2026-11-25".length();
+
+  /** Asks for a page. */
+  interface Asking {
+    OaiPage ask(Address address) throws IOException;
+  }
+
+  /** Where a page is, and in which format its records are. */
+  record Address(URI uri, String format) {}
+
+  /** Where a harvest begins; {@code token}: of the page to go on with. */
+  record Place(String format, @Nullable String from, Optional<String> token) {}
+
+  private final Asking asking;
+  private final URI base;
+  private String format;
+  private @Nullable String from;
+  private Optional<String> token;
+  private boolean ended;
+  private int freshStarts;
+  private boolean startedOver;
+
+  HarvestRun(Asking asking, URI base, Place place) {
+    this.asking = asking;
+    this.base = base;
+    this.format = place.format();
+    this.from = place.from();
+    this.token = place.token();
+  }
+
+  /** In which format the source turned out to supply. */
+  String format() {
+    return format;
+  }
+
+  /** Whether the last page is the first one of a fresh start. */
+  boolean startedOver() {
+    return startedOver;
+  }
+
+  /** The next page; null behind the last. */
+  @Nullable
+  OaiPage next() throws IOException {
+    startedOver = false;
+    while (!ended) {
+      OaiPage page = asking.ask(new Address(address(), format));
+      if (page.error().isPresent() && !page.error().get().equals("noRecordsMatch")) {
+        mend(page.error().get());
+        continue;
+      }
+      if (page.token().isPresent() && page.token().equals(token)) {
+        throw new IOException("the source goes round in a circle at " + token.get());
+      }
+      token = page.token();
+      ended = token.isEmpty();
+      return page;
+    }
+    return null;
+  }
+
+  /** Deals with an error condition (OAI-PMH 2.0, 3.6), or throws what cannot be helped. */
+  private void mend(String error) throws IOException {
+    if (++freshStarts > FRESH_STARTS) {
+      throw new IOException("the source refuses, however often it is asked: " + error);
+    }
+    if (error.equals("badResumptionToken") && token.isPresent()) {
+      token = Optional.empty();
+    } else if (error.equals("cannotDisseminateFormat") && !format.equals("oai_dc")) {
+      format = "oai_dc";
+    } else if (error.equals("badArgument") && from != null && from.length() > LENGTH_OF_A_DAY) {
+      from = from.substring(0, LENGTH_OF_A_DAY);
+    } else {
+      throw new IOException("the source refuses: " + error);
+    }
+    startedOver = true;
+  }
+
+  private URI address() {
+    String query =
+        token
+            .map(t -> "resumptionToken=" + encoded(t))
+            .orElse("metadataPrefix=" + format + (from == null ? "" : "&from=" + encoded(from)));
+    return URI.create(base + "?verb=ListRecords&" + query);
+  }
+
+  private static String encoded(String text) {
+    return URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+}

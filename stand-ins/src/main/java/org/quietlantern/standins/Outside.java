@@ -1,0 +1,105 @@
+package org.quietlantern.standins;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.Executors;
+import org.quietlantern.standins.corpus.Headings;
+import org.quietlantern.standins.corpus.Holdings;
+import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.corpus.SkosWriter;
+import org.quietlantern.standins.oai.Faults;
+import org.quietlantern.standins.oai.OaiEndpoint;
+import org.quietlantern.standins.supply.Source;
+import org.quietlantern.standins.supply.Sources;
+
+/**
+ * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
+ * /vocabulary.ttl}, {@code /holdings.txt} and {@code /journals.csv} are files; {@code POST
+ * /control/clock?now=} sets the day for all of it.
+ */
+public final class Outside implements AutoCloseable {
+  private final HttpServer server;
+  private final InstantSource system = InstantSource.system();
+  private final Map<String, OaiEndpoint> sources = new LinkedHashMap<>();
+  private volatile Duration offset = Duration.ZERO;
+
+  /** {@code port} 0: any free one. */
+  public Outside(int port, Literature literature) throws IOException {
+    server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+    for (Source source : Sources.of(literature)) {
+      String address = address() + "/" + source.key() + "/oai";
+      OaiEndpoint endpoint = new OaiEndpoint(literature, source, address, this::now);
+      sources.put(source.key(), endpoint);
+      server.createContext("/" + source.key() + "/oai", endpoint);
+    }
+    file("/vocabulary.ttl", "text/turtle", SkosWriter.turtle(Headings.ALL.values()));
+    file("/holdings.txt", "text/tab-separated-values", Holdings.kbart());
+    file("/journals.csv", "text/csv", Holdings.journals());
+    server.createContext("/control/clock", this::clock);
+    server.setExecutor(
+        Executors.newFixedThreadPool(
+            2,
+            task -> {
+              Thread thread = new Thread(task, "outside");
+              thread.setDaemon(true);
+              return thread;
+            }));
+    server.start();
+  }
+
+  public String address() {
+    return "http://127.0.0.1:" + server.getAddress().getPort();
+  }
+
+  /** Where a source answers. */
+  public URI source(String key) {
+    return URI.create(address() + "/" + key + "/oai");
+  }
+
+  /** What goes wrong at a source. */
+  public Faults faults(String key) {
+    return sources.get(key).faults();
+  }
+
+  /** What it takes for the present. */
+  public void setClock(Instant now) {
+    offset = Duration.between(system.instant(), now);
+  }
+
+  private Instant now() {
+    return system.instant().plus(offset);
+  }
+
+  private void file(String path, String type, String text) {
+    byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+    server.createContext(
+        path,
+        exchange -> {
+          exchange.getResponseHeaders().set("Content-Type", type + "; charset=utf-8");
+          exchange.sendResponseHeaders(200, bytes.length);
+          exchange.getResponseBody().write(bytes);
+          exchange.close();
+        });
+  }
+
+  private void clock(HttpExchange exchange) throws IOException {
+    setClock(Instant.parse(exchange.getRequestURI().getQuery().replace("now=", "")));
+    exchange.sendResponseHeaders(204, -1);
+    exchange.close();
+  }
+
+  @Override
+  public void close() {
+    server.stop(0);
+  }
+}

@@ -1,6 +1,0 @@
-package org.quietlantern.standins.corpus;
-
-import java.time.Instant;
-
-/** What a source says of a work from a moment on. {@code deleted}: it says only that it is gone. */
-public record Revision(Instant from, Work work, boolean deleted) {}
