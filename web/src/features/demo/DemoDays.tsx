@@ -1,4 +1,10 @@
-import { queryOptions, useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import {
+  queryOptions,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { api, body } from '../../api';
 import { Act, counted, shortDay, useNotice } from '../../ui';
 

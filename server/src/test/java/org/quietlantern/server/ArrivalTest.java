@@ -24,9 +24,9 @@ class ArrivalTest {
 
   @BeforeEach
   void somethingArrives() {
-    group.alert(folder, "Everything", "a or of or the or at", "daily");
+    group.alert(folder, "Everything", TestGroup.EVERYTHING, "daily");
     assertThat(arne.get("/rounds").ok().size()).as("nothing for what was there").isZero();
-    APP.pass(2);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     round = arne.get("/rounds").ok().get(0).get("id").asString();
     publication = view(arne).get("arrivals").get(0).get("publication").get("id").asString();
   }

@@ -38,11 +38,12 @@ class CrashTest {
   private static void dyingAt(String place) {
     TestApp app = TestApp.shared();
     TestGroup group = app.group("Cora Crash");
-    String alert = group.alert(group.folder("F"), "All of it", "a or of or the or at", "daily");
+    String alert = group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
     app.bean(DyingCheckpoint.class).dieAt(place);
-    assertThatThrownBy(() -> app.pass(1)).isInstanceOf(DyingCheckpoint.Death.class);
+    assertThatThrownBy(() -> app.pass(TestApp.OVER_A_WEEKEND))
+        .isInstanceOf(DyingCheckpoint.Death.class);
     app.workOff();
-    app.pass(3);
+    app.pass(TestApp.OVER_A_WEEKEND);
     Set<String> everythingNew = new TreeSet<>(came(group));
     List<String> arrived = arrived(group);
     assertThat(arrived).as("each once").doesNotHaveDuplicates();
@@ -55,7 +56,7 @@ class CrashTest {
     Client client = group.client(0);
     List<String> all =
         client
-            .post("/search", java.util.Map.of("text", "a or of or the or at", "order", "here"))
+            .post("/search", java.util.Map.of("text", TestGroup.EVERYTHING, "order", "here"))
             .ok()
             .get("answer")
             .get("ids")
@@ -89,8 +90,8 @@ class CrashTest {
     TestApp app = TestApp.shared();
     app.group("Carl Crash");
     TestGroup group = app.group("Cleo Crash");
-    group.alert(group.folder("F"), "All of it", "a or of or the or at", "daily");
-    app.pass(3);
+    group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
+    app.pass(TestApp.OVER_A_WEEKEND);
     assertThat(app.bean(DyingCheckpoint.class).passed())
         .isSubsetOf(Set.copyOf(PLACES))
         .hasSize(PLACES.size());

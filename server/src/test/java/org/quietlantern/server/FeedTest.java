@@ -8,10 +8,12 @@ import com.rometools.rome.io.FeedException;
 import com.rometools.rome.io.SyndFeedInput;
 import java.io.StringReader;
 import java.net.URI;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.AtomRules;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
@@ -23,7 +25,7 @@ class FeedTest {
   private final TestGroup group = APP.group("Fia Feed", "Finn Feed");
   private final Client fia = group.client(0);
   private final String alert =
-      group.alert(group.folder("F"), "Everything", "a or of or the or at", "daily");
+      group.alert(group.folder("F"), "Everything", TestGroup.EVERYTHING, "daily");
   private final Client reader = new Client(APP.address());
 
   private String subscribe(Client who) {
@@ -47,7 +49,7 @@ class FeedTest {
   void anOrdinaryReaderReadsIt() {
     String address = subscribe(fia);
     assertThat(AtomRules.broken(reader.get(address).body())).isEmpty();
-    APP.pass(3);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     Client.Response answer = reader.get(address);
     assertThat(answer.header("Content-Type")).isEqualTo("application/atom+xml;charset=utf-8");
     assertThat(AtomRules.broken(answer.body())).isEmpty();
@@ -66,15 +68,17 @@ class FeedTest {
     String mine = subscribe(fia);
     String yours = subscribe(group.client(1));
     assertThat(mine).isNotEqualTo(yours);
-    APP.pass(2);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     List<String> first = ids(mine);
     assertThat(ids(yours)).isEqualTo(first);
-    APP.pass(3);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     assertThat(ids(mine)).containsAll(first).doesNotHaveDuplicates();
-    String later = group.alert(group.folder("G"), "Monthly", "a or of or the", "monthly:31");
+    int today = APP.bean(Calendar.class).now().atZone(ZoneOffset.UTC).getDayOfMonth();
+    String later =
+        group.alert(group.folder("G"), "Monthly", TestGroup.EVERYTHING, "monthly:" + today);
     String quiet =
         path(fia.post("/alerts/" + later + "/feed", Map.of()).ok().get("address").asString());
-    APP.pass(1);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     assertThat(fia.get("/rounds").ok().toString()).contains("Monthly");
     assertThat(ids(quiet)).as("its round still gathers").isEmpty();
   }
@@ -92,7 +96,7 @@ class FeedTest {
     assertThat(byTag.body()).isEmpty();
     assertThat(reader.get(address, "If-Modified-Since", first.header("Last-Modified")).status())
         .isEqualTo(304);
-    APP.pass(2);
+    APP.pass(TestApp.OVER_A_WEEKEND);
     assertThat(reader.get(address, "If-None-Match", first.header("ETag")).status()).isEqualTo(200);
   }
 

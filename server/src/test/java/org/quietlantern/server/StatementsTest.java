@@ -72,8 +72,8 @@ class StatementsTest {
                 .asString();
         feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
       }
-      String everything = group.alert(folder, "Everything", "a or of or the or at", "at-once");
-      APP.pass(size);
+      String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
+      APP.pass(TestApp.OVER_A_WEEKEND + size);
       String round = client.get("/rounds").ok().get(0).get("id").asString();
       String q =
           client

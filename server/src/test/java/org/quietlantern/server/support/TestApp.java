@@ -32,6 +32,9 @@ public final class TestApp implements AutoCloseable {
   /** The present when an application starts; the source has some 270 works by then. */
   public static final Instant BEGINS = Instant.parse("2026-11-17T07:00:00Z");
 
+  /** Days that hold two working days, on which sources supply something. */
+  public static final int OVER_A_WEEKEND = 4;
+
   private static final Literature LITERATURE = Literature.of(Literature.SEED, Extent.SMALL);
   private static TestApp shared;
   private final Outside outside;

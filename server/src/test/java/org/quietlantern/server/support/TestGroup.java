@@ -9,6 +9,9 @@ import tools.jackson.databind.JsonNode;
 
 /** A group made for a test. */
 public final class TestGroup {
+  /** A line that finds every publication: it only rules out, and what it rules out is nowhere. */
+  public static final String EVERYTHING = "not xylophones";
+
   private final TestApp app;
   private final int group;
   private final Map<Integer, Client> clients = new ConcurrentHashMap<>();

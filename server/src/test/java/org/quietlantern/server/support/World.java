@@ -30,7 +30,7 @@ public final class World {
         .post(
             "/folders/" + folder + "/items", Map.of("publication", publication, "note", ""), action)
         .ok();
-    String alert = group.alert(folder, "All", "a or the or of", "at-once");
+    String alert = group.alert(folder, "All", TestGroup.EVERYTHING, "at-once");
     String feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
     String q =
         client
@@ -38,7 +38,7 @@ public final class World {
             .ok()
             .get("q")
             .asString();
-    app.pass(3);
+    app.pass(TestApp.OVER_A_WEEKEND);
     String round = client.get("/rounds").ok().get(0).get("id").asString();
     values.put("group", group.pid());
     values.put("folder", folder);

@@ -26,7 +26,7 @@ public record Entry(
     Set<Trait> traits,
     List<Notice> notices) {
   public Entry {
-    traits = Set.copyOf(new java.util.TreeSet<>(traits));
+    traits = java.util.Collections.unmodifiableSet(new java.util.TreeSet<>(traits));
     notices = List.copyOf(notices);
   }
 

@@ -17,7 +17,7 @@ import org.quietlantern.standins.corpus.Work;
 final class NightIndex {
   private static final Set<String> ELSEWHERE = Set.of("preprint", "thesis", "report", "dataset");
 
-  /** One record in so many is taken back. */
+  /** One record in so many is taken back, before indexers come to it. */
   private static final int WITHDRAWN = 45;
 
   private NightIndex() {}
@@ -41,16 +41,16 @@ final class NightIndex {
       first = first.titled(entry.title().replace(":", " –").replace("ou", "uo"));
     }
     all.add(new Revision(from, first, false));
+    if (random.nextInt(WITHDRAWN) == 0) {
+      all.add(new Revision(later(from, 3 + random.nextInt(70), random), first, true));
+      return all;
+    }
     Entry now = first;
     if (indexed && fresh) {
       now = entry;
       all.add(new Revision(later(from, 60 + random.nextInt(60), random), now, false));
     }
     addNotice(literature, work, random, now, all);
-    if (random.nextInt(WITHDRAWN) == 0) {
-      Instant last = all.get(all.size() - 1).from();
-      all.add(new Revision(later(last, 10 + random.nextInt(140), random), now, true));
-    }
     return all;
   }
 
