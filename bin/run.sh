@@ -23,8 +23,9 @@ demo() {
   fi
   if ! is_current "$data" "$port"; then
     stop_process "$data/server.pid"
-    start_postgres "$data"
     start_standins "$data"
+    start_postgres "$data"
+    wait_for_line "$data/stand-ins" "answers at" 120
     start_server "$data" "${port:-$(cat "$data/port" 2>/dev/null || echo 8080)}"
   fi
   welcome "$data"
@@ -44,8 +45,8 @@ start_standins() {
   local data=$1
   stop_process "$data/stand-ins.pid"
   free_port 18080 >"$data/stand-ins.port"
-  launch "$data/stand-ins" java -Xmx128m -jar "$(standins_jar)" "$(cat "$data/stand-ins.port")"
-  wait_for_line "$data/stand-ins" "answers at" 120
+  launch "$data/stand-ins" java -Xmx192m -XX:+UseSerialGC -jar "$(standins_jar)" \
+    "$(cat "$data/stand-ins.port")"
 }
 
 start_server() {

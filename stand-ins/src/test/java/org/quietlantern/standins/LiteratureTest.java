@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -175,7 +176,7 @@ class LiteratureTest {
     assertThat(shared).isBetween(0.12, 0.18);
     List<Revision> shelf = SOURCES.get(1).revisions();
     assertThat(shelf)
-        .anyMatch(r -> r.entry().titleAsShown().equals(r.entry().title().toUpperCase()));
+        .anyMatch(r -> r.entry().titleAsShown().equals(r.entry().title().toUpperCase(Locale.ROOT)));
     assertThat(shelf).anyMatch(r -> r.entry().doi().isEmpty());
     assertThat(SOURCES.get(0).revisions()).anyMatch(Revision::deleted);
     assertThat(SOURCES.get(2).revisions()).anyMatch(r -> !r.entry().versionOf().isEmpty());

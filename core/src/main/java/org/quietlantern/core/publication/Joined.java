@@ -25,7 +25,7 @@ public final class Joined {
   public record Supplied(Publication reading, int rank, long order) {}
 
   private static final Comparator<Supplied> BEST =
-      Comparator.<Supplied, Integer>comparing(s -> -s.reading().version().ordinal())
+      Comparator.comparing((Supplied s) -> s.reading().version(), Comparator.reverseOrder())
           .thenComparing(Supplied::rank)
           .thenComparing(s -> -s.order());
   private final List<Publication> best;

@@ -54,7 +54,9 @@ public final class SameWork {
   private static Likeness bothSame(Publication one, Publication other, boolean sameDoi) {
     boolean titles = titlesAgree(one.title(), other.title());
     boolean key =
-        sameDoi || place(one).isPresent() && place(one).equals(place(other)) || byTitle(one, other);
+        sameDoi
+            || (place(one).isPresent() && place(one).equals(place(other)))
+            || byTitle(one, other);
     if (!key) {
       return Likeness.OTHER;
     }

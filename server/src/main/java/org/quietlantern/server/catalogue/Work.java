@@ -78,7 +78,7 @@ final class Work {
     SameWork.Likeness best = SameWork.Likeness.OTHER;
     for (Publication own : readings()) {
       SameWork.Likeness one = SameWork.compare(own, other);
-      best = one.ordinal() < best.ordinal() ? one : best;
+      best = one.compareTo(best) < 0 ? one : best;
     }
     boolean fits = all(own -> SameWork.fit(own, other));
     return best == SameWork.Likeness.SAME && !fits ? SameWork.Likeness.DOUBTFUL : best;

@@ -103,8 +103,8 @@ final class Labs {
   private static String orcid(int number) {
     String digits = "00000007%07d".formatted(number * 3L);
     int total = 0;
-    for (char digit : digits.toCharArray()) {
-      total = (total + digit - '0') * 2;
+    for (int i = 0; i < digits.length(); i++) {
+      total = (total + digits.charAt(i) - '0') * 2;
     }
     int check = (12 - total % 11) % 11;
     String all = digits + (check == 10 ? "X" : Integer.toString(check));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.quietlantern.standins.words.RareWords;
 import org.quietlantern.standins.words.Sayings;
 import org.quietlantern.standins.words.Template;
@@ -59,16 +60,17 @@ final class Prose {
 
   private String laidOut(
       List<String> why, List<String> what, List<String> how, List<String> found, List<String> so) {
+    List<String> begin = both(why, what);
     int layout = random.nextInt(10);
     if (layout == 0) {
       return "1. %s 2. %s 3. %s 4. %s"
-          .formatted(joined(why, what), joined(how), joined(found), joined(so));
+          .formatted(joined(begin), joined(how), joined(found), joined(so));
     }
     if (layout == 1) {
       return "Background: %s Methods: %s Results: %s Conclusions: %s"
-          .formatted(joined(why, what), joined(how), joined(found), joined(so));
+          .formatted(joined(begin), joined(how), joined(found), joined(so));
     }
-    return joined(why, what, how, found, so);
+    return joined(both(both(begin, how), both(found, so)));
   }
 
   private boolean observes() {
@@ -83,11 +85,12 @@ final class Prose {
     return study.genre().name().toLowerCase(java.util.Locale.ROOT);
   }
 
-  @SafeVarargs
-  private static String joined(List<String>... parts) {
-    return java.util.Arrays.stream(parts)
-        .flatMap(List::stream)
-        .collect(java.util.stream.Collectors.joining(" "));
+  private static String joined(List<String> sentences) {
+    return String.join(" ", sentences);
+  }
+
+  private static List<String> both(List<String> some, List<String> more) {
+    return Stream.concat(some.stream(), more.stream()).toList();
   }
 
   private List<String> sentences(String name, int many) {

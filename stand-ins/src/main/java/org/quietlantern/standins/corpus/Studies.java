@@ -74,7 +74,7 @@ final class Studies {
 
   private static Lexicon.Method method(
       Random random, Lexicon.Taxon taxon, Genre genre, Lexicon.Response response) {
-    boolean ofLight = genre == Genre.MAP || genre == Genre.LAMP && random.nextBoolean();
+    boolean ofLight = genre == Genre.MAP || (genre == Genre.LAMP && random.nextBoolean());
     return pick(random, Lexicon.methodsOf(taxon, ofLight ? "light" : response.way()));
   }
 

@@ -1,7 +1,11 @@
 package org.quietlantern.standins.words;
 
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** The words of the field, from the tables. */
 public final class Lexicon {
@@ -33,7 +37,8 @@ public final class Lexicon {
       String name, String otherwise, String heading, int better, Set<String> kinds, String way) {
     /** Whether it is a moment, early or late, rather than an amount. */
     public boolean isTiming() {
-      return heading.startsWith("Phenology") || heading.equals("Roosting") && way.equals("behave");
+      return heading.startsWith("Phenology")
+          || (heading.equals("Roosting") && way.equals("behave"));
     }
 
     /** In what it is early or late. */
@@ -101,7 +106,21 @@ public final class Lexicon {
           .map(r -> new Method(r.text(0), r.words(1), r.text(2), r.words(3)))
           .toList();
 
+  // Asked for with every study that is drawn.
+  private static final Map<Taxon, List<Response>> RESPONSES_OF = ofEach(RESPONSES, Response::kinds);
+  private static final Map<Taxon, List<Moderator>> MODERATORS_OF =
+      ofEach(MODERATORS, Moderator::kinds);
+  private static final Map<Taxon, List<Method>> METHODS_OF = ofEach(METHODS, Method::kinds);
+
   private Lexicon() {}
+
+  private static <T> Map<Taxon, List<T>> ofEach(List<T> all, Function<T, Set<String>> kinds) {
+    return TAXA.stream()
+        .collect(
+            Collectors.toUnmodifiableMap(
+                taxon -> taxon,
+                taxon -> all.stream().filter(t -> shares(kinds.apply(t), taxon.kinds())).toList()));
+  }
 
   private static int better(String word) {
     return switch (word) {
@@ -113,22 +132,20 @@ public final class Lexicon {
 
   /** Whether something for some kinds is for a taxon of these. */
   static boolean shares(Set<String> some, Set<String> kinds) {
-    return some.contains("any") || some.stream().anyMatch(kinds::contains);
+    return some.contains("any") || !Collections.disjoint(some, kinds);
   }
 
   public static List<Response> responsesOf(Taxon taxon) {
-    return RESPONSES.stream().filter(r -> shares(r.kinds(), taxon.kinds())).toList();
+    return RESPONSES_OF.get(taxon);
   }
 
   public static List<Moderator> moderatorsOf(Taxon taxon) {
-    return MODERATORS.stream().filter(m -> shares(m.kinds(), taxon.kinds())).toList();
+    return MODERATORS_OF.get(taxon);
   }
 
   /** By which something of a taxon is measured in some way. */
   public static List<Method> methodsOf(Taxon taxon, String way) {
-    return METHODS.stream()
-        .filter(m -> shares(m.kinds(), taxon.kinds()) && m.ways().contains(way))
-        .toList();
+    return METHODS_OF.get(taxon).stream().filter(m -> m.ways().contains(way)).toList();
   }
 
   /** Land animals are not studied in rivers, nor fish in orchards. */

@@ -2,6 +2,7 @@ package org.quietlantern.standins.words;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,11 +16,9 @@ import java.util.Set;
 public final class Sayings {
   private record Saying(Set<String> one, Set<String> all, Set<String> none, Template template) {
     boolean suits(Set<String> circumstances) {
-      return (one.isEmpty()
-              || one.contains("any")
-              || one.stream().anyMatch(circumstances::contains))
+      return (one.isEmpty() || one.contains("any") || !Collections.disjoint(one, circumstances))
           && circumstances.containsAll(all)
-          && none.stream().noneMatch(circumstances::contains);
+          && Collections.disjoint(none, circumstances);
     }
   }
 

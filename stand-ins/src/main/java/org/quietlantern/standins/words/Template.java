@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 
 /**
  * One way to say something.
@@ -20,6 +21,9 @@ import java.util.function.UnaryOperator;
  * A name that begins with a capital asks for a capital.
  */
 public final class Template {
+  private static final Pattern BLANKS = Pattern.compile("  +");
+  private static final Pattern BLANK_BEFORE_SIGN = Pattern.compile(" (?=[,;:.?])");
+
   private sealed interface Piece permits Words, Choice, Slot, Figure {}
 
   private record Words(String text) implements Piece {}
@@ -46,7 +50,8 @@ public final class Template {
   public String write(Random random, UnaryOperator<String> slots) {
     StringBuilder text = new StringBuilder();
     write(pieces, random, slots, text);
-    return text.toString().replaceAll(" +", " ").replaceAll(" ([,;:.?])", "$1").strip();
+    String single = BLANKS.matcher(text).replaceAll(" ");
+    return BLANK_BEFORE_SIGN.matcher(single).replaceAll("").strip();
   }
 
   private static void write(

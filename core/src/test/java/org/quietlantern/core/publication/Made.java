@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** A supplied record for tests: valid by default, changed by naming what a test is about. */
-final class Record {
+final class Made {
   private String title = "Dimming of verges: a trial with moths";
   private Kind kind = Kind.ARTICLE;
   private VersionKind version = VersionKind.FINAL;
@@ -19,27 +19,27 @@ final class Record {
   private String versionOf = "";
   private int pages;
 
-  static Record plain() {
-    return new Record();
+  static Made plain() {
+    return new Made();
   }
 
-  Record title(String value) {
+  Made title(String value) {
     title = value;
     return this;
   }
 
-  Record kind(Kind value) {
+  Made kind(Kind value) {
     kind = value;
     return this;
   }
 
-  Record version(VersionKind value) {
+  Made version(VersionKind value) {
     version = value;
     return this;
   }
 
   /** As “Family, Given”. */
-  Record by(String... names) {
+  Made by(String... names) {
     authors =
         Arrays.stream(names)
             .map(n -> n.split(", "))
@@ -48,42 +48,42 @@ final class Record {
     return this;
   }
 
-  Record date(String value) {
+  Made date(String value) {
     date = PartialDate.read(value);
     return this;
   }
 
-  Record in(String journal, String volume, String page) {
+  Made in(String journal, String volume, String page) {
     host = new Host(journal, "", volume, "", page, "");
     return this;
   }
 
-  Record text(String value) {
+  Made text(String value) {
     text = value;
     return this;
   }
 
-  Record heading(String label, boolean central, String... aspects) {
+  Made heading(String label, boolean central, String... aspects) {
     headings = List.of(new HeadingUse("urn:h:" + label, label, central, List.of(aspects)));
     return this;
   }
 
-  Record keywords(String... words) {
+  Made keywords(String... words) {
     keywords = List.of(words);
     return this;
   }
 
-  Record doi(String value) {
+  Made doi(String value) {
     doi = value;
     return this;
   }
 
-  Record versionOf(String value) {
+  Made versionOf(String value) {
     versionOf = value;
     return this;
   }
 
-  Record pages(int value) {
+  Made pages(int value) {
     pages = value;
     return this;
   }
