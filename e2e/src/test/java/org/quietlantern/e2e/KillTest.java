@@ -53,8 +53,8 @@ class KillTest {
           "select count(*) from publication_change c join publication p on p.id = c.publication"
               + " where c.no > "
               + changes
-              + " and c.kinds = '{new}' and p.withdrawn is null"
-              + " and (p.fields->>'title' ~* '\\m(dimming|curfew|bat|pipistrelle)')"
+              + " and c.kinds = '{new}' and p.withdrawn is null and p.canonical is null"
+              + " and (p.fields->>'title' ~* '\\m(bat|pipistrelle|noctule)')"
               + " and not exists (select 1 from occasion o join arrival r on r.occasion = o.id"
               + " join finding f on f.arrival = r.id where o.publication = p.id)";
       assertThat(lantern.query(lost)).isEqualTo("0");

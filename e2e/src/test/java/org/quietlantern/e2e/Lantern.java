@@ -18,7 +18,13 @@ final class Lantern implements AutoCloseable {
   private final Path data;
   private final int port = freePort();
 
+  /** With a past of two weeks, which is enough to look at. */
   Lantern() {
+    this("--lantern.demo.past-days=14");
+  }
+
+  /** With further options of the server. */
+  Lantern(String serverOptions) {
     try {
       data = Files.createTempDirectory(Path.of("/tmp"), "lantern-e2e");
       data.toFile().setExecutable(true, false);
@@ -26,7 +32,7 @@ final class Lantern implements AutoCloseable {
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
-    start();
+    startWith(serverOptions);
   }
 
   void start() {

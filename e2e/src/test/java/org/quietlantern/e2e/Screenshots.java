@@ -17,7 +17,7 @@ class Screenshots {
 
   @Test
   void all() {
-    try (Lantern lantern = new Lantern();
+    try (Lantern lantern = new Lantern("");
         Chromium chromium = new Chromium()) {
       try (Person ilse = new Person(chromium.browser(), lantern)) {
         signIn(ilse, lantern);

@@ -1,0 +1,242 @@
+package org.quietlantern.server.catalogue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URI;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.server.alert.Watching;
+import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** W1, W2: records of several sources that describe one work stand under one publication. */
+class OneWorkOnceTest {
+  private static final TestApp APP = new TestApp();
+  private static final JdbcTemplate DATABASE = APP.bean(JdbcTemplate.class);
+
+  /** A record keeps where it came to; what that was merged into is where it stands. */
+  private static final String STANDS_UNDER =
+      " from source_record r join publication own on own.id = r.publication"
+          + " join publication p on p.id = coalesce(own.canonical, own.id) where r.identifier = ?";
+
+  @BeforeAll
+  static void threeSources() {
+    Harvests harvests = APP.bean(Harvests.class);
+    harvests.addSource("shelf", "A shelf", URI.create("http://127.0.0.1:9/oai"), "oai_dc", 2);
+    harvests.addSource("early", "Early forms", URI.create("http://127.0.0.1:9/oai"), "mods", 3);
+  }
+
+  @AfterAll
+  static void close() {
+    APP.close();
+  }
+
+  /** A record of a tidy source. */
+  private static SourceRecord mods(String id, String title, String family, String more) {
+    String raw =
+        "<mods xmlns=\"http://www.loc.gov/mods/v3\"><titleInfo><title>%s</title></titleInfo>"
+                .formatted(title)
+            + "<name><namePart type=\"family\">%s</namePart><namePart type=\"given\">Liv Marie</namePart></name>"
+                .formatted(family)
+            + "<genre>article</genre><originInfo><dateIssued>2026-03-04</dateIssued></originInfo>"
+            + more
+            + "</mods>";
+    return new SourceRecord(id, "mods", raw, "2026-11-20", false);
+  }
+
+  /** The same, typed in by somebody in a hurry. */
+  private static SourceRecord dublinCore(String id, String title, String creator, String more) {
+    String raw =
+        "<oai_dc:dc xmlns:oai_dc=\"http://www.openarchives.org/OAI/2.0/oai_dc/\""
+            + " xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>%s</dc:title>"
+                .formatted(title)
+            + "<dc:creator>%s</dc:creator><dc:date>2026</dc:date>%s</oai_dc:dc>"
+                .formatted(creator, more);
+    return new SourceRecord(id, "oai_dc", raw, "2026-11-20", false);
+  }
+
+  private static String doi(String doi) {
+    return "<identifier type=\"doi\">" + doi + "</identifier>";
+  }
+
+  private static void take(String source, SourceRecord... records) {
+    int id = DATABASE.queryForObject("select id from source where key = ?", Integer.class, source);
+    APP.bean(TransactionTemplate.class)
+        .executeWithoutResult(status -> APP.bean(Catalogue.class).take(id, List.of(records)));
+    APP.bean(IndexKeeper.class).catchUp();
+  }
+
+  private static String pid(String identifier) {
+    return DATABASE.queryForObject("select p.pid" + STANDS_UNDER, String.class, identifier);
+  }
+
+  private static String field(String identifier, String field) {
+    return DATABASE.queryForObject(
+        "select p.fields->>?" + STANDS_UNDER, String.class, field, identifier);
+  }
+
+  @DisplayName("W2: each field from whom it is best; a source that leaves takes only its own away")
+  @Test
+  void theBestOfEach() {
+    take(
+        "shelf",
+        dublinCore(
+            "shelf:1",
+            "OWLS OVER ORCHARDS: A CENSUS",
+            "Quillen, L. M.",
+            "<dc:description>Owls hunted over dark orchards.</dc:description>"));
+    String first = pid("shelf:1");
+    take(
+        "night-index",
+        mods("index:1", "Owls over orchards: a census", "Quillen", doi("10.5555/o.1")));
+    assertThat(pid("index:1")).as("one publication, under its first id").isEqualTo(first);
+    assertThat(field("index:1", "title")).isEqualTo("Owls over orchards: a census");
+    assertThat(field("index:1", "abstractText")).isEqualTo("Owls hunted over dark orchards.");
+    assertThat(field("index:1", "authors")).contains("Liv Marie");
+    assertThat(field("index:1", "date")).as("the earliest appearance").contains("2026");
+
+    take("shelf", new SourceRecord("shelf:1", "oai_dc", "", "2026-11-21", true));
+    assertThat(field("index:1", "abstractText")).isEmpty();
+    assertThat(
+            DATABASE.queryForList(
+                "select 1 from publication where pid = ? and withdrawn is null", first))
+        .hasSize(1);
+    take("night-index", new SourceRecord("index:1", "mods", "", "2026-11-21", true));
+    assertThat(
+            DATABASE.queryForList(
+                "select 1 from publication where pid = ? and withdrawn is null", first))
+        .isEmpty();
+  }
+
+  @DisplayName("W1: unlike titles under one DOI stay apart and are counted; notices never join")
+  @Test
+  void doubtful() {
+    Publications publications = APP.bean(Publications.class);
+    int before = publications.doubtful();
+    take("night-index", mods("index:2", "Glowworms and garden lamps", "Marsh", doi("10.5555/g.2")));
+    take(
+        "shelf",
+        dublinCore(
+            "shelf:2",
+            "A history of rural electrification",
+            "Marsh, Ada",
+            "<dc:identifier>doi:10.5555/g.2</dc:identifier>"));
+    assertThat(pid("shelf:2")).isNotEqualTo(pid("index:2"));
+    assertThat(publications.doubtful()).isEqualTo(before + 1);
+    take("shelf", dublinCore("shelf:2", "A history of rural electrification", "Marsh, Ada", ""));
+    take(
+        "night-index",
+        mods("index:3", "Erratum: Glowworms and garden lamps", "Marsh", doi("10.5555/g.3")));
+    assertThat(pid("index:3")).isNotEqualTo(pid("index:2"));
+  }
+
+  @DisplayName(
+      "Two that turn out to be one: links, folders, lamps and memory follow, nothing arrives twice")
+  @Test
+  void twoBecomeOne() {
+    TestGroup group = APP.group("Mina Merge", "Moss Merge");
+    Client mina = group.client(0);
+    String folder = group.folder("Ferries");
+    String alert = group.alert(folder, "Ferries", "ferr*", "daily");
+    take("early", mods("early:4", "Ferries and seabirds at night", "Tarn", doi("10.5555/el.4")));
+    take(
+        "night-index",
+        mods(
+            "index:4",
+            "Seabirds die at lit ferries in the dark months",
+            "Tarn",
+            doi("10.5555/f.4")));
+    APP.bean(Watching.class).run();
+    String old = pid("early:4");
+    String young = pid("index:4");
+    assertThat(young).isNotEqualTo(old);
+    assertThat(findings(mina, alert)).isEqualTo(2);
+    for (String publication : List.of(old, young)) {
+      mina.post(
+              "/folders/" + folder + "/items",
+              Map.of("publication", publication, "note", "n " + publication))
+          .ok();
+    }
+    group
+        .client(1)
+        .post(
+            "/publications/" + young + "/marks",
+            Map.of("mark", "pass", "reason", ""),
+            UUID.randomUUID())
+        .ok();
+
+    // The preprint server now says what became of it, and corrects its title.
+    take(
+        "early",
+        mods(
+            "early:4",
+            "Seabirds die at lit ferries in the dark months",
+            "Tarn",
+            doi("10.5555/el.4")
+                + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+                + "<version>preprint</version><versionOf>10.5555/f.4</versionOf></supply></extension>"));
+    APP.bean(Watching.class).run();
+    assertThat(pid("index:4")).isEqualTo(old);
+    assertThat(field("index:4", "doi")).as("of the final version").isEqualTo("10.5555/f.4");
+    Client.Response link = new Client(APP.address()).get("/p/" + young);
+    assertThat(link.status()).isEqualTo(301);
+    assertThat(link.header("Location")).isEqualTo("/p/" + old);
+    assertThat(group.find("ferries")).containsExactly(old);
+    JsonNode items = mina.get("/folders/" + folder).ok().get("items");
+    assertThat(items.size()).as("once in the folder, with both notes").isEqualTo(1);
+    assertThat(items.toString()).contains("n " + old, "n " + young);
+    assertThat(findings(mina, alert)).as("nothing is announced twice").isEqualTo(2);
+    assertThat(mina.get("/publications/" + young).ok().get("publication").get("id").asString())
+        .isEqualTo(old);
+    assertThat(lampsOf(mina)).as("the mark on the younger is a mark on the work").contains("pass");
+  }
+
+  private static int findings(Client client, String alert) {
+    return client.get("/alerts/" + alert).ok().get("alert").get("findings").asInt();
+  }
+
+  private static String lampsOf(Client client) {
+    String round = client.get("/rounds").ok().get(0).get("id").asString();
+    JsonNode arrivals = client.get("/rounds/" + round).ok().get("arrivals");
+    assertThat(arrivals.size()).as("one row shows both").isEqualTo(1);
+    return arrivals.get(0).get("lamps").toString();
+  }
+
+  @DisplayName("The whole literature of three sources: what they share stands once")
+  @Test
+  void theWholeLiterature() {
+    Harvests harvests = APP.bean(Harvests.class);
+    harvests.addSource("fjordside", "Fjordside", APP.outside().source("fjordside"), "oai_dc", 2);
+    harvests.addSource("early-light", "Early", APP.outside().source("early-light"), "mods", 3);
+    APP.workOff();
+    int records = count("select count(*) from source_record where not deleted");
+    int works = count("select count(*) from publication where canonical is null");
+    assertThat(records - works).as("records that joined another").isGreaterThan(15);
+    assertThat(
+            count(
+                "select count(*) from (select p.fields->>'doi' from publication p"
+                    + " where canonical is null and p.fields->>'doi' <> '' group by 1"
+                    + " having count(*) > 1) twice"))
+        .as("a DOI names two works only where a source slipped")
+        .isLessThanOrEqualTo(APP.bean(Publications.class).doubtful());
+    int changes = count("select count(*) from publication_change");
+    APP.workOff();
+    assertThat(count("select count(*) from publication_change")).isEqualTo(changes);
+  }
+
+  private static int count(String sql) {
+    return DATABASE.queryForObject(sql, Integer.class);
+  }
+}
