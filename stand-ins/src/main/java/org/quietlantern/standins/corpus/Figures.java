@@ -43,6 +43,7 @@ final class Figures {
     int last = year - 1 - random.nextInt(2);
     all.put("nyears", words(years));
     all.put("y2", Integer.toString(last));
+    all.put("y0", Integer.toString(last - 7 - random.nextInt(16)));
     all.put("y1", Integer.toString(last - years + 1));
     return all;
   }

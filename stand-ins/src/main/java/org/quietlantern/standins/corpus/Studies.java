@@ -30,18 +30,31 @@ final class Studies {
     Genre genre = fitting(pick(random, synthesis ? SYNTHESES : ORIGINAL), taxon, light);
     List<Lexicon.Response> responses = responses(random, taxon, genre);
     boolean mixed = random.nextInt(8) == 0;
+    List<Lexicon.Place> places = places(random, lab, taxon);
     return new Study(
         genre,
         taxon,
         light,
         responses,
         pick(random, Lexicon.habitatsOf(taxon)),
-        random.nextInt(10) < 6 ? lab.place() : pick(random, Lexicon.PLACES),
-        pick(random, Lexicon.PLACES),
+        places.get(0),
+        places.get(1),
         shuffled(random, Lexicon.moderatorsOf(taxon)).subList(0, 2),
         method(random, taxon, genre, responses.get(0)),
         mixed ? 4 + random.nextInt(40) : change(random, responses.get(0), light),
         mixed);
+  }
+
+  /** Where it was done, mostly near home, and where others did something like it. */
+  private static List<Lexicon.Place> places(Random random, Lab lab, Lexicon.Taxon taxon) {
+    List<Lexicon.Place> all = Lexicon.placesOf(taxon);
+    boolean home = random.nextInt(10) < 6 && all.contains(lab.place());
+    Lexicon.Place here = home ? lab.place() : pick(random, all);
+    Lexicon.Place there = pick(random, all);
+    while (there.equals(here)) {
+      there = pick(random, all);
+    }
+    return List.of(here, there);
   }
 
   /** Nobody fits tags to aphids or puts up a skyglow. */

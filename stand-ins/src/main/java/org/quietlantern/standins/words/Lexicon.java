@@ -9,14 +9,18 @@ import java.util.stream.Collectors;
 
 /** The words of the field, from the tables. */
 public final class Lexicon {
-  /** An animal or plant; {@code later} is what it is called when it has been named before. */
+  /**
+   * An animal or plant; {@code later} is what it is called when it has been named before, {@code
+   * where} the continent that it lives on, empty for what lives on most.
+   */
   public record Taxon(
       Set<String> kinds,
       String plural,
       String singular,
       String formal,
       String heading,
-      String later) {}
+      String later,
+      String where) {}
 
   /** A way of lighting; {@code spares}: of lighting less; {@code there}: no study puts it up. */
   public record Light(
@@ -62,7 +66,10 @@ public final class Lexicon {
 
   public static final List<Taxon> TAXA =
       Table.rows("taxa.txt").stream()
-          .map(r -> new Taxon(r.words(0), r.text(1), r.text(2), r.text(3), r.text(4), r.text(5)))
+          .map(
+              r ->
+                  new Taxon(
+                      r.words(0), r.text(1), r.text(2), r.text(3), r.text(4), r.text(5), r.text(6)))
           .toList();
 
   public static final List<Light> LIGHTS =
@@ -111,6 +118,8 @@ public final class Lexicon {
   private static final Map<Taxon, List<Moderator>> MODERATORS_OF =
       ofEach(MODERATORS, Moderator::kinds);
   private static final Map<Taxon, List<Method>> METHODS_OF = ofEach(METHODS, Method::kinds);
+  private static final Map<String, List<Place>> PLACES_ON =
+      PLACES.stream().collect(Collectors.groupingBy(Place::continent));
 
   private Lexicon() {}
 
@@ -146,6 +155,11 @@ public final class Lexicon {
   /** By which something of a taxon is measured in some way. */
   public static List<Method> methodsOf(Taxon taxon, String way) {
     return METHODS_OF.get(taxon).stream().filter(m -> m.ways().contains(way)).toList();
+  }
+
+  /** Where it can be studied outdoors. */
+  public static List<Place> placesOf(Taxon taxon) {
+    return taxon.where().isEmpty() ? PLACES : PLACES_ON.get(taxon.where());
   }
 
   /** Land animals are not studied in rivers, nor fish in orchards. */
