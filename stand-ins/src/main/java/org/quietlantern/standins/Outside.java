@@ -12,13 +12,20 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Executors;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.quietlantern.standins.corpus.Headings;
 import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.SkosWriter;
+import org.quietlantern.standins.corpus.Texts;
 import org.quietlantern.standins.oai.Faults;
 import org.quietlantern.standins.oai.OaiEndpoint;
+import org.quietlantern.standins.print.Document;
+import org.quietlantern.standins.print.HtmlWriter;
+import org.quietlantern.standins.print.PdfWriter;
 import org.quietlantern.standins.supply.Source;
 import org.quietlantern.standins.supply.Sources;
 
@@ -28,6 +35,7 @@ import org.quietlantern.standins.supply.Sources;
  * /control/clock?now=} sets the day for all of it.
  */
 public final class Outside implements AutoCloseable {
+  private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
   private final HttpServer server;
   private final InstantSource system = InstantSource.system();
   private final Map<String, OaiEndpoint> sources = new LinkedHashMap<>();
@@ -42,6 +50,9 @@ public final class Outside implements AutoCloseable {
       sources.put(source.key(), endpoint);
       server.createContext("/" + source.key() + "/oai", endpoint);
     }
+    Texts texts = new Texts(literature);
+    file("/texts.csv", "text/csv", texts.list(address()));
+    server.createContext("/text/", exchange -> text(texts, exchange));
     file("/vocabulary.ttl", "text/turtle", SkosWriter.turtle(Headings.ALL.values()));
     file("/holdings.txt", "text/tab-separated-values", Holdings.kbart());
     file("/journals.csv", "text/csv", Holdings.journals());
@@ -90,6 +101,28 @@ public final class Outside implements AutoCloseable {
           exchange.getResponseBody().write(bytes);
           exchange.close();
         });
+  }
+
+  /** {@code /text/17.html} or {@code /text/17.pdf}. */
+  private static void text(Texts texts, HttpExchange exchange) throws IOException {
+    Matcher path = TEXT.matcher(exchange.getRequestURI().getPath());
+    Optional<Document> document =
+        path.matches() ? texts.of(Integer.parseInt(path.group(1))) : Optional.empty();
+    if (document.isEmpty()) {
+      exchange.sendResponseHeaders(404, -1);
+    } else {
+      boolean pdf = path.group(2).equals("pdf");
+      byte[] bytes =
+          pdf
+              ? PdfWriter.write(document.get())
+              : HtmlWriter.write(document.get()).getBytes(StandardCharsets.UTF_8);
+      exchange
+          .getResponseHeaders()
+          .set("Content-Type", pdf ? "application/pdf" : "text/html; charset=utf-8");
+      exchange.sendResponseHeaders(200, bytes.length);
+      exchange.getResponseBody().write(bytes);
+    }
+    exchange.close();
   }
 
   private void clock(HttpExchange exchange) throws IOException {

@@ -104,7 +104,7 @@ class LiteratureSearchTest {
           HPS;                     "high-pressure sodium";                      overlap
           LED;                     "light-emitting diode";                      wider
           CCT;                     "correlated colour temperature";             wider
-          colour;                  color;                                       overlap
+          keyword: "colour temperature"; keyword: "color temperature";          apart
           abstract: behaviour;     abstract: behavior;                          apart
           abstract: colour;        abstract: color;                             apart
           "lamp";                  "lamps";                                      overlap

@@ -48,7 +48,7 @@ final class Prose {
     List<String> why = sentences("opening", chance(80) ? 1 : 0);
     why.addAll(sentences("gap", why.isEmpty() || chance(45) ? 1 : 0));
     List<String> what = sentences("aim", 1);
-    List<String> how = new ArrayList<>(sentences("design." + design(), 1));
+    List<String> how = new ArrayList<>(sentences(designName(), 1));
     how.addAll(sentences("where", chance(35) ? 1 : 0));
     how.addAll(sentences("measure", observes() ? 1 : 0));
     List<String> found = new ArrayList<>(sentences("main", 1));
@@ -91,6 +91,16 @@ final class Prose {
 
   private static List<String> both(List<String> some, List<String> more) {
     return Stream.concat(some.stream(), more.stream()).toList();
+  }
+
+  /** Sentences under a name that were not said yet; fewer where there are no more. */
+  List<String> say(String name, int many) {
+    return sentences(name, many).stream().map(this::spelled).toList();
+  }
+
+  /** The name under which it says how the study was made. */
+  String designName() {
+    return "design." + design();
   }
 
   private List<String> sentences(String name, int many) {

@@ -1,5 +1,7 @@
 package org.quietlantern.standins.corpus;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -24,6 +26,28 @@ record Study(
 
   Lexicon.Response response() {
     return responses.get(0);
+  }
+
+  /** The same, with another of its measures in front, and another moderator. */
+  Study turned(int turns) {
+    return new Study(
+        genre,
+        taxon,
+        light,
+        turned(responses, turns),
+        habitat,
+        place,
+        otherPlace,
+        turned(moderators, turns),
+        method,
+        change,
+        mixed);
+  }
+
+  private static <T> List<T> turned(List<T> list, int turns) {
+    List<T> copy = new ArrayList<>(list);
+    Collections.rotate(copy, -turns);
+    return copy;
   }
 
   /** Good or bad news for the taxon, none, or other than one expects. */

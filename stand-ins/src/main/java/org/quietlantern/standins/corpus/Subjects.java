@@ -103,7 +103,10 @@ final class Subjects {
                 .distinct()
                 .toList());
     java.util.Collections.shuffle(words.subList(1, words.size()), random);
-    return words.subList(0, 3 + random.nextInt(4));
+    List<String> chosen = words.subList(0, 3 + random.nextInt(4));
+    return study.place().american()
+        ? chosen.stream().map(Spelling::american).distinct().toList()
+        : chosen;
   }
 
   static Work.Facts facts(Study study, Random random, Optional<Boolean> openJournal) {

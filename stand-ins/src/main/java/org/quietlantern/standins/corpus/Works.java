@@ -73,21 +73,33 @@ final class Works {
     return new Random(seed * 1_000_003L + number * 31L + purpose * 7_919L);
   }
 
-  Work next(LocalDate date) {
-    int next = number + 1;
-    Random random = random(seed, next, 1);
-    String kind = random.nextInt(120) == 0 ? "book" : Studies.pick(random, KINDS);
-    return next(date, kind, random);
-  }
+  /** What a work is and what it is about; {@code random} goes on from there. */
+  private record Begun(String kind, Lab lab, String language, Study study, Random random) {}
 
-  private Work next(LocalDate date, String kind, Random random) {
-    number++;
+  private Begun begin(int which) {
+    Random random = random(seed, which, 1);
+    String kind = random.nextInt(120) == 0 ? "book" : Studies.pick(random, KINDS);
     Lab lab = labs.get((int) (Math.pow(random.nextDouble(), 1.6) * labs.size()));
     String language =
         random.nextInt(100) < ABROAD && !kind.equals("preprint")
             ? Studies.pick(random, Foreign.LANGUAGES)
             : "en";
-    Study study = study(random, lab, kind, language);
+    return new Begun(kind, lab, language, study(random, lab, kind, language), random);
+  }
+
+  /** The study that a work is about, found again by its number. */
+  Study study(int which) {
+    return begin(which).study();
+  }
+
+  Work next(LocalDate date) {
+    number++;
+    Begun begun = begin(number);
+    String kind = begun.kind();
+    Random random = begun.random();
+    Lab lab = begun.lab();
+    String language = begun.language();
+    Study study = begun.study();
     Prose prose = new Prose(study, date.getYear(), sites, random);
     String title = title(prose, kind, date);
     Optional<Journal> journal = journal(random, kind, study, date);
