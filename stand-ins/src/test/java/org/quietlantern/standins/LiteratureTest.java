@@ -37,7 +37,7 @@ class LiteratureTest {
   private static final List<Source> SOURCES = Sources.of(WHOLE);
 
   /** To be replaced when words of the literature are changed on purpose; it is printed. */
-  private static final String DIGEST = "";
+  private static final String DIGEST = "d41704df4b8279d5";
 
   @DisplayName("Same seed, same bytes, in every process; another seed, another literature")
   @Test
@@ -209,7 +209,7 @@ class LiteratureTest {
         Table.rows("people.txt").stream()
             .map(row -> row.text(1) + " " + row.text(2))
             .collect(Collectors.joining(" "));
-    Set<String> known = new HashSet<>(List.of(people.split("[ _-]+")));
+    Set<String> known = new HashSet<>(List.of(people.split("[ ·-]+")));
     Set<String> houses =
         Stream.of("institutions.txt", "bodies.txt")
             .flatMap(table -> Table.rows(table).stream())
