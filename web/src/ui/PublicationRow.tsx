@@ -13,6 +13,7 @@ type Facts = {
   pages: number;
   access: string;
   withdrawn: boolean;
+  retracted: boolean;
 };
 
 /** Lamp, title, one line of facts in a fixed order. The title is a true link. */
@@ -59,6 +60,7 @@ export function PublicationRow({
         </Link>
         <p className="truncate text-[13px] text-soft">
           {before}
+          {publication.retracted && <b className="font-semibold text-error">retracted · </b>}
           {facts(publication)}
           {after}
         </p>

@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { Lamp, listed, Marked, counted, people, setKeys, useKeys } from '.';
+import { Lamp, listed, Marked, counted, people, PublicationRow, setKeys, useKeys } from '.';
 
 describe('Marked', () => {
   it('lights the parts it is told and leaves the text as it is', () => {
@@ -36,6 +37,31 @@ describe('Lamp', () => {
     const { container: other } = render(<Lamp state="unlit" label="Jon: not yet" />);
     expect(other.querySelectorAll('path[fill="none"]')).toHaveLength(1);
     expect(lit).toContain('--color-accent');
+  });
+});
+
+describe('PublicationRow', () => {
+  const publication = {
+    title: 'Herons thrive under lamps',
+    authors: ['Wick'],
+    where: 'Hedgerow Studies',
+    kind: 'article',
+    version: 'final',
+    pages: 9,
+    access: 'abstract only',
+    withdrawn: false,
+    retracted: false,
+  };
+  const show = (retracted: boolean) =>
+    render(
+      <MemoryRouter>
+        <PublicationRow lamp={null} to="/p" publication={{ ...publication, retracted }} />
+      </MemoryRouter>,
+    ).container;
+
+  it('says first of a retracted work that it is', () => {
+    expect(show(true).querySelector('p')).toHaveTextContent(/^retracted · Wick/);
+    expect(show(false)).not.toHaveTextContent('retracted');
   });
 });
 

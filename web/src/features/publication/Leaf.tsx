@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
-import { Lamp, listed, Marked, shortDay } from '../../ui';
+import { day, Lamp, listed, Marked, shortDay } from '../../ui';
 
 /** One publication, with what can be done put in between its facts and its abstract. */
 export function Leaf({
@@ -25,6 +25,12 @@ export function Leaf({
       {publication.withdrawn && (
         <p className="mt-1 font-semibold text-error">Withdrawn by its source</p>
       )}
+      {leaf.notices.map((notice) => (
+        <p key={notice.doi} className="mt-1 font-semibold text-error">
+          {notice.kind.charAt(0).toUpperCase() + notice.kind.slice(1)} published on{' '}
+          {day(notice.date)}, doi:{notice.doi}
+        </p>
+      ))}
       {acts}
       {leaf.abstractText ? (
         <p className="mt-2 max-w-[75ch] font-serif text-[15px] leading-normal">

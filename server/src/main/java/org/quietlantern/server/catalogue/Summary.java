@@ -25,7 +25,8 @@ public record Summary(
     String access,
     @Nullable String published,
     LocalDate came,
-    boolean withdrawn) {
+    boolean withdrawn,
+    boolean retracted) {
 
   public static Summary of(Stored stored, java.time.ZoneId zone) {
     Publication publication = stored.publication();
@@ -41,7 +42,8 @@ public record Summary(
         access(publication),
         publication.date().map(Object::toString).orElse(null),
         stored.came().atZone(zone).toLocalDate(),
-        stored.withdrawn());
+        stored.withdrawn(),
+        publication.relations().isRetracted());
   }
 
   /** Holdings and a lending library come later; until then only these can be told. */

@@ -2,6 +2,7 @@ package org.quietlantern.server.link;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.PersonName;
@@ -31,6 +32,7 @@ class PublicPage {
             ? "<p class=\"notice\">Its source has withdrawn this record. The citation stays here so"
                 + " that links to it keep their word.</p>"
             : "";
+    notice += notices(publication);
     String body =
         """
         <h1>%s</h1>
@@ -49,6 +51,24 @@ class PublicPage {
                 address,
                 stored.pid());
     return page(publication.title(), metadata(publication, address), body);
+  }
+
+  private static String notices(Publication publication) {
+    return publication.relations().notices().stream()
+        .map(
+            notice ->
+                "<p class=\"notice\">%s published on %s, doi:%s</p>"
+                    .formatted(
+                        escape(capital(notice.kind())),
+                        escape(notice.date()),
+                        escape(notice.doi())))
+        .collect(Collectors.joining());
+  }
+
+  private static String capital(String word) {
+    return word.isEmpty()
+        ? "Notice"
+        : word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
   }
 
   private static String abstractOf(Publication publication) {

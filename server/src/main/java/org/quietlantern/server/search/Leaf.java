@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
@@ -14,6 +15,7 @@ import org.quietlantern.server.platform.Nullable;
  *
  * @param authors names as they are spoken
  * @param stableLink the permanent address, open to anyone
+ * @param notices what was published about it since; none for most
  * @param why the words of the search that met it, and where
  * @param said what members of the group say of it
  */
@@ -29,6 +31,7 @@ public record Leaf(
     List<String> keywords,
     String citation,
     String stableLink,
+    List<NoticeShown> notices,
     String lamp,
     List<Folders.FolderName> folders,
     List<Span> litTitle,
@@ -42,6 +45,13 @@ public record Leaf(
     static HostShown of(Host host) {
       return new HostShown(
           host.title(), host.volume(), host.issue(), host.firstPage(), host.lastPage());
+    }
+  }
+
+  /** What was published about it since: a correction, a retraction; when and under which DOI. */
+  public record NoticeShown(String kind, String date, String doi) {
+    static NoticeShown of(Relations.Notice notice) {
+      return new NoticeShown(notice.kind(), notice.date(), notice.doi());
     }
   }
 

@@ -69,6 +69,7 @@ public class Leaves {
         publication.keywords(),
         PlainCitation.of(publication),
         properties.baseUrl() + "/p/" + stored.pid(),
+        publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
         Said.lampOf(who, said).word(),
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
         lit(strategy, Field.TITLE, publication.title()),

@@ -214,6 +214,27 @@ class OneWorkOnceTest {
     return arrivals.get(0).get("lamps").toString();
   }
 
+  @DisplayName("What was retracted says so in lists, beside them, and to anyone")
+  @Test
+  void retracted() {
+    take(
+        "night-index",
+        mods(
+            "index:5",
+            "Herons thrive under lamps",
+            "Wick",
+            doi("10.5555/h.5")
+                + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+                + "<notice kind=\"retraction\" date=\"2026-05-03\">10.5555/n.5</notice>"
+                + "</supply></extension>"));
+    Client reader = APP.group("Rona Retract").client(0);
+    JsonNode leaf = reader.get("/publications/" + pid("index:5")).ok();
+    assertThat(leaf.get("publication").get("retracted").asBoolean()).isTrue();
+    assertThat(leaf.get("notices").get(0).get("kind").asString()).isEqualTo("retraction");
+    assertThat(new Client(APP.address()).get("/p/" + pid("index:5")).body())
+        .contains("Retraction published on 2026-05-03, doi:10.5555/n.5");
+  }
+
   @DisplayName("The whole literature of three sources: what they share stands once")
   @Test
   void theWholeLiterature() {

@@ -128,7 +128,8 @@ class LiteratureSearchTest {
     int both = RoaringBitmap.andCardinality(left, right);
     int onlyLeft = left.getCardinality() - both;
     int onlyRight = right.getCardinality() - both;
-    String found = "%s | %s: %d only, %d both, %d only".formatted(one, other, onlyLeft, both, onlyRight);
+    String found =
+        "%s | %s: %d only, %d both, %d only".formatted(one, other, onlyLeft, both, onlyRight);
     assertThat(onlyLeft).as(found).isPositive();
     switch (how) {
       case "overlap" -> {
