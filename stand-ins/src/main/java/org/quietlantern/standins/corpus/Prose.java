@@ -94,8 +94,8 @@ final class Prose {
   }
 
   /** Sentences under a name that were not said yet; fewer where there are no more. */
-  List<String> say(String name, int many) {
-    return sentences(name, many).stream().map(this::spelled).toList();
+  String say(String name, int many) {
+    return spelled(joined(sentences(name, many)));
   }
 
   /** The name under which it says how the study was made. */

@@ -1,13 +1,10 @@
 package org.quietlantern.standins.corpus;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import org.quietlantern.standins.print.Chart;
+import java.util.stream.Stream;
 import org.quietlantern.standins.print.Document;
 import org.quietlantern.standins.print.Document.Block;
 import org.quietlantern.standins.print.Document.Heading;
@@ -20,19 +17,18 @@ import org.quietlantern.standins.words.Template;
 final class Writing {
   private static final int CHAPTERS = 10;
   private static final int PARTS_OF_A_CHAPTER = 3;
-  private static final List<String> HOURS = List.of("20", "21", "22", "23", "0", "1", "2", "3");
   private final Literature literature;
   private final Work work;
   private final Study study;
   private final RareWords sites;
-  private int figures;
-  private int tables;
+  private Plates plates;
 
   Writing(Literature literature, Work work, Study study) {
     this.literature = literature;
     this.work = work;
     this.study = study;
     this.sites = new RareWords(work.number());
+    this.plates = new Plates(work.number(), sites);
   }
 
   Document document() {
@@ -46,8 +42,7 @@ final class Writing {
     Document document;
     do {
       parts++;
-      figures = 0;
-      tables = 0;
+      plates = new Plates(work.number(), sites);
       List<Block> blocks = new ArrayList<>();
       blocks.add(new Heading(1, "Abstract"));
       blocks.add(new Paragraph(work.abstractText()));
@@ -74,7 +69,7 @@ final class Writing {
     references(blocks);
     int missing = work.pages() - PdfWriter.pages(printed(blocks, true));
     blocks.add(new Heading(1, "Appendix: all counts"));
-    blocks.add(counts(Math.max(20, missing * Document.ROWS_A_PAGE - 4)));
+    blocks.add(plates.counts(Math.max(20, missing * Document.ROWS_A_PAGE - 4)));
     return printed(blocks, true);
   }
 
@@ -107,27 +102,28 @@ final class Writing {
   private void sections(List<Block> blocks, int chapter, int parts, int level) {
     Prose prose = prose(chapter, 0);
     head(blocks, level, "Introduction");
-    say(blocks, prose, "opening", 3, "gap", 2);
-    say(blocks, prose, "opening", 2, "gap", 2, "aim", 2);
+    paragraph(blocks, prose.say("opening", 3), prose.say("gap", 2));
+    paragraph(blocks, prose.say("opening", 2), prose.say("gap", 2), prose.say("aim", 2));
     head(blocks, level, "Methods");
-    say(blocks, prose, "where", 3, prose.designName(), 3);
-    blocks.add(sitesTable());
-    say(blocks, prose, prose.designName(), 3, "measure", 4);
+    paragraph(blocks, prose.say("where", 3), prose.say(prose.designName(), 3));
+    blocks.add(plates.sites());
+    paragraph(blocks, prose.say(prose.designName(), 3), prose.say("measure", 4));
     head(blocks, level, "Results");
     for (int part = 0; part < parts; part++) {
       Prose results = prose(chapter, part);
       if (level == 1) {
-        head(blocks, 2, Template.capital(variant(part).response().name()));
+        head(blocks, 2, Template.capital(study.turned(part).response().name()));
       }
-      say(blocks, results, "main", 2, "moderate", 2);
+      paragraph(blocks, results.say("main", 2), results.say("moderate", 2));
       if (part < 2) {
-        blocks.add(figure(part));
+        blocks.add(plates.hours(study.turned(part).response().name()));
       }
-      say(blocks, results, "detail", 3, "moderate", 2);
+      paragraph(blocks, results.say("detail", 3), results.say("moderate", 2));
     }
     head(blocks, level, "Discussion");
     for (int part = 0; part < parts; part++) {
-      say(blocks, prose(chapter, part + parts), "gap", 2, "close", 3);
+      Prose last = prose(chapter, part + parts);
+      paragraph(blocks, last.say("gap", 2), last.say("close", 3));
     }
   }
 
@@ -135,77 +131,16 @@ final class Writing {
     blocks.add(new Heading(level, text));
   }
 
-  /** A paragraph of so many sentences of each name. */
-  private static void say(List<Block> blocks, Prose prose, Object... namesAndNumbers) {
-    List<String> said = new ArrayList<>();
-    for (int i = 0; i < namesAndNumbers.length; i += 2) {
-      said.addAll(prose.say((String) namesAndNumbers[i], (Integer) namesAndNumbers[i + 1]));
-    }
-    if (!said.isEmpty()) {
-      blocks.add(new Paragraph(String.join(" ", said)));
+  private static void paragraph(List<Block> blocks, String... parts) {
+    String text = Stream.of(parts).filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
+    if (!text.isEmpty()) {
+      blocks.add(new Paragraph(text));
     }
   }
 
   private Prose prose(int chapter, int part) {
     Random random = new Random(work.number() * 131L + chapter * 17L + part);
-    return new Prose(variant(chapter + part), work.date().getYear(), sites, random);
-  }
-
-  /** The same study, looked at by another of its measures. */
-  private Study variant(int turn) {
-    return study.turned(turn);
-  }
-
-  private Document.Table sitesTable() {
-    tables++;
-    Random random = new Random(work.number() * 7L + tables);
-    List<List<String>> rows =
-        IntStream.range(0, 8)
-            .mapToObj(
-                i ->
-                    List.of(
-                        sites.next(),
-                        String.format(
-                            Locale.ROOT, "%.2f", Math.pow(10, random.nextDouble() * 3 - 2)),
-                        Integer.toString(20 + random.nextInt(700)),
-                        Integer.toString(8 + random.nextInt(30))))
-            .toList();
-    return new Document.Table(
-        "Table %d. Sites, with light at their middle.".formatted(tables),
-        List.of("Site", "Light (lux)", "Elevation (m)", "Nights"),
-        rows);
-  }
-
-  private Document.Figure figure(int part) {
-    figures++;
-    Random random = new Random(work.number() * 13L + figures);
-    double highest = 4 + random.nextInt(40);
-    List<Double> values =
-        IntStream.range(0, HOURS.size())
-            .mapToObj(i -> highest * Math.exp(-Math.pow(i - 3.0, 2) / 9) + random.nextDouble())
-            .toList();
-    String name = variant(part).response().name();
-    return new Document.Figure(
-        new Chart("Hour of the night", "Mean a night", HOURS, values),
-        "Figure %d. %s by the hour, all nights together."
-            .formatted(figures, Template.capital(name)));
-  }
-
-  private Document.Table counts(int rows) {
-    Random random = new Random(work.number() * 19L);
-    List<List<String>> all = new ArrayList<>();
-    for (int i = 0; i < rows; i++) {
-      all.add(
-          List.of(
-              Integer.toString(i + 1),
-              sites.next(),
-              Integer.toString(1 + random.nextInt(28)),
-              Integer.toString(random.nextInt(90))));
-    }
-    return new Document.Table(
-        "Each night at each site.",
-        List.of("No.", "Site", "Night", "Count"),
-        Collections.unmodifiableList(all));
+    return new Prose(study.turned(chapter + part), work.date().getYear(), sites, random);
   }
 
   private void references(List<Block> blocks) {
