@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import org.quietlantern.server.arrival.ArrivalShown;
@@ -67,23 +68,30 @@ class DemoPast {
     for (Member member : groups.everybody()) {
       Habit habit = HABITS.get(member.name());
       if (habit != null && habit.days().contains(today.getDayOfWeek())) {
-        review(member, habit, new Random(today.toEpochDay() * 31 + member.name().hashCode()));
+        review(member, habit, today);
       }
     }
   }
 
-  private void review(Member member, Habit habit, Random random) {
+  private void review(Member member, Habit habit, LocalDate today) {
     List<RoundLine> rounds = arrivals.rounds(member);
     for (RoundLine round : rounds.subList(0, Math.min(RECENT, rounds.size()))) {
       if (round.reviewed().getOrDefault(member.pid(), 0) == round.arrivals()) {
         continue;
       }
       for (ArrivalShown arrival : arrivals.round(member, round.id()).arrivals()) {
+        Random random = random(today, member, arrival);
         if (isUnlit(arrival, member) && random.nextInt(100) < habit.thoroughness()) {
           say(member, round.id(), arrival.publication().id(), random);
         }
       }
     }
+  }
+
+  /** What a member thinks of a work on a day, the same however often the day is lived. */
+  private static Random random(LocalDate today, Member member, ArrivalShown arrival) {
+    return new Random(
+        Objects.hash(today.toEpochDay(), member.name(), arrival.publication().title()) * 7_919L);
   }
 
   private static boolean isUnlit(ArrivalShown arrival, Member member) {
