@@ -143,7 +143,12 @@ class StoryTest {
         .containsText(Pattern.compile("saved in Verge lighting with [\\d,]+ publications"));
     ilse.go("Folders").link("Verge lighting").click();
     assertThat(ilse.page().getByLabel("Saved searches")).containsText("saved by Ilse Brandvold");
-    ilse.button("Set alert").click();
+    ilse.page()
+        .getByLabel("Saved searches")
+        .getByRole(AriaRole.LISTITEM)
+        .filter(new Locator.FilterOptions().setHasText("Moths, bats, spiders"))
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Set alert"))
+        .click();
     ilse.page().getByLabel("Its rounds close").selectOption("daily");
     ilse.page().keyboard().press("Tab");
     ilse.page().keyboard().press("Enter");

@@ -18,6 +18,10 @@ import org.xml.sax.SAXParseException;
 
 /** XML readers for hostile input: no DOCTYPE, no entities of its own, nothing fetched. */
 public final class Xml {
+  /** Dear to make, and for one thread at a time. */
+  private static final ThreadLocal<DocumentBuilder> BUILDERS =
+      ThreadLocal.withInitial(Xml::builder);
+
   private Xml() {}
 
   /** A streaming reader, for what may be large. */
@@ -32,6 +36,14 @@ public final class Xml {
   /** The root of a small document. */
   static Element tree(String text) throws SAXException {
     try {
+      return BUILDERS.get().parse(new InputSource(new StringReader(text))).getDocumentElement();
+    } catch (IOException impossible) {
+      throw new IllegalStateException(impossible);
+    }
+  }
+
+  private static DocumentBuilder builder() {
+    try {
       DocumentBuilderFactory factory = DocumentBuilderFactory.newDefaultInstance();
       factory.setNamespaceAware(true);
       factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
@@ -40,8 +52,8 @@ public final class Xml {
       factory.setExpandEntityReferences(false);
       DocumentBuilder builder = factory.newDocumentBuilder();
       builder.setErrorHandler(new Strict());
-      return builder.parse(new InputSource(new StringReader(text))).getDocumentElement();
-    } catch (ParserConfigurationException | IOException impossible) {
+      return builder;
+    } catch (ParserConfigurationException impossible) {
       throw new IllegalStateException(impossible);
     }
   }

@@ -135,7 +135,6 @@ public class Catalogue {
     Winning winning = Winning.of(json.write(publication.get()));
     if (work.id().isEmpty()) {
       work.id(mapper.add(ids.next(), now, winning.fields(), winning.hash()));
-      mapper.number(work.id().orElseThrow(), new String[] {"new"}, now);
       return true;
     }
     if (!work.isWithdrawn() && Arrays.equals(work.hash(), winning.hash())) {
@@ -176,19 +175,16 @@ public class Catalogue {
 
   private void keep(int source, Member member, @Nullable Integer publication, Instant now) {
     SourceRecord record = member.record();
-    int id =
-        mapper.keep(
-            source,
-            record.identifier(),
-            publication,
-            record.format(),
-            record.raw(),
-            record.datestamp(),
-            record.deleted(),
-            now,
-            record.deleted() ? new String[0] : member.problems().toArray(String[]::new));
-    if (!record.deleted()) {
-      mapper.replaceKeys(id, keys(member).toArray(String[]::new));
-    }
+    mapper.keep(
+        source,
+        record.identifier(),
+        publication,
+        record.format(),
+        record.raw(),
+        record.datestamp(),
+        record.deleted(),
+        now,
+        record.deleted() ? new String[0] : member.problems().toArray(String[]::new),
+        keys(member).toArray(String[]::new));
   }
 }

@@ -67,6 +67,7 @@ interface CatalogueMapper {
 
   @Select(
       """
+      with kept as (
       insert into source_record
         (source, identifier, publication, format, raw, datestamp, deleted, came, problems)
       values (#{source}, #{identifier}, #{publication}, #{format}, #{raw}, #{datestamp},
@@ -75,7 +76,15 @@ interface CatalogueMapper {
         publication = coalesce(source_record.publication, excluded.publication), format = excluded.format, datestamp = excluded.datestamp, deleted = excluded.deleted,
         problems = excluded.problems,
         raw = case when excluded.deleted then source_record.raw else excluded.raw end
-      returning id
+      returning id),
+      gone as (
+        delete from work_key where source_record = (select id from kept)
+          and not #{deleted} and not value = any(#{keys})),
+      found as (
+        insert into work_key (source_record, value)
+        select distinct kept.id, k from kept, unnest(#{keys}::text[]) k where not #{deleted}
+        on conflict do nothing)
+      select id from kept
       """)
   int keep(
       int source,
@@ -86,17 +95,8 @@ interface CatalogueMapper {
       String datestamp,
       boolean deleted,
       Instant now,
-      String[] problems);
-
-  @Insert(
-      """
-      with gone as (
-        delete from work_key where source_record = #{record} and not value = any(#{keys}))
-      insert into work_key (source_record, value)
-      select distinct #{record}, k from unnest(#{keys}::text[]) k
-      on conflict do nothing
-      """)
-  void replaceKeys(int record, String[] keys);
+      String[] problems,
+      String[] keys);
 
   @Update("update publication set canonical = #{into} where id = #{from} or canonical = #{from}")
   void merge(int from, int into);
@@ -113,8 +113,13 @@ interface CatalogueMapper {
 
   @Select(
       """
-      insert into publication (pid, came, fields, hash)
-      values (#{pid}, #{now}, #{fields}::jsonb, #{hash}) returning id
+      with added as (
+        insert into publication (pid, came, fields, hash)
+        values (#{pid}, #{now}, #{fields}::jsonb, #{hash}) returning id),
+      numbered as (
+        insert into publication_change (publication, kinds, at)
+        select id, array['new'], #{now} from added)
+      select id from added
       """)
   int add(String pid, Instant now, String fields, byte[] hash);
 

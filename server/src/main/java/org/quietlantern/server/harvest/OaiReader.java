@@ -23,14 +23,17 @@ final class OaiReader {
   private static final String OAI = "http://www.openarchives.org/OAI/2.0/";
   private final String format;
   private final XMLStreamReader xml;
+  private final Transformer copy;
   private final List<SourceRecord> records = new ArrayList<>();
   private String responseDate = "";
   private Optional<String> token = Optional.empty();
   private Optional<String> error = Optional.empty();
 
-  private OaiReader(String format, XMLStreamReader xml) {
+  private OaiReader(String format, XMLStreamReader xml) throws TransformerException {
     this.format = format;
     this.xml = xml;
+    this.copy = TransformerFactory.newDefaultInstance().newTransformer();
+    copy.setOutputProperty(OutputKeys.OMIT_XML_DECLARATION, "yes");
   }
 
   static OaiPage read(String format, InputStream body) throws IOException {
@@ -94,8 +97,6 @@ final class OaiReader {
   private String metadata() throws XMLStreamException, TransformerException {
     xml.nextTag();
     StringWriter text = new StringWriter();
-    Transformer copy = TransformerFactory.newDefaultInstance().newTransformer();
-    copy.setOutputProperty(OutputKeys.OMIT_XML_DECLARATION, "yes");
     copy.transform(new StAXSource(xml), new StreamResult(text));
     return text.toString();
   }
