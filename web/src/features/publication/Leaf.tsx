@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
-import { day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 
 /** One publication, with what can be done put in between its facts and its abstract. */
 export function Leaf({
@@ -49,7 +49,7 @@ export function Leaf({
 
 function Where({ leaf }: { leaf: Schema['Leaf'] }) {
   const { host } = leaf;
-  const pages = [host.firstPage, host.lastPage].filter(Boolean).join('–');
+  const pages = [...new Set([host.firstPage, host.lastPage])].filter(Boolean).join('–');
   const volume = host.volume && ` ${host.volume}${host.issue && `(${host.issue})`}`;
   return (
     <>
@@ -66,7 +66,7 @@ function facts(leaf: Schema['Leaf']): string {
   return [
     kind.charAt(0).toUpperCase() + kind.slice(1),
     version === 'final' || version === kind ? '' : version,
-    pages ? `${pages} pages` : '',
+    pages ? counted(pages, 'page') : '',
     access,
     `here since ${shortDay(came)}`,
   ]

@@ -2,7 +2,7 @@ const LINES = [
   ['dimming moths', 'both words, in any form'],
   ['"part-night lighting" or curfew*', 'a phrase, or any ending'],
   ['title: (bat or bats) not bridge*', 'a field, brackets, ruled out'],
-  ['author: petrosyan year: 2025-2026', 'a person, some years'],
+  ['author: oxlade year: 2025-2026', 'a person, some years'],
 ] as const;
 
 /** What an empty sheet shows: lines that can be run. */

@@ -47,7 +47,8 @@ public final class PlainCitation {
   }
 
   private static String pages(Host host) {
-    return host.lastPage().isEmpty() ? host.firstPage() : host.firstPage() + "–" + host.lastPage();
+    boolean one = host.lastPage().isEmpty() || host.lastPage().equals(host.firstPage());
+    return one ? host.firstPage() : host.firstPage() + "–" + host.lastPage();
   }
 
   private static String ended(String sentence) {

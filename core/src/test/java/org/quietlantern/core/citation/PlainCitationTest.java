@@ -57,6 +57,9 @@ class PlainCitationTest {
         .isEqualTo("Sey, Adaeze (no date). Why? Hollow Press.");
     assertThat(cite("T", List.of(SEY), YEAR, new Host("Lamp & Landscape", "", "9", "", "7", "")))
         .isEqualTo("Sey, Adaeze (2025). T. Lamp & Landscape 9, 7.");
+    assertThat(cite("T", List.of(SEY), YEAR, new Host("Lamp & Landscape", "", "9", "", "7", "7")))
+        .as("one page is one number")
+        .isEqualTo("Sey, Adaeze (2025). T. Lamp & Landscape 9, 7.");
     assertThat(cite("T", List.of(SEY), YEAR, new Host("Lamp & Landscape", "", "", "", "", "")))
         .isEqualTo("Sey, Adaeze (2025). T. Lamp & Landscape.");
   }
