@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.quietlantern.standins.corpus.Facets;
 import org.quietlantern.standins.corpus.Headings;
 import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
@@ -54,6 +55,7 @@ public final class Outside implements AutoCloseable {
     file("/texts.csv", "text/csv", texts.list(address()));
     server.createContext("/text/", exchange -> text(texts, exchange));
     file("/vocabulary.ttl", "text/turtle", SkosWriter.turtle(Headings.ALL.values()));
+    file("/facets.ttl", "text/turtle", Facets.turtle());
     file("/holdings.txt", "text/tab-separated-values", Holdings.kbart());
     file("/journals.csv", "text/csv", Holdings.journals());
     server.createContext("/control/clock", this::clock);

@@ -21,17 +21,24 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.standins.corpus.Extent;
 import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.corpus.Work;
 
 /** What the outside world supplies in files: the vocabulary, the holdings, the journals. */
 class FilesTest {
   private static final Pattern CONCEPT =
       Pattern.compile("(?m)^<([^>]+)> a skos:Concept ;\\n(?:  .*\\n?)+");
   private static final Pattern LINK = Pattern.compile("skos:(broader|related) <([^>]+)>");
+  private static final Pattern FACET =
+      Pattern.compile(
+          "<urn:quietlantern:([a-z]+):[^>]+> a skos:Concept ; skos:inScheme <[^>]+> ;"
+              + " (?:skos:broader <([^>]+)>|skos:topConceptOf <[^>]+>) ;"
+              + " skos:prefLabel \"([^\"]+)\"@en");
+  private static final Literature LITERATURE = Literature.of(Literature.SEED, Extent.SMALL);
   private static Outside outside;
 
   @BeforeAll
   static void start() throws IOException {
-    outside = new Outside(0, Literature.of(Literature.SEED, Extent.SMALL));
+    outside = new Outside(0, LITERATURE);
   }
 
   @AfterAll
@@ -66,6 +73,34 @@ class FilesTest {
       assertThat(text.contains("topConceptOf")).isNotEqualTo(text.contains("skos:broader"));
     }
     assertThat(concepts.values()).anyMatch(text -> text.split("skos:broader").length == 3);
+  }
+
+  @DisplayName("What works studied, and how, stands in small trees of SKOS, every value in one")
+  @Test
+  void facets() throws IOException, InterruptedException {
+    String turtle = get("/facets.ttl");
+    Map<String, List<String>> labels =
+        FACET
+            .matcher(turtle)
+            .results()
+            .collect(
+                Collectors.groupingBy(
+                    r -> r.group(1), Collectors.mapping(r -> r.group(3), Collectors.toList())));
+    assertThat(labels.keySet())
+        .containsExactlyInAnyOrder("study", "stage", "sex", "taxon", "region");
+    assertThat(FACET.matcher(turtle).results().filter(r -> r.group(2) != null))
+        .hasSizeGreaterThan(100)
+        .allMatch(r -> turtle.contains("\n<" + r.group(2) + "> a skos:Concept"));
+    for (Work work : LITERATURE.works()) {
+      Work.Facts facts = work.facts();
+      if (work.about().isEmpty()) {
+        assertThat(labels.get("study")).contains(facts.studyKind());
+        assertThat(labels.get("taxon")).contains(facts.taxon());
+        assertThat(labels.get("region")).contains(facts.region());
+      }
+      assertThat(labels.get("stage")).containsAll(facts.lifeStages());
+      assertThat(labels.get("sex")).containsAll(facts.sexes());
+    }
   }
 
   @DisplayName(
