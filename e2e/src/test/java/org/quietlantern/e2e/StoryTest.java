@@ -94,7 +94,10 @@ class StoryTest {
     String address = ilse.page().url();
     ilse.page().keyboard().press("ArrowDown");
     ilse.page().keyboard().press("ArrowDown");
-    String chosen = ilse.page().locator("li[aria-current=true] a").textContent();
+    Locator third =
+        ilse.page().getByLabel("Publications found").getByRole(AriaRole.LISTITEM).nth(2);
+    assertThat(third).hasAttribute("aria-current", "true");
+    String chosen = third.getByRole(AriaRole.LINK).textContent();
     assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(chosen);
     ilse.page().reload();
     assertThat(ilse.searchLine()).hasValue(LINE);
