@@ -43,12 +43,9 @@ public final class SameWork {
 
   public static Likeness compare(Publication one, Publication other) {
     boolean sameDoi = dois(one).stream().anyMatch(dois(other)::contains);
-    if (isNotice(one) || isNotice(other)) {
-      return isNotice(one) != isNotice(other) && sameDoi
-          ? Likeness.DOUBTFUL
-          : bothSame(one, other, sameDoi);
-    }
-    return bothSame(one, other, sameDoi);
+    return sameDoi && isNotice(one) != isNotice(other)
+        ? Likeness.DOUBTFUL
+        : bothSame(one, other, sameDoi);
   }
 
   private static Likeness bothSame(Publication one, Publication other, boolean sameDoi) {

@@ -73,6 +73,11 @@ public record Literature(long seed, List<Work> works, Map<Integer, Work> notices
     return (int) Math.round(mean * (0.3 + 1.4 * random.nextDouble()));
   }
 
+  /** A generator for what is said of a work for one purpose; each purpose has a number. */
+  public Random random(Work work, int purpose) {
+    return Works.random(seed, work.number(), purpose);
+  }
+
   public Work work(int number) {
     return works.get(number - 1);
   }

@@ -1,6 +1,6 @@
 package org.quietlantern.standins.oai;
 
-import static org.quietlantern.standins.oai.XmlText.element;
+import static org.quietlantern.standins.words.XmlText.element;
 
 import org.quietlantern.standins.corpus.Journal;
 import org.quietlantern.standins.corpus.Person;

@@ -1,7 +1,7 @@
 package org.quietlantern.standins.oai;
 
-import static org.quietlantern.standins.oai.XmlText.element;
-import static org.quietlantern.standins.oai.XmlText.escape;
+import static org.quietlantern.standins.words.XmlText.element;
+import static org.quietlantern.standins.words.XmlText.escape;
 
 import java.util.List;
 import org.quietlantern.standins.corpus.Literature;

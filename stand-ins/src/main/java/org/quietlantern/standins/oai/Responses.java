@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.supply.Revision;
 import org.quietlantern.standins.supply.Source;
+import org.quietlantern.standins.words.XmlText;
 
 /** Answers of OAI-PMH 2.0 (openarchives.org, version 2.0 of 2002-06-14), without sets. */
 final class Responses {

@@ -2,6 +2,7 @@ package org.quietlantern.standins.print;
 
 import java.util.List;
 import java.util.Locale;
+import org.quietlantern.standins.words.XmlText;
 
 /**
  * Bars with their labels, drawn in a field of {@value #WIDTH} by {@value #HEIGHT} units.
@@ -57,7 +58,7 @@ public record Chart(String across, String up, List<String> labels, List<Double> 
     StringBuilder svg = new StringBuilder();
     svg.append(
         "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" role=\"img\" aria-label=\"%s\" font-size=\"10\" font-family=\"sans-serif\">"
-            .formatted(WIDTH, HEIGHT, HtmlWriter.escaped(name)));
+            .formatted(WIDTH, HEIGHT, XmlText.escape(name)));
     svg.append(
         "<path d=\"M%d %dV%dH%d\" fill=\"none\" stroke=\"currentColor\"/>"
             .formatted(LEFT, TOP, BASE, WIDTH - 10));
@@ -91,6 +92,6 @@ public record Chart(String across, String up, List<String> labels, List<Double> 
             x,
             y,
             anchor,
-            HtmlWriter.escaped(text)));
+            XmlText.escape(text)));
   }
 }

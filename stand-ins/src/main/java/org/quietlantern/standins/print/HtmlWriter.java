@@ -1,5 +1,7 @@
 package org.quietlantern.standins.print;
 
+import static org.quietlantern.standins.words.XmlText.escape;
+
 import java.util.List;
 
 /** A document as one HTML page that needs nothing else. */
@@ -19,16 +21,9 @@ public final class HtmlWriter {
     return new HtmlWriter().page(document);
   }
 
-  static String escaped(String text) {
-    return text.replace("&", "&amp;")
-        .replace("<", "&lt;")
-        .replace(">", "&gt;")
-        .replace("\"", "&quot;");
-  }
-
   private String page(Document document) {
     html.append("<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>")
-        .append(escaped(document.title()))
+        .append(escape(document.title()))
         .append("</title><meta name=\"viewport\" content=\"width=device-width\"><style>")
         .append(STYLE)
         .append("</style></head><body><article>");
@@ -49,8 +44,7 @@ public final class HtmlWriter {
       if (block instanceof Document.Heading heading) {
         number++;
         if (heading.level() == 1) {
-          html.append(
-              "<li><a href=\"#s%d\">%s</a></li>".formatted(number, escaped(heading.text())));
+          html.append("<li><a href=\"#s%d\">%s</a></li>".formatted(number, escape(heading.text())));
         }
       }
     }
@@ -62,7 +56,7 @@ public final class HtmlWriter {
       headings++;
       String name = "h" + (heading.level() + 1);
       html.append("<%s id=\"s%d\">".formatted(name, headings))
-          .append(escaped(heading.text()))
+          .append(escape(heading.text()))
           .append("</%s>".formatted(name));
     } else if (block instanceof Document.Paragraph paragraph) {
       element("p", paragraph.text());
@@ -83,7 +77,7 @@ public final class HtmlWriter {
     html.append("<thead><tr>");
     table
         .heads()
-        .forEach(head -> html.append("<th scope=\"col\">").append(escaped(head)).append("</th>"));
+        .forEach(head -> html.append("<th scope=\"col\">").append(escape(head)).append("</th>"));
     html.append("</tr></thead><tbody>");
     for (List<String> row : table.rows()) {
       html.append("<tr>");
@@ -94,7 +88,7 @@ public final class HtmlWriter {
   }
 
   private void element(String name, String text) {
-    html.append('<').append(name).append('>').append(escaped(text));
+    html.append('<').append(name).append('>').append(escape(text));
     html.append("</").append(name).append('>');
   }
 }

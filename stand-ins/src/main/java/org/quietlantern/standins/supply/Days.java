@@ -26,6 +26,11 @@ final class Days {
         .toInstant(ZoneOffset.UTC);
   }
 
+  /** So many days after a moment, or as soon as something is said again. */
+  static Instant later(Instant from, int days, Random random) {
+    return supplied(of(from).plusDays(days), random);
+  }
+
   static LocalDate of(Instant moment) {
     return moment.atZone(ZoneOffset.UTC).toLocalDate();
   }

@@ -28,7 +28,7 @@ final class NightIndex {
   }
 
   static List<Revision> of(Literature literature, Work work) {
-    Random random = Sources.random(literature, work, 11);
+    Random random = literature.random(work, 11);
     Entry entry =
         Entry.of(
             "oai:nightindex.example:%05d".formatted(work.number()), work, traits(random, work));
@@ -42,13 +42,13 @@ final class NightIndex {
     }
     all.add(new Revision(from, first, false));
     if (random.nextInt(WITHDRAWN) == 0) {
-      all.add(new Revision(later(from, 3 + random.nextInt(70), random), first, true));
+      all.add(new Revision(Days.later(from, 3 + random.nextInt(70), random), first, true));
       return all;
     }
     Entry now = first;
     if (indexed && fresh) {
       now = entry;
-      all.add(new Revision(later(from, 60 + random.nextInt(60), random), now, false));
+      all.add(new Revision(Days.later(from, 60 + random.nextInt(60), random), now, false));
     }
     addNotice(literature, work, random, now, all);
     return all;
@@ -65,7 +65,8 @@ final class NightIndex {
               Instant at = Days.supplied(day, random);
               Entry marked =
                   now.noticed(new Entry.Notice(notice.kind(), notice.doi(), notice.date()));
-              all.add(new Revision(at.isAfter(last) ? at : later(last, 1, random), marked, false));
+              all.add(
+                  new Revision(at.isAfter(last) ? at : Days.later(last, 1, random), marked, false));
             });
   }
 
@@ -94,9 +95,5 @@ final class NightIndex {
     Set<Trait> traits = EnumSet.of(trait);
     traits.addAll(entry.traits());
     return entry.with(traits);
-  }
-
-  private static Instant later(Instant from, int days, Random random) {
-    return Days.supplied(Days.of(from).plusDays(days), random);
   }
 }

@@ -19,11 +19,11 @@ final class PreprintServer {
   static boolean takes(Literature literature, Work work) {
     boolean later = work.kind().equals("article") || work.kind().equals("review");
     return work.kind().equals("preprint")
-        || (later && Sources.random(literature, work, 30).nextInt(100) < 11);
+        || (later && literature.random(work, 30).nextInt(100) < 11);
   }
 
   static List<Revision> of(Literature literature, Work work) {
-    Random random = Sources.random(literature, work, 31);
+    Random random = literature.random(work, 31);
     boolean published = !work.kind().equals("preprint");
     LocalDate date = published ? work.date().minusDays(60 + random.nextInt(340)) : work.date();
     String doi = "10.5555/el.%d.%05d".formatted(date.getYear(), work.number());
@@ -38,18 +38,18 @@ final class PreprintServer {
     List<Revision> all = new ArrayList<>(List.of(new Revision(from, entry, false)));
     if (random.nextInt(4) == 0) {
       entry = entry.titled(work.title());
-      all.add(new Revision(later(from, 20 + random.nextInt(40), random), entry, false));
+      all.add(new Revision(Days.later(from, 20 + random.nextInt(40), random), entry, false));
     }
     if (published && random.nextInt(100) < 60) {
       Instant known = Days.supplied(work.date().plusDays(10 + random.nextInt(60)), random);
       Instant last = all.get(all.size() - 1).from();
       all.add(
           new Revision(
-              known.isAfter(last) ? known : later(last, 5, random),
+              known.isAfter(last) ? known : Days.later(last, 5, random),
               entry.versionOf(work.doi()),
               false));
     } else if (!published && random.nextInt(40) == 0) {
-      all.add(new Revision(later(from, 90 + random.nextInt(200), random), entry, true));
+      all.add(new Revision(Days.later(from, 90 + random.nextInt(200), random), entry, true));
     }
     return all;
   }
@@ -62,9 +62,5 @@ final class PreprintServer {
       return "Early results on " + Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
     return chance < 3 && colon > 25 ? title.substring(0, colon) : title;
-  }
-
-  private static Instant later(Instant from, int days, Random random) {
-    return Days.supplied(Days.of(from).plusDays(days), random);
   }
 }

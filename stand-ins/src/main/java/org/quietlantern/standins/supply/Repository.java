@@ -24,11 +24,11 @@ final class Repository {
   static boolean takes(Literature literature, Work work) {
     return OWN.contains(work.kind())
         || (work.kind().equals("conference paper") && work.number() % 2 == 1)
-        || (COPIES.contains(work.kind()) && Sources.random(literature, work, 20).nextInt(100) < 13);
+        || (COPIES.contains(work.kind()) && literature.random(work, 20).nextInt(100) < 13);
   }
 
   static List<Revision> of(Literature literature, Work work) {
-    Random random = Sources.random(literature, work, 21);
+    Random random = literature.random(work, 21);
     boolean copy = COPIES.contains(work.kind());
     Entry entry =
         Entry.of(
@@ -43,7 +43,7 @@ final class Repository {
     if (random.nextInt(30) == 0) {
       all.add(
           new Revision(
-              Days.supplied(Days.of(from).plusDays(30 + random.nextInt(300)), random),
+              Days.later(from, 30 + random.nextInt(300), random),
               entry.titled(work.title()),
               false));
     }

@@ -1,7 +1,6 @@
 package org.quietlantern.standins.supply;
 
 import java.util.List;
-import java.util.Random;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import org.quietlantern.standins.corpus.Literature;
@@ -47,9 +46,5 @@ public final class Sources {
         .filter(takes)
         .flatMap(work -> says.apply(literature, work).stream())
         .toList();
-  }
-
-  static Random random(Literature literature, Work work, int purpose) {
-    return new Random(literature.seed() * 1_000_003L + work.number() * 31L + purpose * 7_919L);
   }
 }

@@ -1,10 +1,10 @@
-package org.quietlantern.standins.oai;
+package org.quietlantern.standins.words;
 
-/** Text as it stands in XML. */
-final class XmlText {
+/** Text as it stands in XML and HTML. */
+public final class XmlText {
   private XmlText() {}
 
-  static String escape(String text) {
+  public static String escape(String text) {
     return text.replace("&", "&amp;")
         .replace("<", "&lt;")
         .replace(">", "&gt;")
@@ -12,7 +12,7 @@ final class XmlText {
   }
 
   /** An element without attributes; nothing at all where there is no text. */
-  static String element(String name, String text) {
+  public static String element(String name, String text) {
     return text.isEmpty() ? "" : "<%s>%s</%s>".formatted(name, escape(text), name);
   }
 }
