@@ -46,14 +46,38 @@ screenshots() {
 }
 
 bench() {
-  local data
-  [ "${1:-search}" = search ] || fail "there is no benchmark “$1”: search"
+  local what=${1:-search}
+  case "$what" in
+    search) bench_search "${@:2}" ;;
+    http) bench_http "${@:2}" ;;
+    *) fail "there is no benchmark “$what”: search or http" ;;
+  esac
+}
+
+build_bench() {
   need_building
-  need_running
   mkdir -p target
   quietly target/bench.log maven -DskipTests -pl core,stand-ins,bench package
+}
+
+measure() {
+  java -Xmx1g -cp "bench/target/bench.jar:bench/target/dependency/*" "org.quietlantern.bench.$1" "${@:2}"
+}
+
+# Sizes as arguments: 200000, or 200000x5 for five copies of so many.
+bench_search() {
+  local data
+  [ $# -gt 0 ] || set -- 5000 200000 200000x5
+  need_running
+  build_bench
   data=$(data_folder)
   start_postgres "$data"
-  java -Xmx1g -cp "bench/target/bench.jar:bench/target/dependency/*" org.quietlantern.bench.SearchBench \
-    "jdbc:postgresql://127.0.0.1:$(cat "$data/db.port")/postgres" "$(cat "$data/db.password")" "${2:-20000}"
+  measure SearchBench "jdbc:postgresql://127.0.0.1:$(cat "$data/db.port")/postgres" \
+    "$(cat "$data/db.password")" "$@"
+}
+
+# Asks a demo that runs.
+bench_http() {
+  build_bench
+  measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk
 }

@@ -2,3 +2,4 @@ export { api, body, commandHeader, newCommand, type Schema } from './client';
 export { Problem, isProblem } from './problem';
 export { keys } from './keys';
 export { changesSince } from './changes';
+export { forget, hasEnded, leaveForLater, left, type Later } from './later';

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { useGroup, useLiveGroup } from '../features/session';
 import { Failed, NoticeContext, Waiting, type Notice } from '../ui';
+import { LeftForLater } from './LeftForLater';
 import { Notices } from './Notices';
 import { TopLine } from './TopLine';
 
@@ -22,7 +23,14 @@ export function Frame() {
         </a>
         <TopLine group={found.data} />
         <main id="main" className="relative min-h-0" tabIndex={-1}>
-          <Outlet context={found.data} />
+          <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+            <div>
+              <LeftForLater group={group} />
+            </div>
+            <div className="relative min-h-0">
+              <Outlet context={found.data} />
+            </div>
+          </div>
         </main>
         <Notices group={group} notice={notice} onDone={setNotice} />
       </div>

@@ -10,7 +10,12 @@ const KEYS = [
   ['0', 'undo'],
   ['n', 'note or reason'],
   ['l', 'copy the stable link'],
-  ['/', 'to the search line'],
+  ['j k', 'next and former, from anywhere'],
+  ['p', 'peek at the abstract in the list'],
+  ['x', 'tick'],
+  ['/', 'to the last line of the sheet'],
+  ['u U', 'undo and redo on the sheet'],
+  ['w', 'the first way out of too few'],
   ['g', 'go to a place'],
   ['?', 'these keys'],
 ] as const;

@@ -15,6 +15,8 @@ export function Places({ group, owed }: { group: string; owed: number }) {
           <Link
             key={place.path}
             to={`/g/${group}/${place.path}`}
+            // Going to Search from Search begins anew.
+            state={{ fresh: true }}
             aria-current={here ? 'page' : undefined}
             className={`flex items-center border-b-2 px-1 pt-0.5 ${
               here ? 'border-base-content font-semibold' : 'border-transparent text-soft'

@@ -4,4 +4,5 @@ export const PLACES = [
   { name: 'Arrivals', path: 'arrivals', also: ['r'] },
   { name: 'Folders', path: 'folders', also: ['f'] },
   { name: 'Alerts', path: 'alerts', also: ['a'] },
+  { name: 'Catalogue', path: 'catalogue', also: [] },
 ] as const;

@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
+import { HoldingsPage, SourcesPage } from '../features/catalogue';
 import { FolderPage, FoldersPage, SavedSearchPage } from '../features/folders';
 import { PublicationPage } from '../features/publication';
 import { SearchPage } from '../features/search';
@@ -34,6 +35,9 @@ export const router = createBrowserRouter([
       { path: 'f/:id', element: <FolderPage /> },
       { path: 'alerts', element: <AlertsPage /> },
       { path: 'a/:id', element: <AlertPage /> },
+      { path: 'catalogue', element: <Navigate to="sources" replace /> },
+      { path: 'catalogue/sources', element: <SourcesPage /> },
+      { path: 'catalogue/holdings', element: <HoldingsPage /> },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -3,10 +3,12 @@ import { useEffect, useRef, type ReactNode } from 'react';
 /** A small form over the page; Escape leaves it. Focus goes in and comes back by the browser. */
 export function Dialog({
   title,
+  wide = false,
   onClose,
   children,
 }: {
   title: string;
+  wide?: boolean;
   onClose: () => void;
   children: ReactNode;
 }) {
@@ -14,6 +16,8 @@ export function Dialog({
   useEffect(() => {
     const shown = dialog.current;
     shown?.showModal();
+    // What is typed into comes first; else the browser chooses.
+    shown?.querySelector<HTMLElement>('input:not([type=checkbox]), textarea')?.focus();
     return () => shown?.close();
   }, []);
   return (
@@ -24,7 +28,9 @@ export function Dialog({
         event.preventDefault();
         onClose();
       }}
-      className="m-auto w-[28rem] max-w-[calc(100vw-2rem)] rounded-box border border-rule-strong bg-base-100 p-5 text-base-content backdrop:bg-black/40"
+      className={`m-auto max-w-[calc(100vw-2rem)] rounded-box border border-rule-strong bg-base-100 p-5 text-base-content backdrop:bg-black/40 ${
+        wide ? 'w-[46rem]' : 'w-[28rem]'
+      }`}
     >
       <h2 id="dialog-title" className="font-serif text-lg font-semibold">
         {title}

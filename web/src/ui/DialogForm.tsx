@@ -5,6 +5,7 @@ import { Dialog } from './Dialog';
 /** A dialog with one thing to do: what went wrong stands above the button, Leave beside it. */
 export function DialogForm({
   title,
+  wide = false,
   act,
   disabled,
   error,
@@ -13,6 +14,7 @@ export function DialogForm({
   children,
 }: {
   title: string;
+  wide?: boolean;
   act: string;
   disabled: boolean;
   error: Error | null;
@@ -25,7 +27,7 @@ export function DialogForm({
     onSubmit();
   };
   return (
-    <Dialog title={title} onClose={onClose}>
+    <Dialog title={title} wide={wide} onClose={onClose}>
       <form onSubmit={submit}>
         {children}
         {error && (

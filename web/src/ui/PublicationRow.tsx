@@ -11,6 +11,7 @@ type Facts = {
   kind: string;
   version: string;
   pages: number;
+  citedBy: number;
   access: string;
   withdrawn: boolean;
   retracted: boolean;
@@ -21,9 +22,13 @@ export function PublicationRow({
   lamp,
   publication,
   to,
+  state,
+  tick,
   lit = [],
   before,
   after,
+  below,
+  opened = false,
   quiet = false,
   chosen = false,
   onChoose,
@@ -31,9 +36,13 @@ export function PublicationRow({
   lamp: ReactNode;
   publication: Facts;
   to: string;
+  state?: unknown;
+  tick?: ReactNode;
   lit?: readonly Span[];
   before?: ReactNode;
   after?: ReactNode;
+  below?: ReactNode;
+  opened?: boolean;
   quiet?: boolean;
   chosen?: boolean;
   onChoose?: () => void;
@@ -47,13 +56,15 @@ export function PublicationRow({
   };
   return (
     <div className="flex gap-2.5 px-4 py-[7px] lg:pl-6">
+      {tick}
       {lamp}
       <div className="min-w-0 flex-1">
         <Link
           to={to}
+          state={state}
           onClick={choose}
           className={`line-clamp-2 font-serif text-[15.5px] leading-tight lg:line-clamp-1 ${
-            quiet ? 'text-soft' : 'font-medium'
+            quiet || opened ? 'text-soft' : 'font-medium'
           }`}
         >
           <Marked text={publication.title} spans={lit} />
@@ -62,8 +73,10 @@ export function PublicationRow({
           {before}
           {publication.retracted && <b className="font-semibold text-error">retracted · </b>}
           {facts(publication)}
+          {opened && ' · opened'}
           {after}
         </p>
+        {below}
       </div>
     </div>
   );
@@ -76,6 +89,7 @@ function facts(p: Facts): string {
     p.year ?? 'no year',
     p.version === 'final' || p.version === p.kind ? p.kind : `${p.kind}, ${p.version}`,
     p.pages ? `${p.pages} p` : '',
+    p.citedBy ? `cited by ${p.citedBy}` : '',
     p.access,
     p.withdrawn ? 'withdrawn' : '',
   ]

@@ -24,3 +24,12 @@ export function listed(words: readonly string[]): string {
   const last = words[words.length - 1] ?? '';
   return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
 }
+
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** "today 07:40", or the day with the time. */
+export function timeOfDay(at: string, today: string): string {
+  const date = new Date(at);
+  const isToday = date.toLocaleDateString('sv') === today;
+  return `${isToday ? 'today' : shortDay(at)} ${TIME.format(date)}`;
+}

@@ -48,6 +48,7 @@ describe('PublicationRow', () => {
     kind: 'article',
     version: 'final',
     pages: 9,
+    citedBy: 3,
     access: 'abstract only',
     withdrawn: false,
     retracted: false,

@@ -6,7 +6,8 @@ export type KeyMap = Record<string, () => void>;
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    (target.matches('input, textarea, select') || target.isContentEditable)
+    (target.matches('input:not([type=checkbox], [type=radio]), textarea, select') ||
+      target.isContentEditable)
   );
 }
 

@@ -40,7 +40,7 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
   const chosen = wanted && at >= 0 ? at : Math.max(0, first);
   const arrival = arrivals[chosen];
   const id = arrival?.publication.id ?? '';
-  const leaf = useLeaf(here.id, id, '');
+  const leaf = useLeaf(here.id, id, null);
   const choose = (index: number) =>
     setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true });
   const writes = mayWrite(here) && id !== '';

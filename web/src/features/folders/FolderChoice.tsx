@@ -1,25 +1,30 @@
 import { useState } from 'react';
-import { useAddFolder, useFolders } from './api';
+import { PILE, useAddFolder, useFolders } from './api';
 
 const LAST = 'lantern.folder.';
 
-/** The folder used last in a group, if it is still there. */
-export function useChosenFolder(group: string) {
-  const folders = useFolders(group);
+/**
+ * The folder used last in a group, if it is still there. `withPile`: without a choice it is the
+ * member's own pile.
+ */
+export function useChosenFolder(group: string, withPile = false) {
+  const all = useFolders(group).data ?? [];
+  const folders = all.filter((folder) => !folder.pile);
   const [picked, setPicked] = useState(localStorage.getItem(LAST + group) ?? '');
-  const there = folders.data?.some((folder) => folder.id === picked);
-  const chosen = there ? picked : (folders.data?.[0]?.id ?? '');
+  const there = folders.some((folder) => folder.id === picked);
+  const chosen = there ? picked : withPile ? PILE : (folders[0]?.id ?? '');
   const choose = (id: string) => {
     localStorage.setItem(LAST + group, id);
     setPicked(id);
   };
-  return { folders: folders.data ?? [], chosen, choose };
+  return { folders, withPile, chosen, choose };
 }
 
 /** Chooses one of the group's folders, or makes one. */
 export function FolderChoice({
   group,
   folders,
+  withPile,
   chosen,
   choose,
 }: { group: string } & ReturnType<typeof useChosenFolder>) {
@@ -32,7 +37,7 @@ export function FolderChoice({
         setName(null);
       },
     });
-  if (name === null && folders.length > 0) {
+  if (name === null && (folders.length > 0 || withPile)) {
     return (
       <div className="mt-3 flex items-end gap-3">
         <label className="min-w-0 flex-1">
@@ -42,6 +47,7 @@ export function FolderChoice({
             value={chosen}
             onChange={(event) => choose(event.target.value)}
           >
+            {withPile && <option value={PILE}>My pile (nobody else sees it)</option>}
             {folders.map((folder) => (
               <option key={folder.id} value={folder.id}>
                 {folder.name}

@@ -6,8 +6,8 @@ import { serve, showAt } from '../../test-server';
 import { KeepDialog } from '.';
 
 const FOLDERS = [
-  { id: 'f1', name: 'Bats', items: 0, searches: 0 },
-  { id: 'f2', name: 'Verges', items: 2, searches: 1 },
+  { id: 'f1', name: 'Bats', pile: false, items: 0, searches: 0 },
+  { id: 'f2', name: 'Verges', pile: false, items: 2, searches: 1 },
 ];
 const KEPT = { folderId: 'f2', folder: 'Verges', already: false, keeper: 'Ilse', elsewhere: [] };
 
@@ -17,7 +17,7 @@ function show() {
   showAt(
     '/g/group/search',
     <NoticeContext value={tell}>
-      <KeepDialog group="group" publication="pub" step="step" onClose={close} />
+      <KeepDialog group="group" publications={['pub']} step="step" onClose={close} />
     </NoticeContext>,
   );
   return { tell, close };
@@ -29,7 +29,8 @@ afterEach(() => vi.unstubAllGlobals());
 it('keeps with folder, note, step and a command that can be undone', async () => {
   const asked = serve({ 'GET /folders': FOLDERS, 'POST /folders/f2/items': KEPT });
   const { tell, close } = show();
-  await userEvent.selectOptions(await screen.findByLabelText('Folder'), 'Verges');
+  await screen.findByText('Verges');
+  await userEvent.selectOptions(screen.getByLabelText('Folder'), 'Verges');
   await userEvent.type(screen.getByLabelText(/Why/), 'good design{Enter}');
   await waitFor(() => expect(close).toHaveBeenCalled());
   const post = asked.find((one) => one.method === 'POST');
@@ -43,14 +44,25 @@ it('stays open with what was typed when it is refused', async () => {
   const { close } = show();
   await screen.findByLabelText('Folder');
   await userEvent.type(screen.getByLabelText(/Why/), 'good design{Enter}');
-  expect(await screen.findByRole('alert')).toHaveTextContent('nothing at /folders/f1/items');
+  expect(await screen.findByRole('alert')).toHaveTextContent('nothing at /pile/items');
   expect(screen.getByLabelText(/Why/)).toHaveValue('good design');
   expect(close).not.toHaveBeenCalled();
 });
 
-it('makes a folder where there is none', async () => {
+it('keeps in the pile without a choice, and names it', async () => {
+  const pile = { ...KEPT, folder: 'My pile' };
+  serve({ 'GET /folders': FOLDERS, 'POST /pile/items': pile });
+  const { tell, close } = show();
+  await screen.findByLabelText('Folder');
+  await userEvent.type(screen.getByLabelText('Why'), '{Enter}');
+  await waitFor(() => expect(close).toHaveBeenCalled());
+  expect(tell).toHaveBeenCalledWith(expect.objectContaining({ text: 'Kept in My pile.' }));
+});
+
+it('makes a folder', async () => {
   const asked = serve({ 'GET /folders': [], 'POST /folders': { id: 'f9', name: 'New' } });
   show();
+  await userEvent.click(await screen.findByText('New folder'));
   await userEvent.type(await screen.findByLabelText('Name of the new folder'), 'New{Enter}');
   await waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
   expect(asked.find((one) => one.method === 'POST')?.body).toEqual({ name: 'New' });

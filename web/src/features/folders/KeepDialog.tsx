@@ -1,33 +1,34 @@
 import { useState } from 'react';
+import { hasEnded } from '../../api';
 import { DialogForm } from '../../ui';
-import { useKeep } from './api';
+import { PILE, useKeep } from './api';
 import { FolderChoice, useChosenFolder } from './FolderChoice';
 
-/** Keeps a publication in a folder of the group, with a note why. */
+/** Keeps publications in a folder of the group or in the member's pile, with a note why. */
 export function KeepDialog({
   group,
-  publication,
+  publications,
   step,
   onClose,
 }: {
   group: string;
-  publication: string;
+  publications: string[];
   step?: string;
   onClose: () => void;
 }) {
-  const choice = useChosenFolder(group);
+  const choice = useChosenFolder(group, true);
   const [note, setNote] = useState('');
   const keep = useKeep(group);
   const submit = () => {
     choice.choose(choice.chosen);
     keep.mutate(
-      { folder: choice.chosen, publication, note, ...(step ? { step } : {}) },
-      { onSuccess: onClose },
+      { folder: choice.chosen, publications, note, ...(step ? { step } : {}) },
+      { onSuccess: onClose, onError: (error) => hasEnded(error) && onClose() },
     );
   };
   return (
     <DialogForm
-      title="Keep"
+      title={publications.length > 1 ? `Keep ${publications.length} publications` : 'Keep'}
       act="Keep"
       disabled={!choice.chosen || keep.isPending}
       error={keep.error}
@@ -36,7 +37,9 @@ export function KeepDialog({
     >
       <FolderChoice group={group} {...choice} />
       <label className="mt-3 block">
-        <span className="small-head">Why (the group will see it)</span>
+        <span className="small-head">
+          {choice.chosen === PILE ? 'Why' : 'Why (the group will see it)'}
+        </span>
         <input
           autoFocus
           className="field block w-full"

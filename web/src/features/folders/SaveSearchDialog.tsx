@@ -1,17 +1,18 @@
 import { useState } from 'react';
 import { counted, DialogForm } from '../../ui';
+import { shortText, type Strategy } from '../strategy';
 import { useSaveSearch } from './api';
 import { FolderChoice, useChosenFolder } from './FolderChoice';
 
 /** Saves a search in a folder, with its count of now. */
 export function SaveSearchDialog({
   group,
-  text,
+  strategy,
   count,
   onClose,
 }: {
   group: string;
-  text: string;
+  strategy: Strategy;
   count: number;
   onClose: () => void;
 }) {
@@ -20,7 +21,7 @@ export function SaveSearchDialog({
   const save = useSaveSearch(group);
   const submit = () => {
     choice.choose(choice.chosen);
-    save.mutate({ folder: choice.chosen, name, text }, { onSuccess: onClose });
+    save.mutate({ folder: choice.chosen, name, strategy }, { onSuccess: onClose });
   };
   return (
     <DialogForm
@@ -32,7 +33,7 @@ export function SaveSearchDialog({
       onClose={onClose}
     >
       <p className="mt-2">
-        <span className="font-serif text-[16px]">{text}</span>{' '}
+        <span className="font-serif text-[16px]">{shortText(strategy)}</span>{' '}
         <span className="text-soft">finds {counted(count, 'publication')} now</span>
       </p>
       <label className="mt-3 block">

@@ -4,6 +4,7 @@ import type { Schema } from '../../api';
 import { Act, counted, shortDay } from '../../ui';
 import { SetAlertDialog } from '../alerts';
 import { mayWrite, useHere } from '../session';
+import { shortText } from '../strategy';
 
 /** A saved search in its folder: what it is, what it found when, and whether it is watched. */
 export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
@@ -14,9 +15,7 @@ export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
       <Link className="font-serif text-[15.5px] font-medium" to={`/g/${here.id}/s/${search.id}`}>
         {search.name}
       </Link>
-      <span className="font-serif text-soft">
-        {search.strategy.lines.map((line) => line.text).join(' · ')}
-      </span>
+      <span className="font-serif text-soft">{shortText(search.strategy)}</span>
       <span className="text-soft">
         {counted(search.count, 'publication')} on {shortDay(search.at)}, saved by {search.by}
       </span>

@@ -1,6 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
+import {
+  api,
+  body,
+  commandHeader,
+  hasEnded,
+  keys,
+  leaveForLater,
+  newCommand,
+  type Schema,
+} from '../../api';
 import { counted, useNotice } from '../../ui';
+import type { Strategy } from '../strategy';
 
 export function useFolders(group: string) {
   return useQuery({
@@ -56,27 +66,60 @@ export function useAddFolder(group: string) {
   });
 }
 
-type Keep = { folder: string; publication: string; note: string; step?: string };
+/** In place of a folder: the member's own pile. */
+export const PILE = 'pile';
 
+export type Keep = { folder: string; publications: string[]; note: string; step?: string };
+
+/** Keeps one after the other; each is an act of its own, and the last one can be undone at once. */
 export function useKeep(group: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);
   return useMutation({
-    mutationFn: async ({ folder, ...keep }: Keep) => {
-      const command = newCommand();
-      const kept = body(
-        await api.POST('/api/groups/{group}/folders/{folder}/items', {
-          params: { path: { group, folder }, header: commandHeader(command) },
-          body: keep,
-        }),
-      );
-      return { command, kept };
+    mutationFn: async ({ folder, publications, ...why }: Keep) => {
+      let last: { command: string; kept: Schema['Kept'] } | undefined;
+      for (const publication of publications) {
+        last = await keepOne(group, folder, { publication, ...why });
+      }
+      return last;
     },
-    onSuccess: ({ command, kept }) => {
-      tell({ text: keptSentence(kept), command });
+    onSuccess: (last, { publications }) => {
+      if (last && publications.length === 1) {
+        tell({ text: keptSentence(last.kept), command: last.command });
+      } else if (last) {
+        tell({
+          text: `${counted(publications.length, 'publication')} kept in ${last.kept.folder}.`,
+        });
+      }
+      refresh();
+    },
+    onError: (error, keep) => {
+      if (!hasEnded(error)) return;
+      leaveForLater({ what: 'keep', group, keep });
       refresh();
     },
   });
+}
+
+async function keepOne(
+  group: string,
+  folder: string,
+  keep: { publication: string; note: string; step?: string },
+) {
+  const command = newCommand();
+  const header = commandHeader(command);
+  const kept = body(
+    folder === PILE
+      ? await api.POST('/api/groups/{group}/pile/items', {
+          params: { path: { group }, header },
+          body: keep,
+        })
+      : await api.POST('/api/groups/{group}/folders/{folder}/items', {
+          params: { path: { group, folder }, header },
+          body: keep,
+        }),
+  );
+  return { command, kept };
 }
 
 export function keptSentence(kept: Schema['Kept']): string {
@@ -90,12 +133,20 @@ export function useSaveSearch(group: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);
   return useMutation({
-    mutationFn: async ({ folder, name, text }: { folder: string; name: string; text: string }) => {
+    mutationFn: async ({
+      folder,
+      name,
+      strategy,
+    }: {
+      folder: string;
+      name: string;
+      strategy: Strategy;
+    }) => {
       const command = newCommand();
       const saved = body(
         await api.POST('/api/groups/{group}/folders/{folder}/searches', {
           params: { path: { group, folder }, header: commandHeader(command) },
-          body: { name, asked: { text } },
+          body: { name, asked: { strategy } },
         }),
       );
       return { command, saved };

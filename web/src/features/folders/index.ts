@@ -1,3 +1,4 @@
+export { useKeep } from './api';
 export { FolderPage } from './FolderPage';
 export { FoldersPage } from './FoldersPage';
 export { KeepDialog } from './KeepDialog';

@@ -6,10 +6,13 @@ import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 export function Leaf({
   leaf,
   acts,
+  lineNumber,
   children,
 }: {
   leaf: Schema['Leaf'];
   acts: ReactNode;
+  /** Where the lines of the search stand on its sheet. */
+  lineNumber?: (line: string) => number;
   children?: ReactNode;
 }) {
   const { publication } = leaf;
@@ -40,7 +43,7 @@ export function Leaf({
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
       {children}
-      <Why leaf={leaf} />
+      <Why leaf={leaf} lineNumber={lineNumber} />
       <Words leaf={leaf} />
       <Said said={leaf.said} folders={leaf.folders} />
     </>
@@ -62,24 +65,35 @@ function Where({ leaf }: { leaf: Schema['Leaf'] }) {
 }
 
 function facts(leaf: Schema['Leaf']): string {
-  const { kind, version, pages, access, came } = leaf.publication;
+  const { kind, version, pages, citedBy, access, ground, until, came } = leaf.publication;
   return [
     kind.charAt(0).toUpperCase() + kind.slice(1),
     version === 'final' || version === kind ? '' : version,
     pages ? counted(pages, 'page') : '',
-    access,
+    citedBy ? `cited by ${citedBy}` : '',
+    `${access} (${ground}${until ? `, until ${day(until)}` : ''})`,
     `here since ${shortDay(came)}`,
   ]
     .filter(Boolean)
     .join(' · ');
 }
 
-function Why({ leaf }: { leaf: Schema['Leaf'] }) {
+function Why({
+  leaf,
+  lineNumber,
+}: {
+  leaf: Schema['Leaf'];
+  lineNumber: ((line: string) => number) | undefined;
+}) {
   if (leaf.why.length === 0) return null;
+  const several = new Set(leaf.why.map((why) => why.line)).size > 1;
+  const at = (line: string) => (several && lineNumber ? `line ${lineNumber(line)}: ` : '');
   return (
     <>
       <h3 className="small-head mt-3">Why it is here</h3>
-      <p>{leaf.why.map((why) => `${why.typed} in ${listed(why.fields)}`).join(' · ')}</p>
+      <p>
+        {leaf.why.map((why) => `${at(why.line)}${why.typed} in ${listed(why.fields)}`).join(' · ')}
+      </p>
     </>
   );
 }

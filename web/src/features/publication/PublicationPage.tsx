@@ -1,18 +1,24 @@
-import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { useLocation, useParams } from 'react-router';
 import { Act, Failed, Waiting, useKeys } from '../../ui';
 import { KeepDialog } from '../folders';
 import { mayWrite, useHere } from '../session';
-import { useLeaf } from './api';
+import { useLeaf, useOpening } from './api';
 import { Leaf } from './Leaf';
 import { useCopyLink } from './useCopyLink';
 
 export function PublicationPage() {
   const { id = '' } = useParams();
   const here = useHere();
-  const leaf = useLeaf(here.id, id, '');
+  const leaf = useLeaf(here.id, id, null);
   const copy = useCopyLink();
   const [keeping, setKeeping] = useState(false);
+  const step = (useLocation().state as { step?: string } | null)?.step;
+  const { mutate: open } = useOpening(here.id);
+  const loaded = leaf.data?.publication.id === id;
+  useEffect(() => {
+    if (loaded) open({ publication: id, ...(step ? { step } : {}) });
+  }, [loaded, id, step, open]);
   const keep = () => mayWrite(here) && setKeeping(true);
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useKeys({ '1': keep, l: link });
@@ -42,7 +48,9 @@ export function PublicationPage() {
           <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
         </Leaf>
       </div>
-      {keeping && <KeepDialog group={here.id} publication={id} onClose={() => setKeeping(false)} />}
+      {keeping && (
+        <KeepDialog group={here.id} publications={[id]} onClose={() => setKeeping(false)} />
+      )}
     </article>
   );
 }

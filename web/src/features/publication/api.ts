@@ -1,20 +1,50 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import {
+  api,
+  body,
+  commandHeader,
+  hasEnded,
+  keys,
+  leaveForLater,
+  newCommand,
+  type Schema,
+} from '../../api';
 import { useNotice } from '../../ui';
 
-/** One publication; `text` is the line that led to it. */
-export function useLeaf(group: string, id: string, text: string) {
+type Strategy = { version: number; lines: Schema['LineBody'][] };
+
+/** One publication; `strategy` is the search that led to it, if one did. */
+export function useLeaf(group: string, id: string, strategy: Strategy | null) {
   return useQuery({
-    queryKey: keys.leaf(group, id, text),
+    queryKey: keys.leaf(group, id, JSON.stringify(strategy)),
     enabled: id !== '',
     placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) =>
-      body(
-        await api.GET('/api/groups/{group}/publications/{publication}', {
-          params: { path: { group, publication: id }, query: text ? { text } : {} },
-          signal,
-        }),
-      ),
+    queryFn: async ({ signal }) => {
+      const params = { path: { group, publication: id } };
+      return strategy
+        ? body(
+            await api.POST('/api/groups/{group}/publications/{publication}/leaf', {
+              params,
+              body: { strategy },
+              signal,
+            }),
+          )
+        : body(await api.GET('/api/groups/{group}/publications/{publication}', { params, signal }));
+    },
+  });
+}
+
+/** Notes on the member's own trail that a publication was opened. */
+export function useOpening(group: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ publication, step }: { publication: string; step?: string }) => {
+      await api.PUT('/api/groups/{group}/publications/{publication}/opened', {
+        params: { path: { group, publication } },
+        body: step ? { step } : {},
+      });
+    },
+    onSuccess: () => void client.invalidateQueries({ queryKey: [...keys.living(group), 'rows'] }),
   });
 }
 
@@ -45,7 +75,10 @@ export function useMark(group: string) {
       const what = marked.folder ? `Kept in ${marked.folder}` : SAID[marked.mark];
       tell({ text: `${what}. ${marked.note}`.trim(), command });
     },
-    onError: (error) => tell({ text: error.message, bad: true }),
+    onError: (error, made) => {
+      if (hasEnded(error)) leaveForLater({ what: 'mark', group, mark: made });
+      else tell({ text: error.message, bad: true });
+    },
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }

@@ -1,4 +1,4 @@
-export { useLeaf, useMark } from './api';
+export { useLeaf, useMark, useOpening } from './api';
 export { Leaf } from './Leaf';
 export { PublicationPage } from './PublicationPage';
-export { useCopyLink } from './useCopyLink';
+export { useCopyAddress, useCopyLink } from './useCopyLink';

@@ -13,3 +13,18 @@ export function useCopyLink(): (address: string) => void {
         .then(done, () => tell({ text: `Stable link: ${address}` }));
   };
 }
+
+/** Copies the short address of something that only the group can open. */
+export function useCopyAddress(): (path: string) => void {
+  const tell = useNotice();
+  return (path) => {
+    const address = `${location.origin}${path}`;
+    const said = `${address} · members of your group can open it`;
+    if (!navigator.clipboard) tell({ text: `Address: ${said}` });
+    else
+      navigator.clipboard.writeText(address).then(
+        () => tell({ text: `Copied: ${said}` }),
+        () => tell({ text: `Address: ${said}` }),
+      );
+  };
+}

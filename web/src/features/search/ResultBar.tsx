@@ -1,83 +1,104 @@
 import { useState } from 'react';
-import { useLocation } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted } from '../../ui';
+import { Act, counted, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../folders';
 import { mayWrite, useHere } from '../session';
+import { BySourceDialog } from './BySourceDialog';
+import { CqlDialog } from './CqlDialog';
 import { ORDERS } from './orders';
+import type { Strategy } from '../strategy';
 
-/** One line between sheet and list: the count, its change, the order, what can be done. */
+/** One line between sheet and list: the count, its change, the state, the order, what can be done. */
 export function ResultBar({
   result,
-  text,
-  settled,
+  strategy,
   order,
   stale,
   before,
+  since,
+  stripped,
+  link,
   onOrder,
+  onStrip,
+  onMoveOn,
+  onStrategy,
 }: {
   result: Schema['SearchResult'];
-  text: string;
-  settled: boolean;
+  strategy: Strategy;
   order: string;
   stale: boolean;
-  before?: number;
+  before: number | undefined;
+  since: number;
+  stripped: boolean;
+  link: (() => void) | undefined;
   onOrder: (order: string) => void;
+  onStrip: () => void;
+  onMoveOn: () => void;
+  onStrategy: (strategy: Strategy) => void;
 }) {
   const here = useHere();
-  const [saving, setSaving] = useState(false);
-  const address = useLocation().pathname;
-  const { count, ids } = result.answer;
+  const [open, setOpen] = useState<'save' | 'cql' | 'sources' | null>(null);
+  const close = () => setOpen(null);
+  const { count, ids, at } = result.answer;
+  const reverse = order.startsWith('-');
+  const plain = reverse ? order.slice(1) : order;
   return (
     <section aria-label="Result" className="bar">
       <p role="status" className={stale ? 'text-faint' : ''}>
         <b className="font-serif text-[21px] font-semibold">{count.toLocaleString('en-GB')}</b>{' '}
         {count === 1 ? 'publication' : 'publications'}
-        {stale && ' for the line before'}
+        {stale && ' for the lines before'}
       </p>
-      {settled && before !== undefined && before !== count && (
+      {before !== undefined && before !== count && (
         <span className="text-soft">was {before.toLocaleString('en-GB')}</span>
       )}
-      {!settled && !stale && <span className="text-soft">Enter settles it</span>}
+      <span className="text-soft max-lg:hidden">catalogue of {timeOfDay(at, here.today)}</span>
+      {since !== 0 && (
+        <span>
+          since then {since > 0 ? `${since} more` : `${-since} fewer`}{' '}
+          <Act onClick={onMoveOn}>Move on</Act>
+        </span>
+      )}
       {count > ids.length && (
         <span className="text-soft">
           the list shows the first {counted(ids.length, 'publication')}; narrow it or turn the order
         </span>
       )}
-      <label className="flex items-baseline gap-1 text-soft">
-        <span className="sr-only">Order</span>
+      <span className="flex items-baseline gap-2 text-soft">
         <select
+          aria-label="Order"
           className="min-h-[24px] cursor-pointer bg-base-100"
-          value={order}
+          value={plain}
           onChange={(event) => onOrder(event.target.value)}
         >
-          {ORDERS.map(([name, label]) => (
+          {ORDERS.map(([name, label, other]) => (
             <option key={name} value={name}>
-              {label}
+              {reverse && name === plain ? other : label}
             </option>
           ))}
         </select>
-      </label>
-      <span className="flex gap-4">
+        <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>Turn</Act>
+      </span>
+      <span className="flex flex-wrap gap-x-4">
         {mayWrite(here) && (
-          <Act disabled={stale} onClick={() => setSaving(true)}>
+          <Act disabled={stale} onClick={() => setOpen('save')}>
             Save search
           </Act>
         )}
+        {link && <Act onClick={link}>Address</Act>}
+        <Act onClick={() => setOpen('cql')}>CQL</Act>
+        <Act disabled={stale} onClick={() => setOpen('sources')}>
+          By source
+        </Act>
+        <Act aria-expanded={stripped} onClick={onStrip}>
+          Breakdown
+        </Act>
       </span>
-      {settled && (
-        <span className="text-faint max-xl:hidden">
-          address: {address.replace(/^\/g\/[^/]+/, '')}
-        </span>
+      {open === 'save' && (
+        <SaveSearchDialog group={here.id} strategy={strategy} count={count} onClose={close} />
       )}
-      {saving && (
-        <SaveSearchDialog
-          group={here.id}
-          text={text}
-          count={count}
-          onClose={() => setSaving(false)}
-        />
-      )}
+      {open === 'cql' && <CqlDialog strategy={strategy} onStrategy={onStrategy} onClose={close} />}
+      {open === 'sources' && <BySourceDialog strategy={strategy} onClose={close} />}
     </section>
   );
 }

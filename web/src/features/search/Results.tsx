@@ -1,49 +1,48 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, Lamp, ListPane, PublicationRow, TwoPanes, useKeys } from '../../ui';
+import { Act, ListPane, TwoPanes, useKeys } from '../../ui';
 import { KeepDialog } from '../folders';
 import { Leaf, useCopyLink, useLeaf, useMark } from '../publication';
 import { mayWrite, useHere } from '../session';
+import type { Strategy } from '../strategy';
 import { useRows } from './api';
-
-const MARKS = [
-  ['2', 'pass', 'Pass'],
-  ['3', 'raise', 'Raise'],
-  ['4', 'hold', 'Hold'],
-  ['5', 'seen', 'Seen'],
-] as const;
+import { HitRow } from './HitRow';
+import { MARKS } from './marks';
+import { Ticked } from './Ticked';
 
 /** The list, and the leaf of what is chosen in it. The choice stands in the address. */
 export function Results({
   result,
-  text,
+  strategy,
   step,
   focus,
 }: {
   result: Schema['SearchResult'];
-  text: string;
+  strategy: Strategy;
   step: string | undefined;
   focus: boolean;
 }) {
   const here = useHere();
   const [params, setParams] = useSearchParams();
   const { ids } = result.answer;
-  const rows = useRows(here.id, text, ids, result.first);
+  const rows = useRows(here.id, strategy, ids, result.first);
   const wanted = params.get('p');
   const chosen = Math.max(0, wanted ? ids.indexOf(wanted) : 0);
   const id = ids[chosen] ?? '';
-  const leaf = useLeaf(here.id, id, text);
+  const leaf = useLeaf(here.id, id, strategy);
   const mark = useMark(here.id);
   const copy = useCopyLink();
   const [keeping, setKeeping] = useState(false);
+  const [peeking, setPeeking] = useState(false);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const choose = (index: number) =>
     setParams(
       (now) => {
         now.set('p', ids[index] ?? '');
         return now;
       },
-      { replace: true, state: null },
+      { replace: true, state: { step } },
     );
   const back = () =>
     setParams(
@@ -51,21 +50,60 @@ export function Results({
         now.delete('p');
         return now;
       },
-      { replace: true },
+      { replace: true, state: { step } },
     );
+  const tick = (which: string) =>
+    setTicked((now) => {
+      const next = new Set(now);
+      if (!next.delete(which)) next.add(which);
+      return next;
+    });
+  // What is ticked is meant; without ticks, what is chosen.
+  const meant = ticked.size > 0 ? ids.filter((each) => ticked.has(each)) : id ? [id] : [];
   const writes = mayWrite(here) && id !== '';
   const keep = () => writes && setKeeping(true);
-  const say = (word: string) => () =>
-    writes && mark.mutate({ publication: id, mark: word, reason: '' });
+  const say = (word: string) => () => {
+    if (writes) meant.forEach((each) => mark.mutate({ publication: each, mark: word, reason: '' }));
+  };
   const link = () => leaf.data && copy(leaf.data.stableLink);
+  const next = (by: number) => choose(Math.min(ids.length - 1, Math.max(0, chosen + by)));
   useKeys({
     '1': keep,
     ...Object.fromEntries(MARKS.map(([key, word]) => [key, say(word)])),
-    l: link,
+    l: () => link(),
+    j: () => next(1),
+    k: () => next(-1),
+    p: () => setPeeking((now) => !now),
+    x: () => id && tick(id),
   });
   if (ids.length === 0) {
-    return <p className="page text-soft">Nothing matches. Try another word or a wider one.</p>;
+    return <div />;
   }
+  const acts = (
+    <div className="mt-2 flex flex-wrap gap-x-4">
+      {writes && (
+        <>
+          <Act main hint="1" onClick={keep}>
+            Keep
+          </Act>
+          {MARKS.map(([key, word, label]) => (
+            <Act key={word} hint={key} onClick={say(word)}>
+              {label}
+            </Act>
+          ))}
+        </>
+      )}
+      <Act hint="l" onClick={link}>
+        Stable link
+      </Act>
+      <Act hint="j" disabled={chosen >= ids.length - 1} onClick={() => next(1)}>
+        Next
+      </Act>
+      <Act hint="k" disabled={chosen === 0} onClick={() => next(-1)}>
+        Former
+      </Act>
+    </div>
+  );
   return (
     <>
       <TwoPanes
@@ -73,47 +111,50 @@ export function Results({
         open={wanted !== null}
         onBack={back}
         list={
-          <ListPane
-            label="Publications found"
-            count={ids.length}
-            chosen={chosen}
-            onChoose={choose}
-            onSight={rows.showTo}
-            focusOn={focus ? 1 : 0}
-          >
-            {(index) => (
-              <HitRow
-                hit={rows.row(index)}
-                group={here.id}
-                chosen={index === chosen}
-                onChoose={() => choose(index)}
-              />
-            )}
-          </ListPane>
+          <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
+            <div>
+              {ticked.size > 0 && (
+                <Ticked
+                  many={ticked.size}
+                  writes={writes}
+                  onKeep={keep}
+                  onSay={say}
+                  onUntick={() => setTicked(new Set())}
+                />
+              )}
+            </div>
+            <ListPane
+              label="Publications found"
+              count={ids.length}
+              chosen={chosen}
+              onChoose={choose}
+              onSight={rows.showTo}
+              focusOn={focus ? 1 : 0}
+            >
+              {(index) => (
+                <HitRow
+                  hit={rows.row(index)}
+                  group={here.id}
+                  step={step}
+                  chosen={index === chosen}
+                  ticked={ticked.has(ids[index] ?? '')}
+                  peek={peeking && index === chosen ? leaf.data : undefined}
+                  peeking={peeking && index === chosen}
+                  onPeek={() => setPeeking((now) => !now)}
+                  onKeep={writes ? keep : undefined}
+                  onTick={() => tick(ids[index] ?? '')}
+                  onChoose={() => choose(index)}
+                />
+              )}
+            </ListPane>
+          </div>
         }
         leaf={
           leaf.data && (
             <Leaf
               leaf={leaf.data}
-              acts={
-                <div className="mt-2 flex flex-wrap gap-x-4">
-                  {writes && (
-                    <>
-                      <Act main hint="1" onClick={keep}>
-                        Keep
-                      </Act>
-                      {MARKS.map(([key, word, label]) => (
-                        <Act key={word} hint={key} onClick={say(word)}>
-                          {label}
-                        </Act>
-                      ))}
-                    </>
-                  )}
-                  <Act hint="l" onClick={link}>
-                    Stable link
-                  </Act>
-                </div>
-              }
+              lineNumber={(line) => strategy.lines.findIndex((l) => l.id === line) + 1}
+              acts={acts}
             />
           )
         }
@@ -121,36 +162,14 @@ export function Results({
       {keeping && (
         <KeepDialog
           group={here.id}
-          publication={id}
+          publications={meant}
           {...(step ? { step } : {})}
-          onClose={() => setKeeping(false)}
+          onClose={() => {
+            setKeeping(false);
+            setTicked(new Set());
+          }}
         />
       )}
     </>
-  );
-}
-
-function HitRow({
-  hit,
-  group,
-  chosen,
-  onChoose,
-}: {
-  hit: Schema['Hit'] | undefined;
-  group: string;
-  chosen: boolean;
-  onChoose: () => void;
-}) {
-  if (!hit) return <div className="h-[54px] px-6 py-2 text-faint">…</div>;
-  return (
-    <PublicationRow
-      publication={hit.publication}
-      lit={hit.lit}
-      to={`/g/${group}/p/${hit.publication.id}`}
-      chosen={chosen}
-      onChoose={onChoose}
-      lamp={<Lamp state={hit.lamp} label={`my lamp: ${hit.lamp}`} />}
-      after={hit.folders.length > 0 && ` · in ${hit.folders.map((f) => f.name).join(', ')}`}
-    />
   );
 }

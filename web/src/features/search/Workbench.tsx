@@ -2,42 +2,83 @@ import { useCallback, useState } from 'react';
 import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { Problem, type Schema } from '../../api';
 import { useNotice } from '../../ui';
+import { useCopyAddress } from '../publication';
 import { useHere } from '../session';
-import { useSearch, useSettle } from './api';
-import { Examples } from './Examples';
+import { useSearch, useSettle, useSince } from './api';
+import { Beginnings } from './Beginnings';
+import { asks, sameLines, strategyOf, strategyOfText, type Strategy } from '../strategy';
 import { ResultBar } from './ResultBar';
 import { Results } from './Results';
-import { Sheet } from './Sheet';
+import { Sheet } from './sheet/Sheet';
+import { SheetActs } from './sheet/SheetActs';
+import { Strip } from './strip/Strip';
 import { useDelayed } from './useDelayed';
+import { useStood } from './useStood';
+import { useSheet } from './useSheet';
+import { WaysOut } from './WaysOut';
 
 type Result = Schema['SearchResult'];
+type Came = { focus?: boolean; step?: string; before?: number; fresh?: boolean } | null;
+
+const COUNT_AFTER = 60;
 
 /** Sheet over list, leaf beside. What is typed is counted live; Enter settles it. */
-export function Workbench({ settled, order }: { settled: string; order: string }) {
+export function Workbench({
+  q,
+  ready,
+  settled,
+  order,
+}: {
+  q: string | undefined;
+  ready: boolean;
+  settled: Strategy;
+  order: string;
+}) {
   const here = useHere();
   const navigate = useNavigate();
   const location = useLocation();
+  const came = location.state as Came;
   const [params] = useSearchParams();
   const tell = useNotice();
-  const [text, setText] = useState(settled);
-  const asked = useDelayed(text, 250);
-  const search = useSearch(here.id, asked, order);
+  const copy = useCopyAddress();
+  const sheet = useSheet(settled.lines);
+  const [at, setAt] = useState(q);
+  const [begun, setBegun] = useState(location.key);
+  const [property, setProperty] = useState<string | null>(null);
+  const strategy = strategyOf(sheet.lines);
+  // Back and forward, and links to other searches, change the sheet; settling leaves it as it is.
+  if (ready && q !== at) {
+    setAt(q);
+    if (!sameLines(strategy, settled)) sheet.replace(settled.lines);
+  }
+  if (came?.fresh && location.key !== begun) {
+    setBegun(location.key);
+    sheet.replace([]);
+  }
+  const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
+  const counted = JSON.parse(asked) as Strategy;
+  const search = useSearch(here.id, counted, order);
   const settle = useSettle(here.id);
   const shown = useLastGood(search.data, search.isPlaceholderData);
   const problem = search.error instanceof Problem ? search.error : null;
+  const fresh = !search.isPlaceholderData && !search.isError;
+  const answer = fresh ? search.data?.answer : undefined;
+  const since = useSince(here.id, counted, answer).data;
+  const isSettled = q !== undefined && sameLines(strategy, settled);
   const go = useCallback(
-    (line: string, sorted: string) => {
+    (what: Strategy, sorted: string, how: 'enter' | 'stood') => {
       settle.mutate(
-        { text: line, order: sorted },
+        { strategy: what, order: sorted },
         {
           onSuccess: (step) => {
             const query = sorted === 'relevance' ? '' : `?order=${sorted}`;
             navigate(`/g/${here.id}/q/${step.q}${query}`, {
-              state: { focus: true, step: step.step, before: step.before },
+              replace: how === 'stood',
+              state: { focus: how === 'enter', step: step.step, before: step.before },
             });
           },
           onError: (error) => {
-            if (!(error instanceof Problem && error.type === 'search-problem')) {
+            if (how === 'enter' && !(error instanceof Problem && error.type === 'search-problem')) {
               tell({ text: error.message, bad: true });
             }
           },
@@ -46,43 +87,73 @@ export function Workbench({ settled, order }: { settled: string; order: string }
     },
     [settle, navigate, here.id, tell],
   );
-  const came = location.state as { focus?: boolean; step?: string; before?: number } | null;
+  useStood(answer !== undefined && !isSettled ? asked : null, () => go(counted, order, 'stood'));
+  const pick = (line: string) => {
+    const next = strategyOfText(line);
+    sheet.replace(next.lines);
+    go(next, order, 'enter');
+  };
+  const replace = (next: Strategy) => {
+    sheet.replace(next.lines);
+    go(next, order, 'enter');
+  };
   return (
-    <div className="grid h-full grid-rows-[auto_auto_minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <h1 className="sr-only">Search</h1>
       <Sheet
-        text={text}
-        onText={setText}
-        problem={text.trim() === '' ? null : problem}
-        notes={search.data && !search.isPlaceholderData ? search.data.answer : undefined}
-        onSettle={() => go(text, order)}
+        sheet={sheet}
+        answer={answer}
+        problem={problem}
+        onSettle={() => asks(strategy) && go(strategy, order, 'enter')}
+        onLimit={setProperty}
+        acts={<SheetActs sheet={sheet} onLimit={() => setProperty('date')} />}
       />
-      {shown && text.trim() !== '' ? (
-        <>
+      {shown && asks(strategy) ? (
+        <div>
           <ResultBar
             result={shown}
-            text={asked}
-            settled={asked === settled}
+            strategy={counted}
             order={order}
-            stale={search.isPlaceholderData || search.isError}
-            {...(came?.before === undefined ? {} : { before: came.before })}
-            onOrder={(next) => go(text, next)}
+            stale={!fresh}
+            before={isSettled ? came?.before : undefined}
+            since={since}
+            stripped={property !== null}
+            link={isSettled ? () => copy(`/q/${q}`) : undefined}
+            onOrder={(next) => go(strategy, next, 'enter')}
+            onStrip={() => setProperty((now) => (now ? null : 'date'))}
+            onMoveOn={() => void search.refetch()}
+            onStrategy={replace}
           />
-          <Results
-            key={settled}
-            result={shown}
-            text={asked}
-            step={came?.step}
-            focus={came?.focus === true && params.get('p') === null}
-          />
-        </>
+          {property && (
+            <Strip
+              sheet={sheet}
+              property={property}
+              onProperty={setProperty}
+              onClose={() => setProperty(null)}
+            />
+          )}
+          <WaysOut sheet={sheet} answer={shown.answer} />
+        </div>
       ) : (
-        <Examples
-          onPick={(line) => {
-            setText(line);
-            go(line, order);
-          }}
+        property && (
+          <Strip
+            sheet={sheet}
+            property={property}
+            onProperty={setProperty}
+            onClose={() => setProperty(null)}
+          />
+        )
+      )}
+      {shown && asks(strategy) ? (
+        <Results
+          key={q}
+          result={shown}
+          strategy={counted}
+          step={came?.step}
+          focus={came?.focus === true && params.get('p') === null}
         />
+      ) : (
+        <Beginnings onPick={pick} />
       )}
     </div>
   );

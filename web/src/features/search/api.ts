@@ -7,40 +7,67 @@ import {
 } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
+import { asks, type Strategy } from '../strategy';
 
 export const CHUNK = 50;
 
-export function useSearch(group: string, text: string, order: string) {
+/** Asked once for a strategy and an order; a later state of the catalogue is moved on to by hand. */
+export function useSearch(group: string, strategy: Strategy, order: string) {
   return useQuery({
-    queryKey: keys.search(group, text, order),
-    enabled: text.trim() !== '',
+    queryKey: keys.search(group, JSON.stringify(strategy), order),
+    enabled: asks(strategy),
     placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
     queryFn: async ({ signal }) =>
       body(
         await api.POST('/api/groups/{group}/search', {
           params: { path: { group } },
-          body: { text, order },
+          body: { strategy, order },
           signal,
         }),
       ),
   });
 }
 
-/** The text behind an address; one line so far. */
-export function useStrategyText(group: string, q: string | undefined) {
+const LOOK_EVERY = 20_000;
+
+/** Counts again now and then: whether more has come in since. */
+export function useSince(group: string, strategy: Strategy, shown: Schema['Answer'] | undefined) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'since', JSON.stringify(strategy), shown?.asOf],
+    enabled: shown !== undefined && asks(strategy),
+    initialData: 0,
+    staleTime: LOOK_EVERY,
+    refetchInterval: LOOK_EVERY,
+    retry: false,
+    queryFn: async ({ signal }) => {
+      const now = body(
+        await api.POST('/api/groups/{group}/search', {
+          params: { path: { group } },
+          body: { strategy, order: 'here' },
+          signal,
+        }),
+      );
+      return now.answer.count - (shown?.count ?? 0);
+    },
+  });
+}
+
+/** The strategy behind an address. */
+export function useStrategy(group: string, q: string | undefined) {
   return useQuery({
     queryKey: keys.strategy(group, q ?? ''),
     enabled: q !== undefined,
     staleTime: Infinity,
-    queryFn: async ({ signal }) => {
-      const found = body(
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) =>
+      body(
         await api.GET('/api/groups/{group}/q/{q}', {
           params: { path: { group, q: q ?? '' } },
           signal,
         }),
-      );
-      return found.lines.map((line) => line.text).join(' ');
-    },
+      ),
   });
 }
 
@@ -48,14 +75,14 @@ export function useStrategyText(group: string, q: string | undefined) {
 export function useSettle(group: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async ({ text, order }: { text: string; order: string }) =>
+    mutationFn: async ({ strategy, order }: { strategy: Strategy; order: string }) =>
       body(
         await api.POST('/api/groups/{group}/steps', {
           params: { path: { group }, header: commandHeader(newCommand()) },
-          body: { asked: { text }, order },
+          body: { asked: { strategy }, order },
         }),
       ),
-    onSuccess: (step, { text }) => client.setQueryData(keys.strategy(group, step.q), text),
+    onSuccess: (step, { strategy }) => client.setQueryData(keys.strategy(group, step.q), strategy),
   });
 }
 
@@ -63,20 +90,20 @@ export function useSettle(group: string) {
  * Rows of a list that is known by its ids, fetched in chunks as they come into sight. The first
  * chunk is already there.
  */
-export function useRows(group: string, text: string, ids: string[], first: Schema['Hit'][]) {
+export function useRows(group: string, strategy: Strategy, ids: string[], first: Schema['Hit'][]) {
   const [seen, setSeen] = useState(0);
   const chunks = Array.from({ length: Math.min(Math.ceil(ids.length / CHUNK), seen + 1) }, (_, i) =>
     ids.slice(i * CHUNK, (i + 1) * CHUNK),
   );
   const answers = useQueries({
     queries: chunks.map((chunk, i) => ({
-      queryKey: keys.rows(group, text, chunk),
+      queryKey: keys.rows(group, JSON.stringify(strategy), chunk),
       ...(i === 0 && first.length === chunk.length ? { initialData: first } : {}),
       queryFn: async ({ signal }: { signal: AbortSignal }) =>
         body(
           await api.POST('/api/groups/{group}/rows', {
             params: { path: { group } },
-            body: text ? { ids: chunk, asked: { text } } : { ids: chunk },
+            body: { ids: chunk, asked: { strategy } },
             signal,
           }),
         ),

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
@@ -11,6 +12,7 @@ import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.search.Entry;
 import org.quietlantern.standins.corpus.Literature;
@@ -19,6 +21,9 @@ import org.quietlantern.standins.corpus.Work;
 
 /** The made-up literature, as much of it as wanted, as entries for the index. */
 final class Records {
+  private static final List<List<String>> SOURCES =
+      List.of(List.of("index"), List.of("repository"), List.of("index", "repository"));
+
   private Records() {}
 
   /** One after the other; the same each time. */
@@ -28,7 +33,8 @@ final class Records {
 
   private static Entry entry(Work work) {
     int id = work.number();
-    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), read(work));
+    return new Entry(
+        id, "p" + id, Instant.EPOCH.plusSeconds(id), SOURCES.get(id % SOURCES.size()), read(work));
   }
 
   private static Publication read(Work work) {
@@ -53,6 +59,22 @@ final class Records {
         work.doi(),
         Relations.NONE,
         work.pages(),
-        work.facts().open());
+        work.facts().open(),
+        studied(work.facts()),
+        Optional.of(work.facts().figures()),
+        new Cited(work.references().isPresent(), List.of()));
+  }
+
+  private static Studied studied(Work.Facts facts) {
+    return new Studied(
+        known(facts.studyKind()),
+        known(facts.taxon()),
+        known(facts.region()),
+        facts.lifeStages(),
+        facts.sexes());
+  }
+
+  private static List<String> known(String label) {
+    return label.isEmpty() ? List.of() : List.of(label);
   }
 }

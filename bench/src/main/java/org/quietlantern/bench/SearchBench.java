@@ -1,67 +1,106 @@
 package org.quietlantern.bench;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.core.search.CatalogueIndex;
+import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Entry;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Library;
+import org.quietlantern.core.search.LineCounts;
+import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.Suggestions;
 
 /**
- * Exact count and the first 1,000 ids of some classes of query, through core and through PostgreSQL
- * full text on the same records in the same run. Ratios matter; absolutes are of this machine.
- * Arguments: JDBC address of a scratch database, its password, number of records.
+ * Searching made-up catalogues, through core and through PostgreSQL full text on the same records
+ * in the same run. Ratios matter; absolutes are of this machine. Arguments: JDBC address of a
+ * scratch database, its password, and sizes: a number of records, or {@code 200000x5} for five
+ * copies of so many.
+ *
+ * <p><i>In a new state</i>: before each round one record changes, so that nothing is kept from the
+ * round before. <i>Again</i>: in the same state, with the sets of words kept. The count is exact
+ * and the first 1,000 ids are read both times.
  */
 public final class SearchBench {
-  private static final int ROUNDS = 40;
-  private static final int WARM = 10;
   private static final int BATCH = 1_000;
+  private static final Circumstances TODAY =
+      Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
+  private final CatalogueIndex index;
+  private final Entry changing;
+  private long number;
+  private Snapshot snapshot;
 
-  /** A class of query: as a line of ours, and as a tsquery. */
-  private record Query(String name, String line, String tsquery) {}
+  private SearchBench(CatalogueIndex index, int size) {
+    this.index = index;
+    this.changing = Records.of(1).iterator().next();
+    this.number = size;
+    this.snapshot = index.snapshot();
+  }
 
-  private static final List<Query> QUERIES =
-      List.of(
-          new Query("rare word", "noctule", "noctule"),
-          new Query("common word", "light", "light"),
-          new Query(
-              "boolean of six",
-              "(moth or bat or beetle) (dimming or curfew) not bridge",
-              "(moth | bat | beetle) & (dimming | curfew) & !bridge"),
-          new Query("phrase", "\"light traps\"", "light <-> traps"),
-          new Query("cut word", "pipistr*", "pipistr:*"));
-
-  private SearchBench() {}
-
-  public static void main(String[] arguments) throws SQLException, java.io.IOException {
-    int size = Integer.parseInt(arguments[2]);
-    Path folder = Files.createTempDirectory("lantern-bench");
-    try (CatalogueIndex index = CatalogueIndex.open(folder, "bench");
-        FullText database = new FullText(arguments[0], arguments[1], Records.of(size))) {
-      fill(index, size);
-      System.out.printf(
-          Locale.ENGLISH,
-          "%n%,d records, %d rounds, milliseconds: median (95th percentile)%n%n| query | found | core | PostgreSQL | times |%n|---|---|---|---|---|%n",
-          size,
-          ROUNDS);
-      try (Snapshot snapshot = index.snapshot()) {
-        for (Query query : QUERIES) {
-          print(query, snapshot, database);
-        }
-      }
+  public static void main(String[] arguments) throws SQLException, IOException {
+    Map<Integer, List<Integer>> sizes = new LinkedHashMap<>();
+    for (int i = 2; i < arguments.length; i++) {
+      String[] size = arguments[i].split("x");
+      sizes
+          .computeIfAbsent(Integer.valueOf(size[0]), s -> new ArrayList<>())
+          .add(size.length > 1 ? Integer.parseInt(size[1]) : 1);
+    }
+    for (Map.Entry<Integer, List<Integer>> size : sizes.entrySet()) {
+      run(arguments[0], arguments[1], size.getKey(), size.getValue());
     }
   }
 
-  private static void fill(CatalogueIndex index, int size) throws java.io.IOException {
+  private static void run(String address, String password, int size, List<Integer> times)
+      throws SQLException, IOException {
+    Path folder = Files.createTempDirectory("lantern-bench");
+    try (CatalogueIndex index = CatalogueIndex.open(folder, "bench")) {
+      fill(index, size);
+      index.commit();
+    }
+    try (FullText database = new FullText(address, password, Records.of(size))) {
+      for (int each : times) {
+        Path copies = Files.createTempDirectory("lantern-bench");
+        Copies.make(folder, copies, each);
+        database.become(each);
+        measure(copies, size * each, database);
+        delete(copies);
+      }
+    }
+    delete(folder);
+  }
+
+  private static void measure(Path folder, int size, FullText database) {
+    try (CatalogueIndex index = CatalogueIndex.open(folder, "bench")) {
+      SearchBench bench = new SearchBench(index, size);
+      bench.questions(size, database);
+      bench.sheet();
+      bench.fourAtOnce();
+      bench.snapshot.close();
+    }
+  }
+
+  private static void fill(CatalogueIndex index, int size) {
     List<Entry> batch = new ArrayList<>();
     Iterator<Entry> entries = Records.of(size).iterator();
+    long start = System.nanoTime();
     while (entries.hasNext()) {
       batch.add(entries.next());
       if (batch.size() == BATCH || !entries.hasNext()) {
@@ -69,38 +108,132 @@ public final class SearchBench {
         batch.clear();
       }
     }
+    print("%n%,d records, indexed in %.0f s%n", size, (System.nanoTime() - start) / 1e9);
   }
 
-  private static void print(Query query, Snapshot snapshot, FullText database) {
-    Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of(query.line));
-    int[] found = new int[2];
-    Times ours = time(() -> found[0] = snapshot.search(ready, Order.RELEVANCE).count());
-    Times theirs = time(() -> found[1] = database.search(query.tsquery));
-    System.out.printf(
-        Locale.ENGLISH,
-        "| %s | %,d / %,d | %.2f (%.2f) | %.2f (%.2f) | %.0f |%n",
-        query.name,
-        found[0],
-        found[1],
-        ours.median,
-        ours.slow,
-        theirs.median,
-        theirs.slow,
-        theirs.median / ours.median);
+  private void changeSomething() {
+    snapshot.close();
+    number++;
+    index.apply(List.of(changing), List.of(), number);
+    snapshot = index.snapshot();
   }
 
-  private record Times(double median, double slow) {}
+  private Compiled.Ready compile(Strategy strategy) {
+    return (Compiled.Ready) snapshot.compile(strategy, TODAY, Library.EMPTY);
+  }
 
-  private static Times time(Runnable work) {
-    List<Double> millis = new ArrayList<>();
-    for (int i = 0; i < WARM + ROUNDS; i++) {
-      long start = System.nanoTime();
-      work.run();
-      if (i >= WARM) {
-        millis.add((System.nanoTime() - start) / 1e6);
+  private void questions(int size, FullText database) {
+    print(
+        "%n| %,d records | found | core, in a new state | core, again | PostgreSQL | times |%n"
+            + "|---|---|---|---|---|---|%n",
+        size);
+    for (Question question : Question.all()) {
+      int[] found = new int[2];
+      Times ours = Times.of(this::changeSomething, () -> found[0] = search(question));
+      Times again = Times.of(() -> search(question));
+      Times theirs = Times.of(() -> found[1] = database.search(question));
+      print(
+          "| %s | %,d / %,d | %s | %s | %s | %.1f, %.1f |%n",
+          question.name(),
+          found[0],
+          found[1],
+          ours,
+          again,
+          theirs,
+          ours.timesLonger(theirs),
+          again.timesLonger(theirs));
+    }
+  }
+
+  private int search(Question question) {
+    Compiled.Ready ready = compile(question.strategy());
+    for (Property property : Question.DIVIDED.subList(0, question.breakdowns())) {
+      Breakdown.of(snapshot, ready, Breakdown.Asked.of(property));
+    }
+    return snapshot.search(ready, Ordering.RELEVANCE).count();
+  }
+
+  private void sheet() {
+    print("%n| on the sheet | core |%n|---|---|%n");
+    Strategy first = Question.eightLines(false);
+    Strategy second = Question.eightLines(true);
+    print(
+        "| counts of eight lines, all new | %s |%n",
+        Times.of(this::changeSomething, () -> counts(first)));
+    print(
+        "| counts of eight lines, one changed | %s |%n",
+        Times.of(
+            () -> {
+              changeSomething();
+              counts(first);
+            },
+            () -> counts(second)));
+    Strategy many = Question.all().get(Question.all().size() - 1).strategy();
+    print(
+        "| counts of three lines of 54 words, nothing changed | %s |%n",
+        Times.of(() -> counts(many)));
+    print(
+        "| suggestions of four sorts for “mot” | %s |%n",
+        Times.of(
+            () -> {
+              Suggestions suggestions = new Suggestions(snapshot);
+              for (Property property :
+                  List.of(Property.HEADING, Property.KEYWORD, Property.AUTHOR, Property.JOURNAL)) {
+                suggestions.of(property, "mot", 4);
+              }
+            }));
+    System.gc();
+    long heap = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
+    print(
+        "%nheap in use: %,d MiB of at most %,d%n",
+        heap >> 20, Runtime.getRuntime().maxMemory() >> 20);
+  }
+
+  private void counts(Strategy strategy) {
+    new LineCounts(snapshot, compile(strategy)).all();
+  }
+
+  /** Four members at once, each with an own question: the slowest beside one alone. */
+  private void fourAtOnce() {
+    Question question = Question.all().get(2);
+    Times alone = Times.of(this::changeSomething, () -> search(question));
+    ExecutorService members = Executors.newFixedThreadPool(4);
+    try {
+      Times together =
+          Times.of(
+              this::changeSomething,
+              () -> {
+                List<Future<?>> all = new ArrayList<>();
+                for (int i = 0; i < 4; i++) {
+                  all.add(members.submit(() -> search(question)));
+                }
+                all.forEach(SearchBench::await);
+              });
+      print(
+          "%nfour at once: %s, alone: %s, %.1f times%n",
+          together, alone, alone.timesLonger(together));
+    } finally {
+      members.shutdown();
+    }
+  }
+
+  private static void await(Future<?> one) {
+    try {
+      one.get();
+    } catch (InterruptedException | ExecutionException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
+  private static void delete(Path folder) throws IOException {
+    try (var files = Files.walk(folder)) {
+      for (Path file : files.sorted(java.util.Comparator.reverseOrder()).toList()) {
+        Files.delete(file);
       }
     }
-    millis.sort(null);
-    return new Times(millis.get(ROUNDS / 2), millis.get(ROUNDS * 95 / 100));
+  }
+
+  private static void print(String format, Object... values) {
+    System.out.printf(Locale.ENGLISH, format, values);
   }
 }

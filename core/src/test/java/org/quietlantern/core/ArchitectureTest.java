@@ -40,6 +40,8 @@ class ArchitectureTest {
                     "org.xml.sax..",
                     "org.apache.lucene..",
                     "org.tartarus.snowball..",
+                    "org.apache.commons.csv..",
+                    "org.eclipse.rdf4j..",
                     "org.roaringbitmap.."),
             noClasses()
                 .should()
@@ -52,6 +54,12 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("org.apache.lucene.."),
+            noClasses()
+                .that()
+                .resideOutsideOfPackage("org.quietlantern.core.vocabulary..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.eclipse.rdf4j.."),
             noClasses().should().callMethod(java.time.Instant.class, "now"),
             noClasses().should().callMethod(java.time.LocalDate.class, "now"),
             noClasses().should().callMethod(Thread.class, "sleep", long.class),

@@ -46,7 +46,12 @@ final class Person implements AutoCloseable {
   }
 
   Locator searchLine() {
-    return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Search line"));
+    return line(1);
+  }
+
+  /** A line of the sheet, from 1. */
+  Locator line(int number) {
+    return page.getByLabel("Line " + number, new Page.GetByLabelOptions().setExact(true));
   }
 
   /** Goes to a place of the frame. */
@@ -70,11 +75,21 @@ final class Person implements AutoCloseable {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
+  /** The button that is called so and not longer. */
+  Locator exactly(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
   Locator link(String name) {
     return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
   }
 
   Locator text(String text) {
+    return page.getByText(text);
+  }
+
+  Locator text(Pattern text) {
     return page.getByText(text);
   }
 

@@ -1,8 +1,11 @@
 package org.quietlantern.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -45,9 +48,12 @@ class Screenshots {
   }
 
   private void views(Person ilse, String suffix) {
-    ilse.search("dimming or \"part-night lighting\" moth*");
+    sheet(ilse);
     ilse.page().getByText("Why it is here").waitFor();
     take(ilse, "search" + suffix);
+    if (suffix.isEmpty()) {
+      strip(ilse);
+    }
     ilse.go("Arrivals").page().getByText("What the group says").waitFor();
     take(ilse, "arrivals" + suffix);
     if (!suffix.isEmpty()) {
@@ -72,6 +78,46 @@ class Screenshots {
     ilse.page().navigate(ilse.page().url().replaceAll("/g/.*", "/p/" + id));
     ilse.page().waitForURL(Pattern.compile(".*/p/.*"));
     take(ilse, "stable-link");
+  }
+
+  /** Three ideas and two limits. */
+  private static void sheet(Person ilse) {
+    ilse.search("moth* or \"nocturnal insects\" or hawkmoths");
+    ilse.line(2).fill("dimming or \"part-night lighting\" or curfew or shielding");
+    ilse.line(2).press("Enter");
+    ilse.line(3).fill("not title: caterpillars");
+    ilse.line(3).press("Enter");
+    ilse.page().waitForTimeout(500);
+    ilse.button("Limit").first().click();
+    ilse.page().getByLabel("from", new Page.GetByLabelOptions().setExact(true)).fill("2016");
+    ilse.button("Set").first().click();
+    divideBy(ilse, "Access");
+    for (String access : List.of("open to all", "yours to read")) {
+      ilse.page()
+          .getByLabel("Breakdown")
+          .getByText(access, new Locator.GetByTextOptions().setExact(true))
+          .click();
+    }
+    ilse.button("Fold away").click();
+    ilse.line(1).focus();
+    ilse.page().keyboard().press("Enter");
+    ilse.page().waitForTimeout(500);
+  }
+
+  private void strip(Person ilse) {
+    ilse.button("Breakdown").click();
+    take(ilse, "search-years");
+    divideBy(ilse, "Organisms");
+    ilse.page().getByLabel("Breakdown").getByText("Insects").waitFor();
+    take(ilse, "search-organisms");
+    ilse.button("Fold away").click();
+    ilse.page().navigate(ilse.page().url().replaceAll("/q/.*", "/catalogue/holdings"));
+    ilse.page().getByLabel("Titles held").waitFor();
+    take(ilse, "holdings");
+  }
+
+  private static void divideBy(Person ilse, String property) {
+    ilse.page().getByLabel("Divide by").selectOption(new SelectOption().setLabel(property));
   }
 
   private void take(Person person, String name) {

@@ -129,18 +129,60 @@ class ViewsTest {
       ilse.page().locator("dialog[open]").waitFor();
       accessible(ilse);
       ilse.page().keyboard().press("Escape");
-      ilse.page()
-          .locator("dialog")
-          .waitFor(
-              new com.microsoft.playwright.Locator.WaitForOptions()
-                  .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+      gone(ilse);
     }
-    ilse.button("Save search").click();
-    accessible(ilse);
-    ilse.page().keyboard().press("Escape");
+    for (String act : List.of("Save search", "CQL", "By source", "Hold a strategy", "Passage")) {
+      ilse.button(act).first().click();
+      ilse.page().locator("dialog[open]").waitFor();
+      settle(ilse);
+      accessible(ilse);
+      ilse.page().keyboard().press("Escape");
+      gone(ilse);
+    }
+    strips(ilse);
     ilse.button("Ilse Brandvold").click();
     accessible(ilse);
     keysCanBeSwitchedOff(ilse.page());
+  }
+
+  private static void gone(Person ilse) {
+    ilse.page()
+        .locator("dialog")
+        .waitFor(
+            new com.microsoft.playwright.Locator.WaitForOptions()
+                .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+  }
+
+  /** The bars of times and of values, the details of a line, and a search that finds nothing. */
+  private static void strips(Person ilse) {
+    ilse.line(1).click();
+    ilse.button("Details").click();
+    ilse.button("Breakdown").click();
+    for (String property : List.of("Years", "Kind", "Organisms", "Author keywords")) {
+      ilse.page()
+          .getByLabel("Divide by")
+          .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(property));
+      ilse.page()
+          .getByLabel("Breakdown")
+          .getByRole(com.microsoft.playwright.options.AriaRole.LISTITEM)
+          .first()
+          .waitFor();
+      settle(ilse);
+      accessible(ilse);
+      ilse.page().setViewportSize(390, 844);
+      assertThat((Integer) ilse.page().evaluate("document.documentElement.scrollWidth"))
+          .as("bars of " + property + " at 390")
+          .isLessThanOrEqualTo(390);
+      assertThat(
+              (Integer)
+                  ilse.page()
+                      .evaluate("document.querySelector('[aria-label=Breakdown]').scrollWidth"))
+          .isLessThanOrEqualTo(390);
+      ilse.page().setViewportSize(1280, 800);
+    }
+    ilse.line(2).fill("xylophonne");
+    ilse.page().getByLabel("What would help").waitFor();
+    accessible(ilse);
   }
 
   private static void keysCanBeSwitchedOff(Page page) {

@@ -107,7 +107,10 @@ class StatementsTest {
         path = path.replace(value.getKey(), value.getValue());
       }
       Client whole = client.below("");
-      String address = path.endsWith("/changes") ? path + "?since=0" : path;
+      String address =
+          path.endsWith("/changes")
+              ? path + "?since=0"
+              : path.endsWith("/suggestions") ? path + "?typed=moth" : path;
       StatementCounter counter = APP.bean(StatementCounter.class);
       whole.get("/api/me");
       int before = counter.count();

@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 import org.xml.sax.SAXException;
 
@@ -69,7 +71,10 @@ public final class DublinCoreReader {
             doi(),
             Relations.NONE,
             Pages.count("", host),
-            texts("rights").stream().anyMatch(r -> r.matches("(?i).*open ?access.*"))),
+            texts("rights").stream().anyMatch(r -> r.matches("(?i).*open ?access.*")),
+            Studied.NONE,
+            Optional.empty(),
+            Cited.UNKNOWN),
         problems);
   }
 

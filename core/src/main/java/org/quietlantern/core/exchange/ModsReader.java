@@ -2,10 +2,12 @@ package org.quietlantern.core.exchange;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
@@ -13,6 +15,7 @@ import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 import org.xml.sax.SAXException;
 
@@ -74,7 +77,10 @@ public final class ModsReader {
             doi(),
             relations(),
             Pages.count(mods.text("physicalDescription", "extent"), host),
-            "open".equals(mods.text("extension", "supply", "access")));
+            "open".equals(mods.text("extension", "supply", "access")),
+            studied(),
+            figures(),
+            cited());
     return new Supplied.Read(read, problems);
   }
 
@@ -97,6 +103,43 @@ public final class ModsReader {
         mods.text("extension", "supply", "versionOf"),
         mods.text("extension", "supply", "noticeOf"),
         notices);
+  }
+
+  private Studied studied() {
+    return new Studied(
+        supplied("study"),
+        supplied("taxon"),
+        supplied("region"),
+        supplied("lifeStage"),
+        supplied("sex"));
+  }
+
+  private List<String> supplied(String element) {
+    return mods.all("extension", "supply", element).stream()
+        .map(Node::text)
+        .filter(text -> !text.isEmpty())
+        .distinct()
+        .toList();
+  }
+
+  private Optional<Boolean> figures() {
+    return switch (mods.text("extension", "supply", "figures")) {
+      case "yes" -> Optional.of(true);
+      case "no" -> Optional.of(false);
+      default -> Optional.empty();
+    };
+  }
+
+  private Cited cited() {
+    List<String> dois =
+        mods.all("relatedItem").stream()
+            .filter(item -> item.has("type", "references"))
+            .map(item -> item.text("identifier").toLowerCase(Locale.ROOT))
+            .filter(doi -> !doi.isEmpty())
+            .distinct()
+            .toList();
+    boolean known = "known".equals(mods.text("extension", "supply", "references"));
+    return new Cited(known || !dois.isEmpty(), dois);
   }
 
   private static String title(Node info) {

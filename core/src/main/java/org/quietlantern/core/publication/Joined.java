@@ -57,7 +57,10 @@ public final class Joined {
         text(Publication::doi),
         relations(),
         known(Publication::pages, pages -> pages > 0, 0),
-        best.stream().anyMatch(Publication::open));
+        best.stream().anyMatch(Publication::open),
+        Studied.of(best.stream().map(Publication::studied).toList()),
+        known(Publication::figures, Optional::isPresent, Optional.empty()),
+        known(Publication::cited, Cited::known, Cited.UNKNOWN));
   }
 
   private <T> T known(Function<Publication, T> field, Predicate<T> isKnown, T otherwise) {

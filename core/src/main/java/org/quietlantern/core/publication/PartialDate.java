@@ -48,6 +48,11 @@ public record PartialDate(int year, int month, int day) {
     return LocalDate.of(year, Math.max(month, 1), Math.max(day, 1));
   }
 
+  /** The last day that it can mean. */
+  public LocalDate latest() {
+    return day > 0 ? earliest() : YearMonth.of(year, month > 0 ? month : 12).atEndOfMonth();
+  }
+
   public boolean onlyYear() {
     return month == 0;
   }

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param pages how long it is, 0 if unknown
  * @param language as ISO 639-1, empty if unknown
  * @param open whether a copy is open to all
+ * @param figures whether it has any, where a source says so
  */
 public record Publication(
     String title,
@@ -28,12 +29,17 @@ public record Publication(
     String doi,
     Relations relations,
     int pages,
-    boolean open) {
+    boolean open,
+    Studied studied,
+    Optional<Boolean> figures,
+    Cited cited) {
   public Publication {
     authors = List.copyOf(authors);
     headings = List.copyOf(headings);
     keywords = List.copyOf(keywords);
     Objects.requireNonNull(kind);
+    Objects.requireNonNull(studied);
+    Objects.requireNonNull(cited);
     if (title.isBlank()) {
       throw new IllegalArgumentException("a publication without a title");
     }

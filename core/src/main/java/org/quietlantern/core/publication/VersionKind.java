@@ -10,6 +10,11 @@ public enum VersionKind {
   ACCEPTED,
   FINAL;
 
+  /** As a property of the whole work: its latest form. */
+  public String state() {
+    return this == PREPRINT ? "preprint only" : word();
+  }
+
   public String word() {
     return name().toLowerCase(Locale.ROOT);
   }

@@ -16,7 +16,9 @@ public enum Field {
   YEAR,
   LANGUAGE,
   KIND,
-  DOI;
+  DOI,
+  /** Words written in capitals throughout, in title, abstract or keywords. */
+  CAPITALS;
 
   /** As it is typed before a colon. */
   public String word() {

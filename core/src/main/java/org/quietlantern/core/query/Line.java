@@ -1,25 +1,134 @@
 package org.quietlantern.core.query;
 
-/**
- * One line of a strategy. Limits and held strategies join the kinds when the sheet can show them.
- */
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** One line of a strategy. */
 public sealed interface Line {
+  /** One method a kind of line, so that the compiler finds every place when a kind is added. */
+  interface Cases<R> {
+    R words(Words words);
+
+    R limit(Limited limited);
+
+    R held(Held held);
+  }
+
+  <R> R match(Cases<R> cases);
+
   /** Unique inside its strategy, and kept when the line is edited or moved. */
   String id();
 
   /** Switched off: stays on the sheet, searches nothing. */
   boolean off();
 
+  /** The same line, in force or not. */
+  Line switched(boolean off);
+
+  /** The same line under another id. */
+  Line called(String id);
+
   /** Text as it was typed; everything else about the line is derived from it. */
-  record Words(String id, String text, boolean off) implements Line {
+  record Words(String id, String text, boolean off, Set<Widening> widened) implements Line {
     public Words {
-      if (id.isBlank() || id.length() > 40) {
-        throw new IllegalArgumentException("bad line id: " + id);
+      checkId(id);
+      widened = Set.copyOf(widened);
+      if (!widened.stream().allMatch(Widening::works)) {
+        throw new IllegalArgumentException("this widening is not there yet: " + widened);
       }
+    }
+
+    public Words(String id, String text, boolean off) {
+      this(id, text, off, EnumSet.noneOf(Widening.class));
     }
 
     public Parsed parsed() {
       return Parser.parse(text);
+    }
+
+    @Override
+    public Line switched(boolean isOff) {
+      return new Words(id, text, isOff, widened);
+    }
+
+    @Override
+    public Line called(String newId) {
+      return new Words(newId, text, off, widened);
+    }
+
+    @Override
+    public <R> R match(Cases<R> cases) {
+      return cases.words(this);
+    }
+  }
+
+  /** Narrows by a property; at most one line a property (rule L1). */
+  record Limited(String id, Limit limit, boolean off) implements Line {
+    public Limited {
+      checkId(id);
+    }
+
+    @Override
+    public Line switched(boolean isOff) {
+      return new Limited(id, limit, isOff);
+    }
+
+    @Override
+    public Line called(String newId) {
+      return new Limited(newId, limit, off);
+    }
+
+    @Override
+    public <R> R match(Cases<R> cases) {
+      return cases.limit(this);
+    }
+  }
+
+  /**
+   * Whole strategies, of which any will do. Each is named by something that never changes: {@code
+   * s:ID:n}, revision n of a saved search, or {@code q:ID}, a strategy that was settled once.
+   */
+  record Held(String id, List<String> strategies, boolean rulesOut, boolean off) implements Line {
+    /** Strategies that one line may hold. */
+    public static final int MOST = 20;
+
+    private static final Pattern NAME =
+        Pattern.compile("s:[0-9a-z]{10}:[1-9]\\d{0,8}|q:[0-9a-z]{10}");
+
+    public Held {
+      checkId(id);
+      strategies = List.copyOf(strategies);
+      if (strategies.isEmpty() || strategies.size() > MOST) {
+        throw new IllegalArgumentException("a line holds 1 to " + MOST + " strategies");
+      }
+      for (String name : strategies) {
+        if (!NAME.matcher(name).matches()) {
+          throw new IllegalArgumentException("no strategy is named “" + name + "”");
+        }
+      }
+    }
+
+    @Override
+    public Line switched(boolean isOff) {
+      return new Held(id, strategies, rulesOut, isOff);
+    }
+
+    @Override
+    public Line called(String newId) {
+      return new Held(newId, strategies, rulesOut, off);
+    }
+
+    @Override
+    public <R> R match(Cases<R> cases) {
+      return cases.held(this);
+    }
+  }
+
+  private static void checkId(String id) {
+    if (id.isBlank() || id.length() > 40) {
+      throw new IllegalArgumentException("bad line id: " + id);
     }
   }
 }

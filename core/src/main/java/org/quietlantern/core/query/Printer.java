@@ -63,9 +63,7 @@ public final class Printer implements Term.Cases<String> {
 
   /** A field always gets a bracket: at the start of a line it would hold for all of it. */
   private String bracketed(Term term) {
-    boolean single =
-        term instanceof Term.Word || term instanceof Term.Cut || term instanceof Term.Phrase;
-    return single ? term.match(this) : "(" + term.match(this) + ")";
+    return term.isLeaf() ? term.match(this) : "(" + term.match(this) + ")";
   }
 
   private static String fields(Term.In in) {

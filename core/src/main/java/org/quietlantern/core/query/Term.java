@@ -25,6 +25,11 @@ public sealed interface Term {
 
   <R> R match(Cases<R> cases);
 
+  /** Whether it stands for itself: a word, a cut word or a phrase. */
+  default boolean isLeaf() {
+    return this instanceof Word || this instanceof Cut || this instanceof Phrase;
+  }
+
   /** One word as typed; signs that were escaped still carry their backslash. */
   record Word(String typed, Span span) implements Term {
     @Override

@@ -66,6 +66,11 @@ public final class Analysis extends Analyzer {
     return found;
   }
 
+  /** The words of a text in order, hyphenated ones only apart. */
+  List<String> plain(String text) {
+    return words(text).stream().filter(found -> found.step() > 0).map(Found::word).toList();
+  }
+
   @Override
   protected TokenStreamComponents createComponents(String fieldName) {
     Tokenizer tokenizer = CharTokenizer.fromTokenCharPredicate(Analysis::isOfWord);

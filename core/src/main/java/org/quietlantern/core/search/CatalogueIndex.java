@@ -27,7 +27,7 @@ public final class CatalogueIndex implements AutoCloseable {
   private static final String CATALOGUE = "catalogue";
 
   /** The form of the documents; a copy in another form is made anew. */
-  private static final String FORM = "1";
+  private static final String FORM = "3";
 
   static {
     IndexSearcher.setMaxClauseCount(32_768);
@@ -36,7 +36,8 @@ public final class CatalogueIndex implements AutoCloseable {
   private final String catalogue;
   private final Directory directory;
   private final IndexWriter writer;
-  private DirectoryReader reader;
+  private final Columns columns = new Columns();
+  private State state;
   private long number;
 
   private CatalogueIndex(Directory directory, String catalogue) throws IOException {
@@ -54,7 +55,7 @@ public final class CatalogueIndex implements AutoCloseable {
     } else {
       writer.deleteAll();
     }
-    reader = DirectoryReader.open(writer);
+    state = new State(DirectoryReader.open(writer), columns, number);
   }
 
   /**
@@ -143,10 +144,12 @@ public final class CatalogueIndex implements AutoCloseable {
   }
 
   private void refresh() throws IOException {
-    DirectoryReader newer = DirectoryReader.openIfChanged(reader, writer);
+    DirectoryReader newer = DirectoryReader.openIfChanged(state.reader(), writer);
     if (newer != null) {
-      reader.decRef();
-      reader = newer;
+      state.reader().decRef();
+      state = new State(newer, columns, number);
+    } else {
+      state = state.upTo(number);
     }
   }
 
@@ -156,14 +159,14 @@ public final class CatalogueIndex implements AutoCloseable {
 
   /** The present state; to be closed by the caller. */
   public synchronized Snapshot snapshot() {
-    reader.incRef();
-    return new Snapshot(reader, number);
+    state.reader().incRef();
+    return new Snapshot(state);
   }
 
   @Override
   public synchronized void close() {
     try {
-      reader.decRef();
+      state.reader().decRef();
       writer.close();
       directory.close();
     } catch (IOException failed) {

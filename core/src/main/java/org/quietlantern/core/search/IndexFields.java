@@ -1,7 +1,11 @@
 package org.quietlantern.core.search;
 
 import java.util.List;
+import org.apache.lucene.index.Term;
+import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermQuery;
 import org.quietlantern.core.query.Field;
+import org.quietlantern.core.query.Property;
 
 /** The names of the index's fields. */
 final class IndexFields {
@@ -17,6 +21,25 @@ final class IndexFields {
   /** Days since 1970-01-01 of the earliest appearance, as a doc value. */
   static final String PUBLISHED = "published";
 
+  /** The last day that the date of appearance can mean. */
+  static final String PUBLISHED_LAST = "published_last";
+
+  static final String PAGES = "pages";
+
+  /** 1 where a source knows an open copy. */
+  static final String OPEN = "open";
+
+  static final String ISSN = "issn";
+
+  /** DOIs of works cited, as words, and as hashes in a doc value. */
+  static final String CITES = "cites";
+
+  /** Hash of its own DOI, as a doc value. */
+  static final String DOI_HASH = "doi_hash";
+
+  /** Short and long forms that the text explains: {@code short=long} and {@code long=short}. */
+  static final String SHORT_FORMS = "short";
+
   /** Seconds since 1970-01-01 of its coming here, as a doc value. */
   static final String CAME = "came";
 
@@ -31,6 +54,21 @@ final class IndexFields {
 
   private IndexFields() {}
 
+  /** Doc values of a property. */
+  static String values(Property property) {
+    return "values_" + property.word();
+  }
+
+  /** What a suggestion of a property is found by. */
+  static String suggested(Property property) {
+    return "suggested_" + property.word();
+  }
+
+  /** What has a word in a field. */
+  static Query having(String field, String word) {
+    return new TermQuery(new Term(field, word));
+  }
+
   static String stemmed(String field) {
     return field;
   }
@@ -42,7 +80,7 @@ final class IndexFields {
   /** Fields whose whole value is one word to be met exactly. */
   static boolean isWhole(Field field) {
     return switch (field) {
-      case YEAR, LANGUAGE, KIND, DOI -> true;
+      case YEAR, LANGUAGE, KIND, DOI, CAPITALS -> true;
       default -> false;
     };
   }

@@ -6,29 +6,62 @@ import java.util.stream.Stream;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Parsed;
+import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
 
 /** The words, cut words and phrases of a strategy that can make a publication match. */
 final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
   /** {@code fields} is where it is searched; never empty. */
-  record Leaf(Term term, List<Field> fields) {}
+  record Leaf(String line, Term term, List<Field> fields) {}
 
+  /** Strategies inside strategies. */
+  private static final int DEEPEST = 10;
+
+  private final String line;
   private final List<Field> fields;
 
-  private Leaves(List<Field> fields) {
+  private Leaves(String line, List<Field> fields) {
+    this.line = line;
     this.fields = fields;
   }
 
-  static List<Leaf> of(Strategy strategy) {
-    return strategy.inForce().stream().flatMap(Leaves::ofLine).distinct().toList();
+  /** Of the lines in force that find something; those of held strategies under their line. */
+  static List<Leaf> of(Strategy strategy, Library library) {
+    return strategy.inForce().stream()
+        .flatMap(line -> ofLine(line.id(), line, library, DEEPEST))
+        .distinct()
+        .toList();
   }
 
-  private static Stream<Leaf> ofLine(Line line) {
-    Parsed parsed = ((Line.Words) line).parsed();
-    return parsed.rulesOut()
-        ? Stream.empty()
-        : parsed.tree().stream().flatMap(t -> t.match(new Leaves(IndexFields.DEFAULTS)));
+  /** Every word of a line, whether it finds or rules out. */
+  static List<Leaf> ofWords(Line.Words line) {
+    return line.parsed().tree().stream()
+        .flatMap(tree -> tree.match(new Leaves(line.id(), IndexFields.DEFAULTS)))
+        .distinct()
+        .toList();
+  }
+
+  static Span span(Term leaf) {
+    return leaf instanceof Term.Phrase phrase
+        ? phrase.span()
+        : leaf instanceof Term.Cut cut ? cut.span() : ((Term.Word) leaf).span();
+  }
+
+  private static Stream<Leaf> ofLine(String as, Line line, Library library, int deep) {
+    if (line instanceof Line.Words words) {
+      Parsed parsed = words.parsed();
+      return parsed.rulesOut()
+          ? Stream.empty()
+          : parsed.tree().stream().flatMap(t -> t.match(new Leaves(as, IndexFields.DEFAULTS)));
+    }
+    if (line instanceof Line.Held held && !held.rulesOut() && deep > 0) {
+      return held.strategies().stream()
+          .flatMap(name -> library.find(name).stream())
+          .flatMap(strategy -> strategy.inForce().stream())
+          .flatMap(inner -> ofLine(as, inner, library, deep - 1));
+    }
+    return Stream.empty();
   }
 
   /** A leaf as it was typed, quotation marks included. */
@@ -43,17 +76,17 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
 
   @Override
   public Stream<Leaf> word(Term.Word word) {
-    return Stream.of(new Leaf(word, fields));
+    return Stream.of(new Leaf(line, word, fields));
   }
 
   @Override
   public Stream<Leaf> cut(Term.Cut cut) {
-    return Stream.of(new Leaf(cut, fields));
+    return Stream.of(new Leaf(line, cut, fields));
   }
 
   @Override
   public Stream<Leaf> phrase(Term.Phrase phrase) {
-    return Stream.of(new Leaf(phrase, fields));
+    return Stream.of(new Leaf(line, phrase, fields));
   }
 
   @Override
@@ -73,6 +106,6 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
 
   @Override
   public Stream<Leaf> in(Term.In in) {
-    return in.term().match(new Leaves(in.fields()));
+    return in.term().match(new Leaves(line, in.fields()));
   }
 }

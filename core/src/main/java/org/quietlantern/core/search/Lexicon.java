@@ -4,12 +4,15 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.MultiTerms;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
+import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.PhraseQuery;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
 
@@ -22,21 +25,30 @@ final class Lexicon {
   }
 
   boolean knows(String field, String word) {
+    return frequency(field, word) > 0;
+  }
+
+  /** In how many documents a word is, those that are gone but not swept away yet included. */
+  int frequency(String field, String word) {
     try {
-      return reader.docFreq(new Term(field, word)) > 0;
+      return reader.docFreq(new Term(field, word));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
   }
 
-  /**
-   * All words of a field that a folded cut word covers, in order. {@code *} is any ending, {@code
-   * ?} one letter.
-   */
-  List<String> covered(String field, String cut) {
-    int open = firstOpen(cut);
-    BytesRef start = new BytesRef(cut.substring(0, open));
-    Pattern pattern = Pattern.compile(asRegex(cut));
+  /** Whether two words stand next to each other somewhere in the default fields. */
+  boolean hasPhrase(String left, String right) {
+    try {
+      PhraseQuery pair = new PhraseQuery(IndexFields.exact(IndexFields.ALL), left, right);
+      return new IndexSearcher(reader).search(pair, 1).scoreDocs.length > 0;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Words of a field that begin so and pass a test, in order. */
+  List<String> beginning(String field, String start, Predicate<String> test) {
     List<String> words = new ArrayList<>();
     try {
       Terms terms = MultiTerms.getTerms(reader, field);
@@ -44,14 +56,15 @@ final class Lexicon {
         return words;
       }
       TermsEnum all = terms.iterator();
-      if (all.seekCeil(start) == TermsEnum.SeekStatus.END) {
+      BytesRef prefix = new BytesRef(start);
+      if (all.seekCeil(prefix) == TermsEnum.SeekStatus.END) {
         return words;
       }
       for (BytesRef word = all.term();
-          word != null && StringHelper.startsWith(word, start);
+          word != null && StringHelper.startsWith(word, prefix);
           word = all.next()) {
         String text = word.utf8ToString();
-        if (pattern.matcher(text).matches()) {
+        if (test.test(text)) {
           words.add(text);
         }
       }
@@ -59,6 +72,16 @@ final class Lexicon {
       throw new UncheckedIOException(failed);
     }
     return words;
+  }
+
+  /**
+   * All words of a field that a folded cut word covers, in order. {@code *} is any ending, {@code
+   * ?} one letter.
+   */
+  List<String> covered(String field, String cut) {
+    Pattern pattern = Pattern.compile(asRegex(cut));
+    return beginning(
+        field, cut.substring(0, firstOpen(cut)), word -> pattern.matcher(word).matches());
   }
 
   private static int firstOpen(String cut) {

@@ -2,9 +2,15 @@ package org.quietlantern.core.search;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
@@ -12,39 +18,64 @@ import org.quietlantern.core.query.Term;
 
 /** Finds the words of a strategy in shown text, by the same analysis that the index uses. */
 public final class Lighter {
-  private final List<Leaves.Leaf> leaves;
+  private final List<Sought> sought;
 
-  public Lighter(Strategy strategy) {
-    this.leaves = Leaves.of(strategy);
+  /** A word, cut word or phrase, ready to be looked for: ways to be met, as tests in a row. */
+  private record Sought(List<Field> fields, boolean stemmed, List<List<Predicate<String>>> ways) {
+
+    static Sought of(Leaves.Leaf leaf) {
+      boolean stemmed = leaf.term() instanceof Term.Word;
+      List<List<Predicate<String>>> ways =
+          Patterns.of(leaf.term(), stemmed ? Analysis.STEMMED : Analysis.EXACT).stream()
+              .filter(slots -> !slots.isEmpty())
+              .map(slots -> slots.stream().map(Sought::test).toList())
+              .toList();
+      return new Sought(leaf.fields(), stemmed, ways);
+    }
+
+    private static Predicate<String> test(Patterns.Slot slot) {
+      return slot.cut()
+          ? Pattern.compile(Lexicon.asRegex(slot.word())).asMatchPredicate()
+          : slot.word()::equals;
+    }
+
+    Stream<Span> in(Places places) {
+      return ways.stream().flatMap(places::find);
+    }
+  }
+
+  public Lighter(Strategy strategy, Library library) {
+    this.sought = Leaves.of(strategy, library).stream().map(Sought::of).toList();
   }
 
   /** Where matched words stand in the text of a field: sorted, not overlapping. */
   public List<Span> lit(Field field, String text) {
-    Places exact = Places.of(Analysis.EXACT, text);
-    Places stemmed = Places.of(Analysis.STEMMED, text);
-    List<Span> spans =
-        leaves.stream()
-            .filter(leaf -> leaf.fields().contains(field))
-            .flatMap(
-                leaf ->
-                    leaf.term() instanceof Term.Word
-                        ? met(leaf.term(), Analysis.STEMMED, stemmed)
-                        : met(leaf.term(), Analysis.EXACT, exact))
-            .sorted(Comparator.comparingInt(Span::start).thenComparingInt(Span::end))
-            .toList();
+    List<Sought> here = sought.stream().filter(s -> s.fields().contains(field)).toList();
+    List<Span> spans = new ArrayList<>();
+    for (boolean stemmed : new boolean[] {true, false}) {
+      List<Sought> alike = here.stream().filter(s -> s.stemmed() == stemmed).toList();
+      if (!alike.isEmpty()) {
+        Places places = Places.of(stemmed ? Analysis.STEMMED : Analysis.EXACT, text);
+        alike.forEach(s -> s.in(places).forEach(spans::add));
+      }
+    }
+    spans.sort(Comparator.comparingInt(Span::start).thenComparingInt(Span::end));
     return merged(spans);
   }
 
-  private static Stream<Span> met(Term leaf, Analysis analysis, Places places) {
-    return Patterns.of(leaf, analysis).stream()
-        .filter(slots -> !slots.isEmpty())
-        .flatMap(
-            slots ->
-                places.find(slots.stream().map(slot -> Pattern.compile(regex(slot))).toList()));
-  }
-
-  private static String regex(Patterns.Slot slot) {
-    return slot.cut() ? Lexicon.asRegex(slot.word()) : Pattern.quote(slot.word());
+  /** Fields of a publication in which its words are met. */
+  public List<Field> metIn(Publication publication) {
+    Map<Field, List<String>> texts = new EnumMap<>(Field.class);
+    texts.put(Field.TITLE, List.of(publication.title()));
+    texts.put(Field.ABSTRACT, List.of(publication.abstractText()));
+    texts.put(Field.HEADING, publication.headings().stream().map(HeadingUse::label).toList());
+    texts.put(Field.KEYWORD, publication.keywords());
+    texts.put(Field.AUTHOR, publication.authors().stream().map(PersonName::spoken).toList());
+    texts.put(Field.JOURNAL, List.of(publication.host().title()));
+    return texts.entrySet().stream()
+        .filter(e -> e.getValue().stream().anyMatch(text -> !lit(e.getKey(), text).isEmpty()))
+        .map(Map.Entry::getKey)
+        .toList();
   }
 
   private static List<Span> merged(List<Span> sorted) {

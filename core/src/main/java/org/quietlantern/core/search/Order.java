@@ -6,34 +6,38 @@ import java.util.Optional;
 import org.apache.lucene.search.Sort;
 import org.apache.lucene.search.SortField;
 
-/** Orders of a list. Ties: order of coming here, then row number. */
+/** Orders of a list (rule O1). Ties: order of coming here, then row number. */
 public enum Order {
   RELEVANCE,
   /** Newest first; what has no date last. */
   PUBLISHED,
   /** Newest here first. */
   HERE,
+  /** Most cited first. */
+  CITED,
   TITLE;
 
-  Sort sort() {
+  /** {@code reverse}: the other way round; what has no date stays last, ties stay as they are. */
+  Sort sort(boolean reverse, State state) {
     return new Sort(
-        first(),
+        first(reverse, state),
         new SortField(IndexFields.CAME, SortField.Type.LONG),
         new SortField(IndexFields.ID, SortField.Type.INT));
   }
 
-  private SortField first() {
+  private SortField first(boolean reverse, State state) {
     return switch (this) {
-      case RELEVANCE -> SortField.FIELD_SCORE;
-      case PUBLISHED -> newest(IndexFields.PUBLISHED);
-      case HERE -> newest(IndexFields.CAME);
-      case TITLE -> new SortField(IndexFields.TITLE_ORDER, SortField.Type.STRING);
+      case RELEVANCE -> new SortField(null, SortField.Type.SCORE, reverse);
+      case PUBLISHED -> newest(IndexFields.PUBLISHED, reverse);
+      case HERE -> newest(IndexFields.CAME, reverse);
+      case CITED -> new SortField(IndexFields.CITES, new CitedOrder(state.citedBy()), !reverse);
+      case TITLE -> new SortField(IndexFields.TITLE_ORDER, SortField.Type.STRING, reverse);
     };
   }
 
-  private static SortField newest(String field) {
-    SortField sort = new SortField(field, SortField.Type.LONG, true);
-    sort.setMissingValue(Long.MIN_VALUE);
+  private static SortField newest(String field, boolean reverse) {
+    SortField sort = new SortField(field, SortField.Type.LONG, !reverse);
+    sort.setMissingValue(reverse ? Long.MAX_VALUE : Long.MIN_VALUE);
     return sort;
   }
 

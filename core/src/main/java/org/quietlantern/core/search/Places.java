@@ -3,7 +3,7 @@ package org.quietlantern.core.search;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Pattern;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.quietlantern.core.query.Span;
@@ -22,20 +22,20 @@ record Places(List<List<Analysis.Found>> places) {
     return new Places(places);
   }
 
-  /** Everywhere that words in a row fit the patterns in a row. */
-  Stream<Span> find(List<Pattern> row) {
+  /** Everywhere that words in a row fit the tests in a row. */
+  Stream<Span> find(List<Predicate<String>> row) {
     return IntStream.rangeClosed(0, places.size() - row.size())
         .mapToObj(start -> at(start, row))
         .flatMap(Optional::stream);
   }
 
-  private Optional<Span> at(int start, List<Pattern> row) {
+  private Optional<Span> at(int start, List<Predicate<String>> row) {
     Optional<Span> whole = Optional.empty();
     for (int i = 0; i < row.size(); i++) {
-      Pattern pattern = row.get(i);
+      Predicate<String> test = row.get(i);
       Optional<Span> word =
           places.get(start + i).stream()
-              .filter(found -> pattern.matcher(found.word()).matches())
+              .filter(found -> test.test(found.word()))
               .findFirst()
               .map(found -> new Span(found.start(), found.end()));
       if (word.isEmpty()) {

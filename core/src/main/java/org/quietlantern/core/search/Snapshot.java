@@ -2,64 +2,90 @@ package org.quietlantern.core.search;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.lucene.document.IntPoint;
-import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.BinaryDocValues;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.ReaderUtil;
-import org.apache.lucene.index.SortedDocValues;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.IndexSearcher;
-import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.TopFieldCollectorManager;
 import org.apache.lucene.search.TopFieldDocs;
-import org.quietlantern.core.query.Field;
+import org.apache.lucene.util.FixedBitSet;
 import org.quietlantern.core.query.Strategy;
 import org.roaringbitmap.RoaringBitmap;
 
 /**
  * One state of the index. Everything asked of it is answered from the same state, until it is
- * closed.
+ * closed. What is asked of it besides has classes of its own: {@link LineCounts}, {@link
+ * Breakdown}, {@link Reasons}, {@link Suggestions} and others.
  */
 public final class Snapshot implements AutoCloseable {
-  private final DirectoryReader reader;
-  private final IndexSearcher searcher;
-  private final long number;
+  /** From here on a set is gone through together with the words that score. */
+  private static final int FEW = 20_000;
 
-  Snapshot(DirectoryReader reader, long number) {
-    this.reader = reader;
-    this.searcher = new IndexSearcher(reader);
-    this.number = number;
+  private final State state;
+
+  Snapshot(State state) {
+    this.state = state;
   }
 
   /** The last change of the catalogue that this state holds. */
   public long number() {
-    return number;
+    return state.number();
   }
 
-  public Compiled compile(Strategy strategy) {
-    return new StrategyCompiler(reader).compile(strategy);
+  public Compiled compile(Strategy strategy, Circumstances circumstances, Library library) {
+    return new StrategyCompiler(state, circumstances, library).compile(strategy);
   }
 
   /** The exact count, and the first ids in order. */
-  public Found search(Compiled.Ready ready, Order order) {
+  public Found search(Compiled.Ready ready, Ordering ordering) {
+    FixedBitSet set = state.sets().of(ready.query());
+    int count = set.cardinality();
     try {
       TopFieldDocs top =
-          searcher.search(
-              ready.query(),
-              new TopFieldCollectorManager(order.sort(), Found.LISTED, null, Integer.MAX_VALUE));
-      return new Found((int) top.totalHits.value, publicIds(top.scoreDocs));
+          state
+              .searcher()
+              .search(
+                  ordering.order() == Order.RELEVANCE
+                      ? scored(ready, set, count)
+                      : new SetQuery(set, count),
+                  new TopFieldCollectorManager(
+                      ordering.order().sort(ordering.reverse(), state),
+                      Found.LISTED,
+                      null,
+                      Found.LISTED));
+      return new Found(count, publicIds(top.scoreDocs));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+  }
+
+  /**
+   * Scores by the words of the lines that find; limits and what is ruled out only say what takes
+   * part. A big set is not looked at one by one: the words alone lead, and skip what cannot come
+   * among the first.
+   */
+  private Query scored(Compiled.Ready ready, FixedBitSet set, int count) {
+    List<Compiled.Part> scoring = ready.inForce().stream().filter(Compiled.Part::scores).toList();
+    if (scoring.isEmpty()) {
+      return new SetQuery(set, count);
+    }
+    BooleanQuery.Builder all = new BooleanQuery.Builder();
+    scoring.forEach(part -> all.add(part.query(), Occur.MUST));
+    boolean wordsAlone = scoring.size() == ready.inForce().size() && count > FEW;
+    if (!wordsAlone) {
+      all.add(new SetQuery(set, count), Occur.FILTER);
+    }
+    return all.build();
   }
 
   /** Doc values can only be read forwards: all of a segment are, once, in the order they lie in. */
@@ -68,16 +94,17 @@ public final class Snapshot implements AutoCloseable {
     Arrays.sort(lying, Comparator.comparingInt(doc -> doc.doc));
     Map<Integer, String> byDoc = new HashMap<>();
     LeafReaderContext leaf = null;
-    SortedDocValues values = null;
+    BinaryDocValues values = null;
     for (ScoreDoc doc : lying) {
       if (leaf == null || doc.doc >= leaf.docBase + leaf.reader().maxDoc()) {
-        leaf = reader.leaves().get(ReaderUtil.subIndex(doc.doc, reader.leaves()));
-        values = leaf.reader().getSortedDocValues(IndexFields.PUBLIC_ID);
+        List<LeafReaderContext> leaves = state.reader().leaves();
+        leaf = leaves.get(ReaderUtil.subIndex(doc.doc, leaves));
+        values = leaf.reader().getBinaryDocValues(IndexFields.PUBLIC_ID);
       }
       if (values == null || !values.advanceExact(doc.doc - leaf.docBase)) {
         throw new IllegalStateException("a document without a public id");
       }
-      byDoc.put(doc.doc, values.lookupOrd(values.ordValue()).utf8ToString());
+      byDoc.put(doc.doc, values.binaryValue().utf8ToString());
     }
     return Arrays.stream(docs).map(doc -> byDoc.get(doc.doc)).toList();
   }
@@ -96,48 +123,40 @@ public final class Snapshot implements AutoCloseable {
             .build());
   }
 
-  private RoaringBitmap collect(Query query) {
+  RoaringBitmap collect(Query query) {
     try {
-      return searcher.search(query, new IdCollector.Manager());
+      return state.searcher().search(query, new IdCollector.Manager());
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
   }
 
-  /** Which words of a strategy a publication was met by, and in which fields. */
-  public List<Why> why(Strategy strategy, int id) {
-    List<Why> reasons = new ArrayList<>();
-    for (Leaves.Leaf leaf : Leaves.of(strategy)) {
-      List<Field> fields = leaf.fields().stream().filter(f -> meets(leaf, f, id)).toList();
-      if (!fields.isEmpty()) {
-        reasons.add(new Why(Leaves.typed(leaf.term()), fields));
-      }
+  /** How many match, without keeping which. */
+  int count(Query query) {
+    try {
+      return state.searcher().count(query);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
     }
-    return reasons;
-  }
-
-  private boolean meets(Leaves.Leaf leaf, Field field, int id) {
-    Query query = leaf.term().match(new TermCompiler(new Lexicon(reader), List.of(field)));
-    if (query instanceof MatchNoDocsQuery) {
-      return false;
-    }
-    return collect(
-            new BooleanQuery.Builder()
-                .add(query, Occur.FILTER)
-                .add(IntPoint.newExactQuery(IndexFields.ID, id), Occur.FILTER)
-                .build())
-        .contains(id);
   }
 
   /** How many publications the index holds. */
   public int size() {
-    return reader.numDocs();
+    return state.reader().numDocs();
+  }
+
+  State state() {
+    return state;
+  }
+
+  IndexReader reader() {
+    return state.reader();
   }
 
   @Override
   public void close() {
     try {
-      reader.decRef();
+      state.reader().decRef();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -1,62 +1,109 @@
 package org.quietlantern.core.search;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
-import org.apache.lucene.index.IndexReader;
+import java.util.Optional;
+import java.util.Set;
 import org.apache.lucene.search.BooleanClause.Occur;
-import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.MatchAllDocsQuery;
+import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
+import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Parsed;
 import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.query.Widening;
 
-/** A strategy as one query: lines joined by <i>and</i>, what rules out taken from the whole. */
+/** A strategy as queries, line by line, and what is wrong or worth knowing about each. */
 final class StrategyCompiler {
-  private final IndexReader reader;
+  /** Strategies inside strategies. */
+  private static final int DEEPEST = 10;
+
+  private final State state;
+  private final Circumstances circumstances;
+  private final Library library;
+  private final Lexicon lexicon;
+  private final Set<String> holding;
   private final List<Compiled.Placed> problems = new ArrayList<>();
   private final List<Compiled.Cover> covers = new ArrayList<>();
 
-  StrategyCompiler(IndexReader reader) {
-    this.reader = reader;
+  StrategyCompiler(State state, Circumstances circumstances, Library library) {
+    this(state, circumstances, library, Set.of());
+  }
+
+  /** {@code holding}: the strategies that this one is held by. */
+  private StrategyCompiler(
+      State state, Circumstances circumstances, Library library, Set<String> holding) {
+    this.state = state;
+    this.circumstances = circumstances;
+    this.library = library;
+    this.lexicon = new Lexicon(state.reader());
+    this.holding = holding;
   }
 
   Compiled compile(Strategy strategy) {
-    BooleanQuery.Builder whole = new BooleanQuery.Builder();
-    boolean onlyRulesOut = true;
-    for (Line line : strategy.inForce()) {
-      Parsed parsed = parse(line);
-      if (parsed.tree().isPresent()) {
-        Query query = compile(line.id(), parsed.tree().get());
-        whole.add(query, parsed.rulesOut() ? Occur.MUST_NOT : Occur.MUST);
-        onlyRulesOut &= parsed.rulesOut();
+    List<Compiled.Part> parts = new ArrayList<>();
+    for (Line line : strategy.lines()) {
+      int before = problems.size();
+      part(line).ifPresent(parts::add);
+      if (line.off()) {
+        problems.subList(before, problems.size()).clear();
       }
     }
-    if (strategy.inForce().isEmpty()) {
-      problems.add(new Compiled.Placed("", new Problem(Problem.Code.EMPTY, new Span(0, 0), "")));
+    if (strategy.inForce().stream().allMatch(StrategyCompiler::isBlank)) {
+      problem("", Problem.Code.EMPTY, "");
     }
-    if (problems.stream().anyMatch(p -> p.problem().code().refuses())) {
-      return new Compiled.Refused(
-          problems.stream().filter(p -> p.problem().code().refuses()).toList());
-    }
-    if (onlyRulesOut) {
-      whole.add(new MatchAllDocsQuery(), Occur.MUST);
-    }
-    return new Compiled.Ready(whole.build(), problems, covers);
+    List<Compiled.Placed> refusing =
+        problems.stream().filter(p -> p.problem().code().refuses()).toList();
+    return refusing.isEmpty()
+        ? new Compiled.Ready(circumstances, parts, problems, covers)
+        : new Compiled.Refused(refusing);
   }
 
-  private Parsed parse(Line line) {
-    // One kind of line so far; a new kind will not compile until it has its case here.
-    Parsed parsed = ((Line.Words) line).parsed();
+  /** A line that waits for its words is no line yet. */
+  static boolean isBlank(Line line) {
+    return line instanceof Line.Words words && words.text().isBlank();
+  }
+
+  private Optional<Compiled.Part> part(Line line) {
+    return line.match(
+        new Line.Cases<>() {
+          @Override
+          public Optional<Compiled.Part> words(Line.Words words) {
+            return isBlank(words) ? Optional.empty() : typed(words);
+          }
+
+          @Override
+          public Optional<Compiled.Part> limit(Line.Limited limited) {
+            return Optional.of(limitPart(limited));
+          }
+
+          @Override
+          public Optional<Compiled.Part> held(Line.Held held) {
+            return Optional.of(heldPart(held));
+          }
+        });
+  }
+
+  private Optional<Compiled.Part> typed(Line.Words line) {
+    Parsed parsed = line.parsed();
     parsed.problems().forEach(p -> problems.add(new Compiled.Placed(line.id(), p)));
-    return parsed;
+    return parsed
+        .tree()
+        .map(
+            tree ->
+                line.widened().contains(Widening.VARIANTS) ? Widener.widen(tree, lexicon) : tree)
+        .map(
+            tree ->
+                new Compiled.Part(
+                    line, query(line.id(), tree), parsed.rulesOut(), Optional.empty()));
   }
 
-  private Query compile(String line, Term tree) {
-    TermCompiler compiler = new TermCompiler(new Lexicon(reader), List.of());
+  private Query query(String line, Term tree) {
+    TermCompiler compiler = new TermCompiler(lexicon, List.of());
     Query query = tree.match(compiler);
     compiler.problems().forEach(p -> problems.add(new Compiled.Placed(line, p)));
     compiler
@@ -64,5 +111,58 @@ final class StrategyCompiler {
         .forEach(
             (cut, words) -> covers.add(new Compiled.Cover(line, cut.typed(), cut.span(), words)));
     return query;
+  }
+
+  private Compiled.Part limitPart(Line.Limited line) {
+    Limit limit = line.limit();
+    if (!limit.range().equals(limit.range().ordered(limit.property()))) {
+      problem(line.id(), Problem.Code.RANGE_REVERSED, limit.range().to());
+    }
+    limit.contradicted().forEach(value -> problem(line.id(), Problem.Code.CHOSEN_AND_OUT, value));
+    Query query = new LimitQuery(limit, circumstances, state.columns());
+    return new Compiled.Part(line, query, false, inactive(limit));
+  }
+
+  private Optional<Compiled.Inactive> inactive(Limit limit) {
+    if (!limit.asks()) {
+      return Optional.of(Compiled.Inactive.NOTHING_CHOSEN);
+    }
+    Query unknown = unknown(limit, circumstances, state.columns());
+    boolean supplied = state.sets().of(unknown).cardinality() < state.reader().numDocs();
+    return supplied ? Optional.empty() : Optional.of(Compiled.Inactive.NOT_SUPPLIED);
+  }
+
+  /** What has no value for the property of a limit. */
+  static Query unknown(Limit limit, Circumstances circumstances, Columns columns) {
+    return new LimitQuery(Limit.any(limit.property(), Limit.UNKNOWN), circumstances, columns);
+  }
+
+  private Compiled.Part heldPart(Line.Held line) {
+    List<Query> any = line.strategies().stream().map(name -> held(line, name)).toList();
+    return new Compiled.Part(
+        line, TermCompiler.joined(any, Occur.SHOULD), line.rulesOut(), Optional.empty());
+  }
+
+  private Query held(Line.Held line, String name) {
+    Optional<Strategy> strategy = library.find(name);
+    if (strategy.isEmpty()) {
+      problem(line.id(), Problem.Code.HELD_UNKNOWN, name);
+    } else if (holding.contains(name) || holding.size() >= DEEPEST) {
+      problem(line.id(), Problem.Code.HELD_IN_A_CIRCLE, name);
+    } else {
+      Set<String> deeper = new LinkedHashSet<>(holding);
+      deeper.add(name);
+      Compiled compiled =
+          new StrategyCompiler(state, circumstances, library, deeper).compile(strategy.get());
+      if (compiled instanceof Compiled.Ready ready) {
+        return ready.query();
+      }
+      problem(line.id(), Problem.Code.HELD_REFUSED, name);
+    }
+    return new MatchNoDocsQuery("cannot be held");
+  }
+
+  private void problem(String line, Problem.Code code, String found) {
+    problems.add(new Compiled.Placed(line, new Problem(code, new Span(0, 0), found)));
   }
 }

@@ -59,7 +59,7 @@ final class TermCompiler implements Term.Cases<Query> {
 
   @Override
   public Query phrase(Term.Phrase phrase) {
-    return leaf(phrase, Leaves.typed(phrase), phrase.span());
+    return leaf(phrase, Leaves.typed(phrase).replace("\"", ""), phrase.span());
   }
 
   private Query leaf(Term term, String typed, Span span) {

@@ -11,11 +11,7 @@ final class Titles {
 
   /** Folded words without a leading article; at most 200 characters. */
   static String sortKey(String title) {
-    List<String> words =
-        Analysis.EXACT.words(title).stream()
-            .filter(found -> found.step() > 0)
-            .map(Analysis.Found::word)
-            .toList();
+    List<String> words = Analysis.EXACT.plain(title);
     boolean skips = words.size() > 1 && ARTICLES.contains(words.get(0));
     String key = words.stream().skip(skips ? 1 : 0).collect(Collectors.joining(" "));
     return key.length() > 200 ? key.substring(0, 200) : key;

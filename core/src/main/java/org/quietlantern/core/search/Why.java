@@ -3,8 +3,8 @@ package org.quietlantern.core.search;
 import java.util.List;
 import org.quietlantern.core.query.Field;
 
-/** That one word or phrase of a strategy, as typed, was met in these fields of a publication. */
-public record Why(String typed, List<Field> fields) {
+/** That one word or phrase of a line, as typed, was met in these fields of a publication. */
+public record Why(String line, String typed, List<Field> fields) {
   public Why {
     fields = List.copyOf(fields);
   }

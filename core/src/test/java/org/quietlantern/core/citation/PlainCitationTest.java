@@ -6,12 +6,14 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 
 class PlainCitationTest {
@@ -36,7 +38,10 @@ class PlainCitationTest {
             "",
             Relations.NONE,
             0,
-            false));
+            false,
+            Studied.NONE,
+            Optional.empty(),
+            Cited.UNKNOWN));
   }
 
   private static final Optional<PartialDate> YEAR = PartialDate.read("2025");

@@ -8,6 +8,7 @@ import java.util.Random;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
@@ -15,6 +16,7 @@ import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 
 class ExchangeTest {
@@ -69,7 +71,10 @@ class ExchangeTest {
               "",
               List.of(new Relations.Notice("correction", "10.5555/ave.15.1.90", "2026-05-02"))),
           17,
-          true);
+          true,
+          Studied.NONE,
+          Optional.empty(),
+          Cited.UNKNOWN);
 
   @Test
   void aModsRecordIsRead() {

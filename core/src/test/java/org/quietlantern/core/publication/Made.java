@@ -105,6 +105,9 @@ final class Made {
         doi,
         new Relations(versionOf, "", List.of()),
         pages,
-        false);
+        false,
+        Studied.NONE,
+        Optional.empty(),
+        Cited.UNKNOWN);
   }
 }

@@ -12,27 +12,51 @@ class StrategyTest {
     return new Line.Words(id, "moth", off);
   }
 
+  private static Line limit(String id) {
+    return new Line.Limited(id, Limit.any(Property.KIND, "article"), false);
+  }
+
+  @Test
+  void twentyThousandCharactersAreTheBound() {
+    List<Line> lines = new java.util.ArrayList<>();
+    for (int i = 0; i < 11; i++) {
+      lines.add(new Line.Words("l" + i, "x".repeat(2000), false));
+    }
+    assertThat(new Strategy(lines.subList(0, 10)).lines()).hasSize(10);
+    assertThatThrownBy(() -> new Strategy(lines))
+        .hasMessage("its words have 22,000 characters; the most are 20,000");
+  }
+
   @Test
   void aLineThatIsOffIsKeptButNotInForce() {
-    Strategy strategy = new Strategy(1, List.of(line("a", false), line("b", true)));
+    Strategy strategy = new Strategy(List.of(line("a", false), line("b", true)));
     assertThat(strategy.lines()).hasSize(2);
     assertThat(strategy.inForce()).containsExactly(line("a", false));
   }
 
   @Test
-  void idsAreUniqueAndVersionsKnown() {
-    assertThatThrownBy(() -> new Strategy(1, List.of(line("a", false), line("a", true))))
+  void idsAndLimitsAreUnique() {
+    assertThatThrownBy(() -> new Strategy(List.of(line("a", false), line("a", true))))
         .hasMessage("line id used twice: a");
-    assertThatThrownBy(() -> new Strategy(2, List.of()))
-        .hasMessage("strategy of version 2 cannot be read");
+    assertThatThrownBy(() -> new Strategy(List.of(limit("a"), limit("b"))))
+        .hasMessage("two lines limit the kind; one has to hold both");
     assertThatThrownBy(() -> line(" ", false)).hasMessage("bad line id:  ");
+  }
+
+  @Test
+  void whoWroteTheSameHasTheSame() {
+    Strategy one = new Strategy(List.of(line("a", false), limit("x"), line("b", true)));
+    Strategy other = new Strategy(List.of(line("q", false), limit("r"), line("s", true)));
+    assertThat(one).isNotEqualTo(other);
+    assertThat(one.numbered()).isEqualTo(other.numbered());
+    assertThat(one.numbered().lines()).extracting(Line::id).containsExactly("1", "2", "3");
   }
 
   @Test
   void twoHundredLinesAreTheBound() {
     List<Line> lines = IntStream.range(0, 201).mapToObj(i -> line("l" + i, false)).toList();
-    assertThat(new Strategy(1, lines.subList(0, 200)).inForce()).hasSize(200);
-    assertThatThrownBy(() -> new Strategy(1, lines)).hasMessage("more than 200 lines: 201");
+    assertThat(new Strategy(lines.subList(0, 200)).inForce()).hasSize(200);
+    assertThatThrownBy(() -> new Strategy(lines)).hasMessage("it has 201 lines; the most are 200");
   }
 
   @Test

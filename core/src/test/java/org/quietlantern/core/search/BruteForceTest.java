@@ -12,7 +12,6 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Parsed;
 import org.quietlantern.core.query.Parser;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.query.Term;
 import org.roaringbitmap.RoaringBitmap;
 
 /** The engine against an evaluator that reads every publication and shares only the tokenizer. */
@@ -63,9 +62,9 @@ class BruteForceTest {
         expected.add(i + 1);
       }
     }
-    Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of(line));
+    Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of(line));
     assertThat(snapshot.all(ready)).as(line).isEqualTo(expected);
-    assertThat(snapshot.search(ready, Order.RELEVANCE).count())
+    assertThat(snapshot.search(ready, Ordering.RELEVANCE).count())
         .as(line)
         .isEqualTo(expected.getCardinality());
     return expected.getCardinality();
@@ -100,71 +99,6 @@ class BruteForceTest {
       case 5 -> "title: " + word();
       default -> word();
     };
-  }
-
-  /** Whether one publication is met. */
-  private record Reading(List<Places> stemmed, List<Places> exact) implements Term.Cases<Boolean> {
-    Reading(Publication publication) {
-      this(
-          of(Analysis.STEMMED, publication.title(), publication.abstractText()),
-          of(Analysis.EXACT, publication.title(), publication.abstractText()));
-    }
-
-    private static List<Places> of(Analysis analysis, String... texts) {
-      return java.util.Arrays.stream(texts).map(t -> Places.of(analysis, t)).toList();
-    }
-
-    @Override
-    public Boolean word(Term.Word word) {
-      return meets(word, Analysis.STEMMED, stemmed);
-    }
-
-    @Override
-    public Boolean cut(Term.Cut cut) {
-      return meets(cut, Analysis.EXACT, exact);
-    }
-
-    @Override
-    public Boolean phrase(Term.Phrase phrase) {
-      return meets(phrase, Analysis.EXACT, exact);
-    }
-
-    private static boolean meets(Term term, Analysis analysis, List<Places> texts) {
-      return Patterns.of(term, analysis).stream()
-          .anyMatch(
-              slots ->
-                  texts.stream()
-                      .anyMatch(
-                          text ->
-                              text.find(slots.stream().map(Reading::pattern).toList())
-                                  .findAny()
-                                  .isPresent()));
-    }
-
-    private static java.util.regex.Pattern pattern(Patterns.Slot slot) {
-      return java.util.regex.Pattern.compile(
-          slot.cut() ? Lexicon.asRegex(slot.word()) : java.util.regex.Pattern.quote(slot.word()));
-    }
-
-    @Override
-    public Boolean and(Term.And and) {
-      return and.parts().stream().allMatch(part -> part.match(this));
-    }
-
-    @Override
-    public Boolean or(Term.Or or) {
-      return or.parts().stream().anyMatch(part -> part.match(this));
-    }
-
-    @Override
-    public Boolean not(Term.Not not) {
-      return not.left().match(this) && !not.right().match(this);
-    }
-
-    @Override
-    public Boolean in(Term.In in) {
-      return in.term().match(new Reading(stemmed.subList(0, 1), exact.subList(0, 1)));
-    }
   }
 
   @Test

@@ -1,10 +1,13 @@
 package org.quietlantern.core.search;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.apache.lucene.store.ByteBuffersDirectory;
+import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
@@ -12,6 +15,7 @@ import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.query.Strategy;
 
@@ -34,7 +38,12 @@ final class Catalogue implements AutoCloseable {
           "",
           Relations.NONE,
           0,
-          false);
+          false,
+          Studied.NONE,
+          Optional.empty(),
+          Cited.UNKNOWN);
+  static final Circumstances TODAY =
+      Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
   final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
   private int last;
 
@@ -59,7 +68,10 @@ final class Catalogue implements AutoCloseable {
         p.doi(),
         p.relations(),
         p.pages(),
-        p.open());
+        p.open(),
+        p.studied(),
+        p.figures(),
+        p.cited());
   }
 
   static Publication full(String title, int year, Kind kind, String author, String... headings) {
@@ -83,7 +95,10 @@ final class Catalogue implements AutoCloseable {
         "10.5555/test." + year,
         Relations.NONE,
         0,
-        true);
+        true,
+        Studied.NONE,
+        Optional.empty(),
+        Cited.UNKNOWN);
   }
 
   Catalogue titles(String... titles) {
@@ -100,14 +115,22 @@ final class Catalogue implements AutoCloseable {
   }
 
   static Entry entry(int id, Publication publication) {
-    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), publication);
+    return entry(id, List.of("made"), publication);
+  }
+
+  static Entry entry(int id, List<String> sources, Publication publication) {
+    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), sources, publication);
+  }
+
+  static Compiled compile(Snapshot snapshot, Strategy strategy) {
+    return snapshot.compile(strategy, TODAY, Library.EMPTY);
   }
 
   /** Ids of what a line finds, sorted. */
   List<String> find(String line) {
     try (Snapshot snapshot = index.snapshot()) {
-      Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of(line));
-      Found found = snapshot.search(ready, Order.HERE);
+      Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of(line));
+      Found found = snapshot.search(ready, new Ordering(Order.HERE, false));
       if (found.count() != snapshot.all(ready).getCardinality()) {
         throw new AssertionError("count and ids differ for " + line);
       }

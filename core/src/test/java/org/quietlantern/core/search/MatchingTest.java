@@ -94,7 +94,10 @@ class MatchingTest {
         "",
         org.quietlantern.core.publication.Relations.NONE,
         0,
-        false);
+        false,
+        p.studied(),
+        p.figures(),
+        p.cited());
   }
 
   @DisplayName("M5: phrases never match across two headings, nor across fields")
@@ -153,15 +156,15 @@ class MatchingTest {
 
   private String refusal(String line) {
     try (Snapshot snapshot = catalogue.index.snapshot()) {
-      Compiled.Refused refused = (Compiled.Refused) snapshot.compile(Strategy.of(line));
+      Compiled.Refused refused = (Compiled.Refused) Catalogue.compile(snapshot, Strategy.of(line));
       return refused.problems().get(0).problem().sentence();
     }
   }
 
   private int covers(String line) {
     try (Snapshot snapshot = catalogue.index.snapshot()) {
-      Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of(line));
-      assertThat(snapshot.search(ready, Order.RELEVANCE).count()).isPositive();
+      Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of(line));
+      assertThat(snapshot.search(ready, Ordering.RELEVANCE).count()).isPositive();
       return ready.covers().get(0).words();
     }
   }
@@ -172,7 +175,8 @@ class MatchingTest {
     catalogue.titles("Moth at a lamp");
     try (Snapshot snapshot = catalogue.index.snapshot()) {
       Compiled.Ready ready =
-          (Compiled.Ready) snapshot.compile(Strategy.of("moth or zzyzx or \"lamp moth\" or qqq*"));
+          (Compiled.Ready)
+              Catalogue.compile(snapshot, Strategy.of("moth or zzyzx or \"lamp moth\" or qqq*"));
       assertThat(ready.notes())
           .extracting(note -> note.problem().found())
           .containsExactly("zzyzx", "qqq*");

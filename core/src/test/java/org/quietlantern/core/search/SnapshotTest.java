@@ -56,7 +56,7 @@ class SnapshotTest {
     for (String text : texts) {
       lines.add(new Line.Words("l" + lines.size(), text, false));
     }
-    return snapshot.all((Compiled.Ready) snapshot.compile(new Strategy(1, lines)));
+    return snapshot.all((Compiled.Ready) Catalogue.compile(snapshot, new Strategy(lines)));
   }
 
   @DisplayName("M9: an alert's look at the newest is the whole result cut down to them")
@@ -64,7 +64,7 @@ class SnapshotTest {
   void amongIsTheSameAnswer() {
     try (Catalogue catalogue = new Catalogue().titles("moth", "bat", "moths", "a moth")) {
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        Compiled.Ready ready = (Compiled.Ready) snapshot.compile(Strategy.of("moth"));
+        Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of("moth"));
         assertThat(snapshot.among(ready, RoaringBitmap.bitmapOf(2, 3, 4)))
             .isEqualTo(RoaringBitmap.bitmapOf(3, 4));
       }
@@ -100,7 +100,9 @@ class SnapshotTest {
   private static List<String> ordered(Catalogue catalogue, Order order) {
     try (Snapshot snapshot = catalogue.index.snapshot()) {
       return snapshot
-          .search((Compiled.Ready) snapshot.compile(Strategy.of("moth")), order)
+          .search(
+              (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of("moth")),
+              new Ordering(order, false))
           .publicIds();
     }
   }
@@ -112,13 +114,13 @@ class SnapshotTest {
       catalogue.add(Catalogue.with(Catalogue.PLAIN, title, "Moths came back after dimming."));
       Strategy strategy = Strategy.of("moth* (title: dimming or \"part night\") not bat");
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        assertThat(snapshot.why(strategy, 1))
+        assertThat(new Reasons(snapshot, Library.EMPTY).of(strategy, 1))
             .containsExactly(
-                new Why("moth*", List.of(Field.TITLE, Field.ABSTRACT)),
-                new Why("dimming", List.of(Field.TITLE)),
-                new Why("\"part night\"", List.of(Field.TITLE)));
+                new Why("1", "moth*", List.of(Field.TITLE, Field.ABSTRACT)),
+                new Why("1", "dimming", List.of(Field.TITLE)),
+                new Why("1", "\"part night\"", List.of(Field.TITLE)));
       }
-      Lighter lighter = new Lighter(strategy);
+      Lighter lighter = new Lighter(strategy, Library.EMPTY);
       assertThat(lighter.lit(Field.TITLE, title))
           .containsExactly(new Span(0, 10), new Span(11, 18), new Span(28, 32));
       assertThat(lighter.lit(Field.ABSTRACT, "Moths came back after dimming."))
@@ -169,7 +171,10 @@ class SnapshotTest {
               "10.5555/" + "x".repeat(40_000),
               org.quietlantern.core.publication.Relations.NONE,
               0,
-              false);
+              false,
+              Catalogue.PLAIN.studied(),
+              java.util.Optional.empty(),
+              Catalogue.PLAIN.cited());
       List<CatalogueIndex.SetAside> aside =
           catalogue.index.apply(
               List.of(

@@ -1,6 +1,7 @@
 package org.quietlantern.server.alert;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -9,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Compiled;
+import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.NewClass;
@@ -36,6 +38,7 @@ class AlertRun {
   private static final int CHANGES_AT_ONCE = 5000;
   private final AlertMapper mapper;
   private final Publications publications;
+  private final Matching matching;
   private final IndexKeeper index;
   private final Rounds rounds;
   private final Commands actions;
@@ -46,6 +49,7 @@ class AlertRun {
   AlertRun(
       AlertMapper mapper,
       Publications publications,
+      Matching matching,
       IndexKeeper index,
       Rounds rounds,
       Commands actions,
@@ -54,6 +58,7 @@ class AlertRun {
       Checkpoint checkpoint) {
     this.mapper = mapper;
     this.publications = publications;
+    this.matching = matching;
     this.index = index;
     this.rounds = rounds;
     this.actions = actions;
@@ -72,12 +77,13 @@ class AlertRun {
     checkpoint.pass("alert: locked");
     try (Snapshot snapshot = index.snapshot(publications.latest())) {
       Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
-      Compiled.Ready ready = Matching.compile(snapshot, strategy);
+      Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+      Compiled.Ready ready = look.compile(strategy);
       Changes changes = changes(alert.number(), snapshot.number());
       RoaringBitmap matches = snapshot.among(ready, changes.touched());
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(memory, memory.news(matches));
-      announce(alert, snapshot, strategy, changes, news);
+      announce(alert, look, strategy, changes, news);
       checkpoint.pass("alert: announced, not remembered");
       mapper.remember(id, memory.with(matches).bytes(), snapshot.number());
       checkpoint.pass("alert: remembered, not committed");
@@ -122,7 +128,7 @@ class AlertRun {
 
   private void announce(
       AlertMapper.Row alert,
-      Snapshot snapshot,
+      Matching.Look look,
       Strategy strategy,
       Changes changes,
       RoaringBitmap news) {
@@ -132,13 +138,14 @@ class AlertRun {
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), alert.revision());
     int round = rounds.openRound(alert.id());
     List<Integer> ids = Arrays.stream(news.toArray()).boxed().collect(Collectors.toList());
+    Reasons reasons = new Reasons(look.snapshot(), look.library());
     for (Stored stored : publications.byId(ids)) {
       NewClass newClass =
           NewClass.of(
               stored.publication().date(),
-              stored.came().atZone(java.time.ZoneId.of(alert.zone())).toLocalDate(),
+              stored.came().atZone(ZoneId.of(alert.zone())).toLocalDate(),
               !changes.arrived().contains(stored.id()));
-      rounds.announce(finder, round, stored.id(), newClass, snapshot.why(strategy, stored.id()));
+      rounds.announce(finder, round, stored.id(), newClass, reasons.of(strategy, stored.id()));
     }
     actions.note(alert.grp(), "arrivals", "alert:" + alert.pid());
     if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {

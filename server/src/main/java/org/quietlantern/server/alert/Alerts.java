@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.quietlantern.core.query.Property;
+import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
@@ -26,6 +28,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,6 +42,7 @@ public class Alerts implements Undoer {
   private final Rounds rounds;
   private final Arrivals arrivals;
   private final Publications publications;
+  private final Matching matching;
   private final IndexKeeper index;
   private final Commands commands;
   private final PublicIds ids;
@@ -78,6 +82,7 @@ public class Alerts implements Undoer {
       Rounds rounds,
       Arrivals arrivals,
       Publications publications,
+      Matching matching,
       IndexKeeper index,
       Commands commands,
       PublicIds ids,
@@ -87,6 +92,7 @@ public class Alerts implements Undoer {
     this.rounds = rounds;
     this.arrivals = arrivals;
     this.publications = publications;
+    this.matching = matching;
     this.index = index;
     this.commands = commands;
     this.ids = ids;
@@ -125,7 +131,24 @@ public class Alerts implements Undoer {
   public AlertSet set(Member who, UUID command, String search, String rhythmText) {
     Rhythm rhythm = rhythm(rhythmText);
     SavedSearches.Watched watched = searches.watched(who, search);
+    refuseMoment(watched.strategy());
     return commands.run(who, command, what(), AlertSet.class, () -> make(who, watched, rhythm));
+  }
+
+  /** When something came here is of the moment of asking: an alert has its memory for that (N9). */
+  private static void refuseMoment(Strategy strategy) {
+    strategy
+        .limit(Property.CAME)
+        .filter(line -> !line.off())
+        .ifPresent(
+            line -> {
+              throw new Refusal(
+                  HttpStatus.UNPROCESSABLE_CONTENT,
+                  "not-watchable",
+                  "An alert cannot be limited by when something came here: it tells what is new by"
+                      + " itself. Switch that line off and save the search without it.",
+                  Map.of("line", line.id()));
+            });
   }
 
   private static Rhythm rhythm(String text) {
@@ -140,7 +163,8 @@ public class Alerts implements Undoer {
     String pid = ids.next();
     Instant now = calendar.now();
     try (Snapshot snapshot = index.snapshot(publications.latest())) {
-      Compiled.Ready ready = Matching.compile(snapshot, watched.strategy());
+      Compiled.Ready ready =
+          matching.look(snapshot, who.group(), who.zoneId()).compile(watched.strategy());
       Memory baseline = Memory.of(snapshot.all(ready));
       Integer id =
           mapper.add(

@@ -18,6 +18,7 @@ import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -34,10 +35,17 @@ public class Arrivals {
   private final Publications publications;
   private final Reviews reviews;
   private final Groups groups;
+  private final Summaries summaries;
   private final Json json;
 
   Arrivals(
-      RoundMapper mapper, Publications publications, Reviews reviews, Groups groups, Json json) {
+      RoundMapper mapper,
+      Publications publications,
+      Reviews reviews,
+      Groups groups,
+      Summaries summaries,
+      Json json) {
+    this.summaries = summaries;
     this.mapper = mapper;
     this.publications = publications;
     this.reviews = reviews;
@@ -63,12 +71,12 @@ public class Arrivals {
     RoundMapper.Row round = row(who, pid);
     List<RoundMapper.FoundRow> found = found(List.of(round));
     Map<Integer, List<Said>> said = said(who, found);
-    Map<Integer, Stored> stored =
-        publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList()).stream()
-            .collect(Collectors.toMap(Stored::id, Function.identity()));
+    List<Stored> stored =
+        publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList());
+    Map<Integer, Summary> shown = summaries.of(who, stored);
     List<Member> members = reviewers(who);
     List<ArrivalShown> arrivals =
-        found.stream().map(f -> shown(who, f, stored.get(f.publication()), members, said)).toList();
+        found.stream().map(f -> shown(f, shown.get(f.publication()), members, said)).toList();
     return new RoundView(
         lines(List.of(round), found, said, members).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
@@ -148,9 +156,8 @@ public class Arrivals {
   }
 
   private ArrivalShown shown(
-      Member who,
       RoundMapper.FoundRow found,
-      Stored stored,
+      Summary summary,
       List<Member> members,
       Map<Integer, List<Said>> said) {
     Map<Integer, Said> byMember =
@@ -164,7 +171,7 @@ public class Arrivals {
                         w.typed(), w.fields().stream().map(f -> f.word()).toList()))
             .toList();
     return new ArrivalShown(
-        Summary.of(stored, who.zoneId()),
+        summary,
         found.kind(),
         found.findingClass(),
         found.hereSince(),

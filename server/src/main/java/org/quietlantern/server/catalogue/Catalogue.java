@@ -132,7 +132,7 @@ public class Catalogue {
     if (publication.isEmpty()) {
       return withdraw(work, now);
     }
-    Winning winning = Winning.of(json.write(publication.get()));
+    Winning winning = Winning.of(json.write(publication.get()), work.sources());
     if (work.id().isEmpty()) {
       work.id(mapper.add(ids.next(), now, winning.fields(), winning.hash()));
       return true;

@@ -175,6 +175,54 @@ interface CatalogueMapper {
       """)
   List<Row> byPid(String[] pids);
 
+  /** Which source supplies which publication, merged ones under what they are now. */
+  record Supplying(int publication, String source) {}
+
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) as publication, s.key as source
+      from publication p join source_record r on r.publication = p.id
+      join source s on s.id = r.source
+      where coalesce(p.canonical, p.id) = any(#{ids}) and not r.deleted
+        and (p.id = any(#{ids}) or p.canonical = any(#{ids}))
+      order by 1, 2
+      """)
+  List<Supplying> supplying(Integer[] ids);
+
+  /** A source and what it holds; {@code ended} of its last good harvest. */
+  record SourceRow(
+      String key,
+      String name,
+      String baseUrl,
+      String format,
+      int records,
+      Integer firstYear,
+      Integer lastYear,
+      Instant ended) {}
+
+  @Select(
+      """
+      select s.key, s.name, s.base_url, s.format, coalesce(c.records, 0) as records, c.first_year,
+        c.last_year, h.ended
+      from source s
+      left join lateral (
+        select count(*) as records, min((p.fields -> 'date' ->> 'year')::int) as first_year,
+          max((p.fields -> 'date' ->> 'year')::int) as last_year
+        from source_record r join publication q on q.id = r.publication
+        join publication p on p.id = coalesce(q.canonical, q.id)
+        where r.source = s.id and not r.deleted) c on true
+      left join lateral (
+        select ended from harvest where source = s.id and state = 'done' order by id desc limit 1)
+        h on true
+      where s.grp is null order by s.rank, s.id limit 100
+      """)
+  List<SourceRow> sources();
+
+  @Select("select key, name from source where grp is null order by rank, id limit 100")
+  List<SourceName> sourceNames();
+
+  record SourceName(String key, String name) {}
+
   /** Those that were merged into one of the publications: part and whole. */
   @Select(
       """

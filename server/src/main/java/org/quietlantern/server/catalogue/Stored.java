@@ -1,6 +1,8 @@
 package org.quietlantern.server.catalogue;
 
 import java.time.Instant;
+import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
 
 /**
@@ -11,6 +13,17 @@ import org.quietlantern.core.publication.Publication;
  */
 public record Stored(
     int asked, int id, String pid, Instant came, boolean withdrawn, Publication publication) {
+  /** What its access depends on. */
+  public static Ways.Asked asked(Publication publication) {
+    return new Ways.Asked(
+        publication.open(),
+        publication.host().issn(),
+        publication.date().map(PartialDate::earliest),
+        publication.date().map(PartialDate::latest),
+        publication.kind(),
+        !publication.abstractText().isEmpty());
+  }
+
   /** Whether it was asked for by what it was before it was merged into another. */
   public boolean isMerged() {
     return asked != id;

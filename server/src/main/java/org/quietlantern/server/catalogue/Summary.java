@@ -2,6 +2,7 @@ package org.quietlantern.server.catalogue;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.server.platform.Nullable;
@@ -10,7 +11,9 @@ import org.quietlantern.server.platform.Nullable;
  * What every list shows of a publication.
  *
  * @param where journal, book or publisher; empty if unknown
- * @param access one of the words of rule L7
+ * @param citedBy how many works here cite it
+ * @param access one of the words of rule L7, for the reader's group today; {@code ground}: why so
+ * @param until the last day that it holds, where one is known
  * @param version {@code preprint}, {@code accepted} or {@code final}
  */
 public record Summary(
@@ -22,13 +25,16 @@ public record Summary(
     String kind,
     String version,
     int pages,
+    int citedBy,
     String access,
+    String ground,
+    @Nullable String until,
     @Nullable String published,
     LocalDate came,
     boolean withdrawn,
     boolean retracted) {
 
-  public static Summary of(Stored stored, java.time.ZoneId zone) {
+  public static Summary of(Stored stored, java.time.ZoneId zone, Way way, int citedBy) {
     Publication publication = stored.publication();
     return new Summary(
         stored.pid(),
@@ -39,18 +45,13 @@ public record Summary(
         publication.kind().word(),
         publication.version().word(),
         publication.pages(),
-        access(publication),
+        citedBy,
+        way.access().word(),
+        way.ground(),
+        way.until().map(Object::toString).orElse(null),
         publication.date().map(Object::toString).orElse(null),
         stored.came().atZone(zone).toLocalDate(),
         stored.withdrawn(),
         publication.relations().isRetracted());
-  }
-
-  /** Holdings and a lending library come later; until then only these can be told. */
-  private static String access(Publication publication) {
-    if (publication.open()) {
-      return "open to all";
-    }
-    return publication.abstractText().isEmpty() ? "no way known" : "abstract only";
   }
 }

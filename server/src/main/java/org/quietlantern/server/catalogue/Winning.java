@@ -1,10 +1,12 @@
 package org.quietlantern.server.catalogue;
 
+import java.util.SortedSet;
 import org.quietlantern.server.platform.Hash;
 
 /** Winning values as stored, with the hash by which a change is told from a repetition. */
 record Winning(String fields, byte[] hash) {
-  static Winning of(String fields) {
-    return new Winning(fields, Hash.of(fields));
+  /** {@code sources}: row numbers of those that supply it; another set of them is a change. */
+  static Winning of(String fields, SortedSet<Integer> sources) {
+    return new Winning(fields, Hash.of(fields + sources));
   }
 }

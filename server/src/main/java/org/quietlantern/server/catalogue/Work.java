@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 import org.quietlantern.core.publication.Joined;
 import org.quietlantern.core.publication.Publication;
@@ -61,6 +63,18 @@ final class Work {
   /** Takes over all records of another. */
   void absorb(Work other) {
     members.putAll(other.members);
+  }
+
+  /** Those that supply it now. */
+  SortedSet<Integer> sources() {
+    SortedSet<Integer> sources = new TreeSet<>();
+    members.forEach(
+        (name, member) -> {
+          if (member.supplies()) {
+            sources.add(name.source());
+          }
+        });
+    return sources;
   }
 
   /** The winning values; none when no record supplies any. */

@@ -4,7 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.arrival.Marking;
 import org.quietlantern.server.folder.Folders;
@@ -65,7 +65,7 @@ class DemoHands {
 
   /** Keeps the first that a line finds; nothing where it finds none. */
   void keep(Member who, String folder, String line, String why) {
-    List<String> found = matching.search(who, Strategy.of(line), Order.RELEVANCE, 0).ids();
+    List<String> found = matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids();
     found.stream()
         .findFirst()
         .ifPresent(

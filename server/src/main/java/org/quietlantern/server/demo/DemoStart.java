@@ -45,6 +45,7 @@ class DemoStart implements ApplicationRunner {
   private final DemoGroups founding;
   private final Groups groups;
   private final Harvests harvests;
+  private final DemoLibrary library;
   private final IndexKeeper index;
 
   DemoStart(
@@ -55,6 +56,7 @@ class DemoStart implements ApplicationRunner {
       DemoGroups founding,
       Groups groups,
       Harvests harvests,
+      DemoLibrary library,
       IndexKeeper index) {
     this.properties = properties;
     this.calendar = calendar;
@@ -63,6 +65,7 @@ class DemoStart implements ApplicationRunner {
     this.founding = founding;
     this.groups = groups;
     this.harvests = harvests;
+    this.library = library;
     this.index = index;
   }
 
@@ -77,9 +80,11 @@ class DemoStart implements ApplicationRunner {
     } else {
       LOG.info("demo: reading the made-up literature");
       days.set(PRESENT.minus(Duration.ofDays(properties.demo().pastDays())));
+      library.takeIn();
       harvests.harvestAll();
       index.catchUp();
       founding.found();
+      library.giveHoldings();
     }
     LOG.info("demo: can be searched");
     live();

@@ -23,6 +23,7 @@ class FolderController {
   private final Folders folders;
   private final FolderReading reading;
   private final Keeping keeping;
+  private final Piles piles;
   private final SavedSearches searches;
 
   record NewFolder(String name) {}
@@ -32,7 +33,12 @@ class FolderController {
   record SaveSearch(String name, Asked asked) {}
 
   FolderController(
-      Folders folders, FolderReading reading, Keeping keeping, SavedSearches searches) {
+      Folders folders,
+      FolderReading reading,
+      Keeping keeping,
+      Piles piles,
+      SavedSearches searches) {
+    this.piles = piles;
     this.folders = folders;
     this.reading = reading;
     this.keeping = keeping;
@@ -62,6 +68,13 @@ class FolderController {
       @PathVariable String folder,
       @RequestBody Keep body) {
     return keeping.keep(me, command, folder, body.publication(), body.note(), body.step());
+  }
+
+  /** Keeps in the member's own pile. */
+  @PostMapping("/pile/items")
+  Keeping.Kept keepInPile(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Keep body) {
+    return piles.keep(me, command, body.publication(), body.note(), body.step());
   }
 
   @GetMapping(

@@ -10,7 +10,7 @@ import org.apache.ibatis.annotations.Select;
 interface FolderMapper {
   record Folder(int id, String pid, String name, boolean pile) {}
 
-  record Listed(String pid, String name, int items, int searches) {}
+  record Listed(String pid, String name, boolean pile, int items, int searches) {}
 
   record Item(int id, int publication, Instant at) {}
 
@@ -28,19 +28,33 @@ interface FolderMapper {
   @Select(
       """
       select id, pid, name, owner is not null as pile from folder
-      where grp = #{group} and owner is null and id = #{id}
+      where grp = #{group} and (owner is null or owner = #{membership}) and id = #{id}
       """)
-  Folder byId(int group, int id);
+  Folder byId(int group, int membership, int id);
 
   @Select(
       """
-      select f.pid, f.name,
+      select id from folder where grp = #{group} and owner = #{membership} order by id limit 1
+      """)
+  Integer pile(int group, int membership);
+
+  @Select(
+      """
+      insert into folder (pid, grp, owner, name, at)
+      values (#{pid}, #{group}, #{membership}, #{name}, #{now})
+      on conflict do nothing returning id
+      """)
+  Integer addPile(String pid, int group, int membership, String name, Instant now);
+
+  @Select(
+      """
+      select f.pid, f.name, f.owner is not null as pile,
         (select count(*) from item i where i.folder = f.id)::int as items,
         (select count(*) from saved_search s where s.folder = f.id)::int as searches
-      from folder f where f.grp = #{group} and f.owner is null
-      order by lower(f.name), f.id limit 500
+      from folder f where f.grp = #{group} and (f.owner is null or f.owner = #{membership})
+      order by f.owner is not null, lower(f.name), f.id limit 500
       """)
-  List<Listed> list(int group);
+  List<Listed> list(int group, int membership);
 
   @Select(
       """
@@ -140,9 +154,9 @@ interface FolderMapper {
       """
       select distinct coalesce(p.canonical, p.id) as publication, f.pid, f.name, lower(f.name), f.id
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
-      where f.grp = #{group} and f.owner is null and i.publication in (
+      where f.grp = #{group} and (f.owner is null or f.owner = #{membership}) and i.publication in (
         select id from publication where id = any(#{publications}) or canonical = any(#{publications}))
       order by lower(f.name), f.id limit 5000
       """)
-  List<KeptIn> keptIn(int group, Integer[] publications);
+  List<KeptIn> keptIn(int group, int membership, Integer[] publications);
 }

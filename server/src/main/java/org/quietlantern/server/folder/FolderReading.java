@@ -14,6 +14,7 @@ import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.review.Said;
@@ -30,6 +31,7 @@ public class FolderReading {
   private final Publications publications;
   private final Groups groups;
   private final Reviews reviews;
+  private final Summaries summaries;
   private final LanternProperties properties;
 
   /** Who kept it, when and why. */
@@ -52,6 +54,7 @@ public class FolderReading {
       Publications publications,
       Groups groups,
       Reviews reviews,
+      Summaries summaries,
       LanternProperties properties) {
     this.mapper = mapper;
     this.folders = folders;
@@ -59,6 +62,7 @@ public class FolderReading {
     this.publications = publications;
     this.groups = groups;
     this.reviews = reviews;
+    this.summaries = summaries;
     this.properties = properties;
   }
 
@@ -68,16 +72,17 @@ public class FolderReading {
     Map<Integer, Stored> stored = stored(items);
     Map<Integer, List<Said>> said = reviews.onPublications(who.group(), stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
-    List<FolderItem> shown =
+    Map<Integer, Summary> shown = summaries.of(who, stored.values());
+    List<FolderItem> rows =
         items.stream()
             .map(
                 item ->
                     new FolderItem(
-                        Summary.of(stored.get(item.publication()), who.zoneId()),
+                        shown.get(item.publication()),
                         Said.lampOf(who, said.getOrDefault(item.publication(), List.of())).word(),
                         reasons.getOrDefault(item.publication(), List.of())))
             .toList();
-    return new FolderView(folder.pid(), folder.name(), shown, searches.inFolder(who, folder.id()));
+    return new FolderView(folder.pid(), folder.name(), rows, searches.inFolder(who, folder.id()));
   }
 
   private Map<Integer, Stored> stored(List<FolderMapper.Item> items) {

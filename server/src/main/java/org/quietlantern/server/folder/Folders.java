@@ -24,8 +24,8 @@ public class Folders {
   private final PublicIds ids;
   private final Calendar calendar;
 
-  /** A folder in a list. */
-  public record FolderLine(String id, String name, int items, int searches) {}
+  /** A folder in a list; {@code pile}: the member's own, which nobody else sees. */
+  public record FolderLine(String id, String name, boolean pile, int items, int searches) {}
 
   /** A folder by name. */
   public record FolderName(String id, String name) {}
@@ -39,8 +39,8 @@ public class Folders {
 
   @Transactional(readOnly = true)
   public List<FolderLine> list(Member who) {
-    return mapper.list(who.group()).stream()
-        .map(f -> new FolderLine(f.pid(), f.name(), f.items(), f.searches()))
+    return mapper.list(who.group(), who.id()).stream()
+        .map(f -> new FolderLine(f.pid(), f.name(), f.pile(), f.items(), f.searches()))
         .toList();
   }
 
@@ -72,7 +72,7 @@ public class Folders {
   /** Folders of the group that hold these publications, by row number of the publication. */
   @Transactional(readOnly = true)
   public Map<Integer, List<FolderName>> holding(Member who, Collection<Integer> publications) {
-    return mapper.keptIn(who.group(), publications.toArray(Integer[]::new)).stream()
+    return mapper.keptIn(who.group(), who.id(), publications.toArray(Integer[]::new)).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.KeptIn::publication,

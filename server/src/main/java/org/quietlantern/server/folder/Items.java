@@ -45,11 +45,17 @@ public class Items {
   /** Keeps a publication in a folder of the group (row number); that is the verdict <i>keep</i>. */
   public Placed place(
       Member who, UUID command, int folderId, Stored stored, String note, @Nullable Integer step) {
-    FolderMapper.Folder folder = mapper.byId(who.group(), folderId);
-    Added added = add(who, folderId, stored, note, step);
+    Placed placed = put(who, folderId, stored, note, step);
     reviews.mark(who, command, stored.id(), Mark.KEEP, note);
+    return placed;
+  }
+
+  /** Puts a publication into a folder without saying anything of it. */
+  Placed put(Member who, int folderId, Stored stored, String note, @Nullable Integer step) {
+    FolderMapper.Folder folder = mapper.byId(who.group(), who.id(), folderId);
+    Added added = add(who, folderId, stored, note, step);
     List<String> elsewhere =
-        mapper.keptIn(who.group(), new Integer[] {stored.id()}).stream()
+        mapper.keptIn(who.group(), who.id(), new Integer[] {stored.id()}).stream()
             .filter(k -> !k.pid().equals(folder.pid()))
             .map(FolderMapper.KeptIn::name)
             .toList();

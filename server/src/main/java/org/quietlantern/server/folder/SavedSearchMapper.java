@@ -37,6 +37,19 @@ interface SavedSearchMapper {
   @Select(ROWS + " and f.id = #{folder} order by lower(s.name), s.id limit 500")
   List<Row> inFolder(int group, int folder);
 
+  @Select(ROWS + " order by r.at desc, s.id desc limit #{most}")
+  List<Row> latest(int group, int most);
+
+  record Held(String name, String strategy) {}
+
+  @Select(
+      """
+      select s.name, r.strategy::text from saved_search s join folder f on f.id = s.folder
+      join revision r on r.saved_search = s.id
+      where f.grp = #{group} and f.owner is null and s.pid = #{pid} and r.n = #{n}
+      """)
+  Held held(int group, String pid, int n);
+
   @Select(ROWS + " and s.pid = #{pid}")
   Row find(int group, String pid);
 

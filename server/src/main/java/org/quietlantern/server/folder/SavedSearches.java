@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Undoer;
@@ -71,7 +71,7 @@ public class SavedSearches implements Undoer {
   }
 
   private Done<SavedSearch> make(Member who, int folder, String name, Strategy strategy) {
-    Answer answer = matching.search(who, strategy, Order.HERE, 0);
+    Answer answer = matching.search(who, strategy, Ordering.RELEVANCE, 0);
     String pid = ids.next();
     Instant now = calendar.now();
     Integer search = mapper.add(pid, folder, name, now);
@@ -93,6 +93,13 @@ public class SavedSearches implements Undoer {
   public List<SavedSearch> inFolder(Member who, int folder) {
     Map<Integer, String> names = groups.names(who.group());
     return mapper.inFolder(who.group(), folder).stream().map(r -> read(r, names)).toList();
+  }
+
+  /** Saved and changed last, in all folders of the group. */
+  @Transactional(readOnly = true)
+  public List<SavedSearch> latest(Member who, int most) {
+    Map<Integer, String> names = groups.names(who.group());
+    return mapper.latest(who.group(), most).stream().map(r -> read(r, names)).toList();
   }
 
   @Transactional(readOnly = true)

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import org.quietlantern.core.search.Entry;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.catalogue.Stored;
 import org.springframework.stereotype.Component;
 
@@ -14,21 +15,30 @@ import org.springframework.stereotype.Component;
 @Component
 class IndexFeeder {
   private final Publications publications;
+  private final Sources sources;
 
   /** What to put into the index and what to take out of it. */
   record Batch(List<Entry> put, List<Integer> remove) {}
 
-  IndexFeeder(Publications publications) {
+  IndexFeeder(Publications publications, Sources sources) {
     this.publications = publications;
+    this.sources = sources;
   }
 
   /** {@code touched}: row numbers with the number of their last change. */
   Batch batch(Map<Integer, Long> touched) {
     List<Entry> put = new ArrayList<>();
     Set<Integer> remove = new HashSet<>(touched.keySet());
+    Map<Integer, List<String>> supplying = sources.supplying(touched.keySet());
     for (Stored stored : publications.byId(touched.keySet())) {
       if (!stored.withdrawn() && !stored.isMerged()) {
-        put.add(new Entry(stored.id(), stored.pid(), stored.came(), stored.publication()));
+        put.add(
+            new Entry(
+                stored.id(),
+                stored.pid(),
+                stored.came(),
+                supplying.getOrDefault(stored.id(), List.of()),
+                stored.publication()));
         remove.remove(stored.id());
       }
     }

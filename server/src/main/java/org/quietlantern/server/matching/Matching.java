@@ -1,15 +1,19 @@
 package org.quietlantern.server.matching;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import org.quietlantern.core.query.Field;
+import java.util.function.Function;
 import org.quietlantern.core.query.Problem;
-import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Circumstances;
+import org.quietlantern.core.search.CitedCounts;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Found;
+import org.quietlantern.core.search.Library;
 import org.quietlantern.core.search.Lighter;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
+import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.Why;
 import org.quietlantern.server.group.Member;
@@ -19,27 +23,36 @@ import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
-/** Searching the catalogue for people. */
+/** Searching the catalogue: the one place where strategies are compiled and counted. */
 @Service
 public class Matching {
   private final IndexKeeper index;
+  private final GroupCircumstances circumstances;
+  private final Shelves shelves;
   private final Calendar calendar;
 
-  Matching(IndexKeeper index, Calendar calendar) {
-    this.index = index;
+  Matching(
+      IndexKeeper index, GroupCircumstances circumstances, Shelves shelves, Calendar calendar) {
     this.calendar = calendar;
+    this.index = index;
+    this.circumstances = circumstances;
+    this.shelves = shelves;
   }
 
   /** Matching a state that holds at least the change {@code waitFor}. */
-  public Answer search(Member who, Strategy strategy, Order order, long waitFor) {
+  public Answer search(Member who, Strategy strategy, Ordering order, long waitFor) {
     try (Snapshot snapshot = index.snapshot(waitFor)) {
-      Compiled.Ready ready = compile(snapshot, strategy);
+      Look look = new Look(snapshot, circumstances.of(who), shelves.of(who.group()));
+      Circumstances now = look.circumstances();
+      Compiled.Ready ready = look.compile(strategy);
       Found found = snapshot.search(ready, order);
       return new Answer(
           found.count(),
-          new AsOf(snapshot.number(), calendar.today(who.zoneId())).token(),
+          new AsOf(snapshot.number(), now.today(), now.edition()).token(),
+          calendar.now(),
           snapshot.number(),
           found.publicIds(),
+          new LineAnswers(look, strategy, ready, found.count()).all(),
           ready.notes().stream().map(Matching::note).toList(),
           ready.covers().stream()
               .map(c -> new Answer.Cut(c.line(), c.typed(), c.words()))
@@ -47,9 +60,29 @@ public class Matching {
     }
   }
 
+  /** What one looks at while asking about a strategy: all of one state. */
+  public record Look(Snapshot snapshot, Circumstances circumstances, Library library) {
+    public Compiled.Ready compile(Strategy strategy) {
+      return Matching.compile(snapshot, circumstances, library, strategy);
+    }
+  }
+
+  /** Asks the present state of the catalogue something. */
+  public <T> T look(Member who, Function<Look, T> asking) {
+    try (Snapshot snapshot = index.snapshot(0)) {
+      return asking.apply(new Look(snapshot, circumstances.of(who), shelves.of(who.group())));
+    }
+  }
+
+  /** The same in a state that somebody else holds open, for a group by its row number. */
+  public Look look(Snapshot snapshot, int group, java.time.ZoneId zone) {
+    return new Look(snapshot, circumstances.of(group, zone), shelves.of(group));
+  }
+
   /** A strategy that can be searched in this state; refused with places otherwise. */
-  public static Compiled.Ready compile(Snapshot snapshot, Strategy strategy) {
-    Compiled compiled = snapshot.compile(strategy);
+  private static Compiled.Ready compile(
+      Snapshot snapshot, Circumstances circumstances, Library library, Strategy strategy) {
+    Compiled compiled = snapshot.compile(strategy, circumstances, library);
     if (compiled instanceof Compiled.Refused refused) {
       List<Answer.Note> problems = refused.problems().stream().map(Matching::note).toList();
       throw new Refusal(
@@ -62,15 +95,21 @@ public class Matching {
   }
 
   /** Which words a publication was met by, and where. */
-  public List<Why> why(Strategy strategy, int publication) {
-    try (Snapshot snapshot = index.snapshot(0)) {
-      return snapshot.why(strategy, publication);
-    }
+  public List<Why> why(Member who, Strategy strategy, int publication) {
+    return look(
+        who, look -> new Reasons(look.snapshot(), look.library()).of(strategy, publication));
   }
 
-  /** Where matched words stand in a shown text. */
-  public static List<Span> lit(Strategy strategy, Field field, String text) {
-    return new Lighter(strategy).lit(field, text);
+  /** Where matched words stand in shown texts. */
+  public Lighter lighter(Member who, Strategy strategy) {
+    return new Lighter(strategy, shelves.of(who.group()));
+  }
+
+  /** How often works are cited by others here, by DOI. */
+  public Map<String, Integer> citedBy(Collection<String> dois) {
+    try (Snapshot snapshot = index.snapshot(0)) {
+      return CitedCounts.of(snapshot, dois);
+    }
   }
 
   private static Answer.Note note(Compiled.Placed placed) {

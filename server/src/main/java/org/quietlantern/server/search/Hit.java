@@ -9,8 +9,15 @@ import org.quietlantern.server.folder.Folders;
  * A publication in a list.
  *
  * @param lit where the words searched for stand in its title
+ * @param metIn fields in which they were met, where the title has none of them
  * @param lamp the reader's own: {@code unlit}, {@code lit} or {@code dim}
- * @param folders of the group that hold it
+ * @param opened whether the reader opened it before
+ * @param folders that hold it: of the group, and the reader's own pile
  */
 public record Hit(
-    Summary publication, List<Span> lit, String lamp, List<Folders.FolderName> folders) {}
+    Summary publication,
+    List<Span> lit,
+    List<String> metIn,
+    String lamp,
+    boolean opened,
+    List<Folders.FolderName> folders) {}

@@ -62,8 +62,8 @@ public record Leaf(
     }
   }
 
-  /** A word of the search and the fields in which it was met. */
-  public record WhyShown(String typed, List<String> fields) {}
+  /** A word of a line and the fields in which it was met. */
+  public record WhyShown(String line, String typed, List<String> fields) {}
 
   /** What one member says. */
   public record SaidShown(

@@ -10,13 +10,14 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Lighter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
-import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.review.Said;
@@ -32,6 +33,7 @@ public class Leaves {
   private final Reviews reviews;
   private final Folders folders;
   private final Groups groups;
+  private final Summaries summaries;
   private final LanternProperties properties;
 
   Leaves(
@@ -40,12 +42,14 @@ public class Leaves {
       Reviews reviews,
       Folders folders,
       Groups groups,
+      Summaries summaries,
       LanternProperties properties) {
     this.publications = publications;
     this.matching = matching;
     this.reviews = reviews;
     this.folders = folders;
     this.groups = groups;
+    this.summaries = summaries;
     this.properties = properties;
   }
 
@@ -57,8 +61,9 @@ public class Leaves {
         reviews
             .onPublications(who.group(), List.of(stored.id()))
             .getOrDefault(stored.id(), List.of());
+    Optional<Lighter> lighter = strategy.map(s -> matching.lighter(who, s));
     return new Leaf(
-        Summary.of(stored, who.zoneId()),
+        summaries.of(who, stored),
         publication.authors().stream().map(PersonName::spoken).toList(),
         Leaf.HostShown.of(publication.host()),
         publication.publisher(),
@@ -72,19 +77,22 @@ public class Leaves {
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
         Said.lampOf(who, said).word(),
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
-        lit(strategy, Field.TITLE, publication.title()),
-        lit(strategy, Field.ABSTRACT, publication.abstractText()),
-        why(strategy, stored),
+        lit(lighter, Field.TITLE, publication.title()),
+        lit(lighter, Field.ABSTRACT, publication.abstractText()),
+        why(who, strategy, stored),
         said(who, said));
   }
 
-  private static List<Span> lit(Optional<Strategy> strategy, Field field, String text) {
-    return strategy.map(s -> Matching.lit(s, field, text)).orElse(List.of());
+  private static List<Span> lit(Optional<Lighter> lighter, Field field, String text) {
+    return lighter.map(l -> l.lit(field, text)).orElse(List.of());
   }
 
-  private List<Leaf.WhyShown> why(Optional<Strategy> strategy, Stored stored) {
-    return strategy.map(s -> matching.why(s, stored.id())).orElse(List.of()).stream()
-        .map(w -> new Leaf.WhyShown(w.typed(), w.fields().stream().map(Field::word).toList()))
+  private List<Leaf.WhyShown> why(Member who, Optional<Strategy> strategy, Stored stored) {
+    return strategy.map(s -> matching.why(who, s, stored.id())).orElse(List.of()).stream()
+        .map(
+            w ->
+                new Leaf.WhyShown(
+                    w.line(), w.typed(), w.fields().stream().map(Field::word).toList()))
         .toList();
   }
 

@@ -3,7 +3,7 @@ package org.quietlantern.server.search;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -28,8 +27,14 @@ class SearchController {
   private final Matching matching;
   private final Hits hits;
   private final Leaves leaves;
+  private final Beginnings beginnings;
 
-  /** {@code waitFor}: a change number that the answer has to include. */
+  /**
+   * Something to search for.
+   *
+   * @param order as in addresses: {@code published}, or {@code -published} the other way round
+   * @param waitFor a change number that the answer has to include
+   */
   record SearchBody(
       @Nullable String text,
       @Nullable StrategyBody strategy,
@@ -41,23 +46,30 @@ class SearchController {
 
   record RowsBody(List<String> ids, @Nullable Asked asked) {}
 
-  SearchController(Matching matching, Hits hits, Leaves leaves) {
+  SearchController(Matching matching, Hits hits, Leaves leaves, Beginnings beginnings) {
     this.matching = matching;
     this.hits = hits;
     this.leaves = leaves;
+    this.beginnings = beginnings;
   }
 
   @PostMapping("/search")
   @GuestsMay
   SearchResult search(Member me, @RequestBody SearchBody body) {
     Strategy strategy = new Asked(body.text(), body.strategy()).toStrategy();
-    Order order =
-        Order.named(Optional.ofNullable(body.order()).orElse("relevance"))
+    Ordering order =
+        Ordering.named(Optional.ofNullable(body.order()).orElse("relevance"))
             .orElseThrow(() -> Refusal.unusable("order", "No such order: " + body.order()));
     Answer answer =
         matching.search(me, strategy, order, Optional.ofNullable(body.waitFor()).orElse(0L));
     List<String> first = answer.ids().subList(0, Math.min(FIRST, answer.ids().size()));
     return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)));
+  }
+
+  /** What an empty sheet can begin with. */
+  @GetMapping("/search/beginnings")
+  Beginnings.BeginningsShown beginnings(Member me) {
+    return beginnings.of(me);
   }
 
   /** Rows of a list that is known by its ids. */
@@ -70,12 +82,15 @@ class SearchController {
     return hits.of(me, body.ids(), Optional.ofNullable(body.asked()).map(Asked::toStrategy));
   }
 
-  /** {@code text}: the line that was searched with, to say why and to light its words. */
   @GetMapping("/publications/{publication}")
-  Leaf publication(
-      Member me,
-      @PathVariable String publication,
-      @RequestParam(required = false) @Nullable String text) {
-    return leaves.get(me, publication, Optional.ofNullable(text).map(Strategy::of));
+  Leaf publication(Member me, @PathVariable String publication) {
+    return leaves.get(me, publication, Optional.empty());
+  }
+
+  /** The same for somebody who came by a search: says why it is here, and lights its words. */
+  @PostMapping("/publications/{publication}/leaf")
+  @GuestsMay
+  Leaf leaf(Member me, @PathVariable String publication, @RequestBody Asked asked) {
+    return leaves.get(me, publication, Optional.of(asked.toStrategy()));
   }
 }

@@ -1,13 +1,17 @@
 package org.quietlantern.server.trail;
 
 import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
 import org.quietlantern.server.matching.Matching;
@@ -26,6 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Trail {
   private final TrailMapper mapper;
   private final Matching matching;
+  private final Publications publications;
   private final Commands commands;
   private final Json json;
   private final PublicIds ids;
@@ -42,12 +47,14 @@ public class Trail {
   Trail(
       TrailMapper mapper,
       Matching matching,
+      Publications publications,
       Commands commands,
       Json json,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
     this.matching = matching;
+    this.publications = publications;
     this.commands = commands;
     this.json = json;
     this.ids = ids;
@@ -56,12 +63,30 @@ public class Trail {
 
   /** Settles a strategy: counts it, gives it an address, and puts it on the member's trail. */
   @Transactional
-  public StepMade settle(Member who, UUID command, Strategy strategy, Order order) {
+  public StepMade settle(Member who, UUID command, Strategy strategy, Ordering order) {
     return commands.run(
         who, command, "trail.step", StepMade.class, () -> step(who, strategy, order));
   }
 
-  private Done<StepMade> step(Member who, Strategy strategy, Order order) {
+  /** A step as a list shows it; {@code q} names its strategy. */
+  public record StepLine(String id, String q, StrategyBody strategy, int count, Instant at) {}
+
+  /** The member's last steps, newest first, each strategy once. */
+  @Transactional(readOnly = true)
+  public List<StepLine> latest(Member who, int most) {
+    return mapper.latest(who.id(), most).stream()
+        .map(
+            row ->
+                new StepLine(
+                    row.pid(),
+                    row.q(),
+                    json.read(row.strategy(), StrategyBody.class),
+                    row.count(),
+                    row.at()))
+        .toList();
+  }
+
+  private Done<StepMade> step(Member who, Strategy strategy, Ordering order) {
     Answer answer = matching.search(who, strategy, order, 0);
     TrailMapper.Kept kept = keep(who, strategy);
     TrailMapper.Last last = mapper.last(who.id());
@@ -82,13 +107,26 @@ public class Trail {
   }
 
   private TrailMapper.Kept keep(Member who, Strategy strategy) {
-    String text = json.write(StrategyBody.of(strategy));
+    String text = json.write(StrategyBody.of(strategy.numbered()));
     TrailMapper.Kept kept =
         mapper.keep(ids.next(), who.group(), text, Hash.of(text), calendar.now());
     // Null: another transaction kept it between the two halves of the statement.
     return kept != null
         ? kept
         : mapper.keep(ids.next(), who.group(), text, Hash.of(text), calendar.now());
+  }
+
+  /** Notes that a member opened a publication, and by which step. Repeating it changes nothing. */
+  @Transactional
+  public void open(Member who, String publication, @Nullable String step) {
+    int id = publications.get(publication).id();
+    mapper.open(who.id(), id, findStep(who, step).orElse(null), calendar.now());
+  }
+
+  /** Those of the publications (row numbers) that the member opened. */
+  @Transactional(readOnly = true)
+  public Set<Integer> opened(Member who, Collection<Integer> ids) {
+    return Set.copyOf(mapper.opened(who.id(), ids.toArray(Integer[]::new)));
   }
 
   /** The strategy behind an address of the group. */

@@ -1,6 +1,7 @@
 package org.quietlantern.server.trail;
 
 import java.time.Instant;
+import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -53,6 +54,33 @@ interface TrailMapper {
       int count,
       String asOf,
       Instant now);
+
+  @Insert(
+      """
+      insert into opened (membership, publication, step, at)
+      values (#{membership}, #{publication}, #{step}, #{now})
+      on conflict (membership, publication) do update set step = excluded.step, at = excluded.at
+      """)
+  void open(int membership, int publication, Integer step, Instant now);
+
+  @Select(
+      """
+      select publication from opened
+      where membership = #{membership} and publication = any(#{publications}) order by 1
+      """)
+  List<Integer> opened(int membership, Integer[] publications);
+
+  record StepRow(String pid, String q, String strategy, int count, Instant at) {}
+
+  @Select(
+      """
+      select t.pid, k.pid as q, k.strategy::text, t.count, t.at
+      from (select distinct on (strategy) * from step where membership = #{membership}
+        order by strategy, id desc) t
+      join kept_strategy k on k.id = t.strategy
+      order by t.id desc limit #{most}
+      """)
+  List<StepRow> latest(int membership, int most);
 
   @Select("select id from step where membership = #{membership} and pid = #{pid}")
   Integer findStep(int membership, String pid);

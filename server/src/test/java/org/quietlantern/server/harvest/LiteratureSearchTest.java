@@ -9,6 +9,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -22,8 +24,10 @@ import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.CatalogueIndex;
+import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.Library;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.standins.Outside;
 import org.quietlantern.standins.corpus.Extent;
@@ -37,6 +41,8 @@ import org.roaringbitmap.RoaringBitmap;
 class LiteratureSearchTest {
   @TempDir private static Path folder;
   private static CatalogueIndex index;
+  private static final Circumstances TODAY =
+      Circumstances.on(LocalDate.of(2026, 11, 17), ZoneId.of("Europe/Oslo"));
   private static Snapshot snapshot;
 
   @BeforeAll
@@ -69,7 +75,7 @@ class LiteratureSearchTest {
       if (!record.deleted()
           && RecordReader.read("mods", record.raw()) instanceof Supplied.Read read) {
         int id = before + entries.size() + 1;
-        entries.add(new Entry(id, "p" + id, Instant.EPOCH, read.publication()));
+        entries.add(new Entry(id, "p" + id, Instant.EPOCH, List.of(), read.publication()));
       }
     }
     index.apply(entries, List.of(), before + entries.size());
@@ -83,7 +89,7 @@ class LiteratureSearchTest {
   }
 
   private static RoaringBitmap find(String line) {
-    return snapshot.all((Compiled.Ready) snapshot.compile(Strategy.of(line)));
+    return snapshot.all((Compiled.Ready) snapshot.compile(Strategy.of(line), TODAY, Library.EMPTY));
   }
 
   /** How sets stand to each other: both have their own, one has more, or they hardly meet. */

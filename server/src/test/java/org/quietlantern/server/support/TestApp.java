@@ -13,11 +13,17 @@ import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.holdings.KnownJournals;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.vocabulary.Vocabularies;
 import org.quietlantern.standins.Outside;
 import org.quietlantern.standins.corpus.Extent;
+import org.quietlantern.standins.corpus.Facets;
+import org.quietlantern.standins.corpus.Headings;
+import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.oai.Faults;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -67,6 +73,9 @@ public final class TestApp implements AutoCloseable {
       context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
       bean(Harvests.class)
           .addSource("night-index", "The Night Index", outside.source("night-index"), "mods", 1);
+      bean(Vocabularies.class).take(Facets.turtle());
+      bean(Vocabularies.class).take(SkosWriter.turtle(Headings.ALL.values()));
+      bean(KnownJournals.class).take(Holdings.journals());
       setClock(BEGINS);
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);

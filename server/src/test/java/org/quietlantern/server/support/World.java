@@ -13,7 +13,7 @@ import java.util.UUID;
 public final class World {
   /** Variables that name something of one group. */
   public static final Set<String> OWNED =
-      Set.of("folder", "search", "alert", "round", "feed", "q", "action");
+      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set");
 
   private static World world;
   private final TestGroup group;
@@ -38,6 +38,15 @@ public final class World {
             .ok()
             .get("q")
             .asString();
+    Map<String, Object> limit =
+        Map.of("id", "k", "kind", "limit", "property", "kind", "chosen", List.of("article"));
+    Map<String, Object> limited = Map.of("version", 2, "lines", List.of(limit));
+    String set =
+        client
+            .post("/limit-sets", Map.of("name", "Articles", "strategy", limited))
+            .ok()
+            .get("id")
+            .asString();
     app.pass(TestApp.OVER_A_WEEKEND);
     String round = client.get("/rounds").ok().get(0).get("id").asString();
     values.put("group", group.pid());
@@ -49,6 +58,7 @@ public final class World {
     values.put("round", round);
     values.put("q", q);
     values.put("action", action.toString());
+    values.put("set", set);
   }
 
   public static synchronized World in(TestApp app) {
@@ -87,7 +97,13 @@ public final class World {
 
   /** What a GET needs beside its path. */
   public String query(Endpoints.Endpoint endpoint) {
-    return endpoint.path().endsWith("/changes") ? "?since=0" : "";
+    return endpoint.path().endsWith("/changes")
+        ? "?since=0"
+        : endpoint.path().endsWith("/suggestions") ? "?typed=moth" : "";
+  }
+
+  private static String last(String path) {
+    return path.substring(path.lastIndexOf('/') + 1);
   }
 
   /** A body that every writing endpoint can read. */
@@ -95,6 +111,14 @@ public final class World {
     Map<String, Object> body = new HashMap<>();
     body.put("name", "A name " + UUID.randomUUID());
     body.put("text", "moth");
+    body.put("file", "publication_title\tonline_identifier\nMoths\t9999-1004\n");
+    body.put("line", "w");
+    body.put("property", "kind");
+    body.put("cql", "moth");
+    Map<String, Object> line = Map.of("id", "w", "kind", "words", "text", "moth");
+    Map<String, Object> limit =
+        Map.of("id", "k", "kind", "limit", "property", "kind", "chosen", List.of("article"));
+    body.put("strategy", Map.of("version", 2, "lines", List.of(line, limit)));
     body.put("asked", Map.of("text", "moth"));
     body.put("order", "relevance");
     body.put("ids", List.of(values.get("publication")));
@@ -107,6 +131,9 @@ public final class World {
     body.put("rhythm", "daily");
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");
+    }
+    if (List.of("search", "sources", "ways-out", "cql", "leaf").contains(last(endpoint.path()))) {
+      body.remove("strategy");
     }
     return body;
   }

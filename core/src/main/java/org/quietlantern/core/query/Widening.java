@@ -1,0 +1,36 @@
+package org.quietlantern.core.query;
+
+import java.util.Locale;
+
+/** A way to let a line find more; each is off until somebody asks for it (rule M6). */
+public enum Widening {
+  /** Irregular forms and spelling variants of its words. */
+  VARIANTS,
+  /** Other names of a heading. */
+  NAMES,
+  /** Headings below a heading. */
+  NARROWER,
+  /** Headings beside a heading. */
+  RELATED,
+  /** Inside the text of the publication. */
+  TEXT;
+
+  /** Whether this version can carry it out; the others keep their place. */
+  public boolean works() {
+    return this == VARIANTS;
+  }
+
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Throws {@link IllegalArgumentException} for a word that names none. */
+  public static Widening of(String word) {
+    for (Widening widening : values()) {
+      if (widening.word().equals(word)) {
+        return widening;
+      }
+    }
+    throw new IllegalArgumentException("unknown widening: " + word);
+  }
+}

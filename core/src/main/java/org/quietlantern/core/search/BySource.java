@@ -1,0 +1,95 @@
+package org.quietlantern.core.search;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.lucene.util.FixedBitSet;
+import org.quietlantern.core.query.Limit;
+import org.quietlantern.core.query.Line;
+import org.quietlantern.core.query.Property;
+
+/**
+ * A strategy source by source.
+ *
+ * @param several how many of the result are in more than one source
+ */
+public record BySource(int count, int several, List<Share> shares) {
+  public BySource {
+    shares = List.copyOf(shares);
+  }
+
+  /**
+   * One source's share.
+   *
+   * @param size publications that it supplies
+   * @param found how many of the result it supplies
+   * @param only how many of the result no other source supplies
+   * @param lines what each line finds in it, by line id; nothing where it cannot answer the line,
+   *     because it supplies no values to limit by
+   */
+  public record Share(String source, int size, int found, int only, Map<String, Integer> lines) {
+    public Share {
+      lines = Map.copyOf(lines);
+    }
+  }
+
+  /** {@code sources}: keys, in the order wanted. */
+  public static BySource of(Snapshot snapshot, Compiled.Ready ready, List<String> sources) {
+    State state = snapshot.state();
+    Sets sets = state.sets();
+    FixedBitSet result = sets.of(ready.query());
+    Map<String, FixedBitSet> bySource = new LinkedHashMap<>();
+    for (String source : sources) {
+      Limit limit = Limit.any(Property.SOURCE, source);
+      bySource.put(source, sets.of(new LimitQuery(limit, ready.circumstances(), state.columns())));
+    }
+    FixedBitSet once = sets.none();
+    FixedBitSet twice = sets.none();
+    for (FixedBitSet set : bySource.values()) {
+      FixedBitSet again = once.clone();
+      again.and(set);
+      twice.or(again);
+      once.or(set);
+    }
+    twice.and(result);
+    List<Share> shares = new ArrayList<>();
+    bySource.forEach((source, set) -> shares.add(share(state, ready, source, set, result, twice)));
+    return new BySource(result.cardinality(), twice.cardinality(), shares);
+  }
+
+  private static Share share(
+      State state,
+      Compiled.Ready ready,
+      String source,
+      FixedBitSet set,
+      FixedBitSet result,
+      FixedBitSet twice) {
+    FixedBitSet found = result.clone();
+    found.and(set);
+    int count = found.cardinality();
+    found.andNot(twice);
+    Map<String, Integer> lines = new LinkedHashMap<>();
+    for (Compiled.Part part : ready.parts()) {
+      if (answers(state, ready, part, set)) {
+        lines.put(
+            part.line().id(),
+            (int) FixedBitSet.intersectionCount(state.sets().of(part.query()), set));
+      }
+    }
+    return new Share(source, set.cardinality(), count, found.cardinality(), lines);
+  }
+
+  /** A source that has no value at all for a limit cannot answer it. */
+  private static boolean answers(
+      State state, Compiled.Ready ready, Compiled.Part part, FixedBitSet set) {
+    if (!(part.line() instanceof Line.Limited limited)) {
+      return true;
+    }
+    FixedBitSet unknown =
+        state
+            .sets()
+            .of(StrategyCompiler.unknown(limited.limit(), ready.circumstances(), state.columns()));
+    return FixedBitSet.intersectionCount(unknown, set) < set.cardinality();
+  }
+}

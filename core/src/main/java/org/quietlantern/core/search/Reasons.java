@@ -1,0 +1,46 @@
+package org.quietlantern.core.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.lucene.document.IntPoint;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.MatchNoDocsQuery;
+import org.apache.lucene.search.Query;
+import org.quietlantern.core.query.Field;
+import org.quietlantern.core.query.Strategy;
+
+/** Says of one publication by which words of a strategy it was met, and in which fields. */
+public final class Reasons {
+  private final Snapshot snapshot;
+  private final Library library;
+
+  public Reasons(Snapshot snapshot, Library library) {
+    this.snapshot = snapshot;
+    this.library = library;
+  }
+
+  /** In the order of the strategy's lines; limits are no reasons. {@code id}: its row number. */
+  public List<Why> of(Strategy strategy, int id) {
+    List<Why> reasons = new ArrayList<>();
+    for (Leaves.Leaf leaf : Leaves.of(strategy, library)) {
+      List<Field> fields = leaf.fields().stream().filter(f -> meets(leaf, f, id)).toList();
+      if (!fields.isEmpty()) {
+        reasons.add(new Why(leaf.line(), Leaves.typed(leaf.term()), fields));
+      }
+    }
+    return reasons;
+  }
+
+  private boolean meets(Leaves.Leaf leaf, Field field, int id) {
+    Query query =
+        leaf.term().match(new TermCompiler(new Lexicon(snapshot.reader()), List.of(field)));
+    return !(query instanceof MatchNoDocsQuery)
+        && snapshot.count(
+                new BooleanQuery.Builder()
+                    .add(query, Occur.FILTER)
+                    .add(IntPoint.newExactQuery(IndexFields.ID, id), Occur.FILTER)
+                    .build())
+            > 0;
+  }
+}

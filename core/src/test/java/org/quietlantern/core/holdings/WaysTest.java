@@ -1,0 +1,137 @@
+package org.quietlantern.core.holdings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.PartialDate;
+
+class WaysTest {
+  private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+  private static final String NAMES =
+      "publication_title\tprint_identifier\tonline_identifier\tdate_first_issue_online"
+          + "\tdate_last_issue_online\tembargo_info\taccess_type\n";
+  private static final String FILE =
+      NAMES
+          + "Moths\t\t9999-1004\t1997\t2012-12-31\tP12M\tP\n"
+          + "Moths\t\t9999-1004\t2016-01\t\tP12M\tP\n"
+          + "Dusk\t9999-2222\t\t2010-01-01\t\t\tF\n"
+          + "Window\t\t9999-333X\t\t\tR5Y\tP\n";
+
+  private static Ways ways() {
+    return new Ways(KbartReader.read(FILE).holdings(), Set.of(Kind.BOOK), TODAY);
+  }
+
+  private static Ways.Asked asked(String issn, String date, Kind kind, boolean hasAbstract) {
+    Optional<PartialDate> appeared = PartialDate.read(date);
+    return new Ways.Asked(
+        false,
+        issn,
+        appeared.map(PartialDate::earliest),
+        appeared.map(PartialDate::latest),
+        kind,
+        hasAbstract);
+  }
+
+  @DisplayName(
+      "L7: holdings with gaps, walls and windows; dates to the year count when all of it is in")
+  @ParameterizedTest
+  @CsvSource({
+    "9999-1004, 2010, yours to read",
+    "9999-1004, 2013, abstract only",
+    "9999-1004, 2015-12-31, abstract only",
+    "9999-1004, 2016-01-01, yours to read",
+    "9999-1004, 2025-11-25, yours to read",
+    "9999-1004, 2025-11-26, abstract only",
+    "9999-1004, 2025, abstract only",
+    "9999-1004, 1996-12, abstract only",
+    "9999-2222, 2026-11, open to all",
+    "9999-2222, 2009-12, abstract only",
+    "9999-333X, 2021-11-25, yours to read",
+    "9999-333X, 2021-11-24, abstract only",
+    "9999-4444, 2020, abstract only",
+    "9999-1004, , abstract only"
+  })
+  void byHoldings(String issn, String date, String word) {
+    Ways.Asked asked = asked(issn, date == null ? "" : date, Kind.ARTICLE, true);
+    assertThat(ways().access(asked).word()).isEqualTo(word);
+    assertThat(ways().way(asked).access().word()).isEqualTo(word);
+  }
+
+  @DisplayName("L7: the first that holds: open, held, by request, abstract, nothing")
+  @Test
+  void order() {
+    Ways.Asked open =
+        new Ways.Asked(true, "9999-1004", Optional.empty(), Optional.empty(), Kind.BOOK, true);
+    assertThat(ways().access(open)).isEqualTo(Access.OPEN);
+    assertThat(ways().access(asked("9999-1004", "2010", Kind.BOOK, true))).isEqualTo(Access.HELD);
+    assertThat(ways().access(asked("", "2010", Kind.BOOK, true))).isEqualTo(Access.REQUEST);
+    assertThat(ways().access(asked("", "2010", Kind.THESIS, true))).isEqualTo(Access.ABSTRACT);
+    assertThat(ways().access(asked("", "2010", Kind.THESIS, false))).isEqualTo(Access.NONE);
+  }
+
+  @DisplayName("L7: each with its ground, and where it ends or begins, the date")
+  @Test
+  void grounds() {
+    Way window = ways().way(asked("9999-333X", "2022-03-01", Kind.ARTICLE, true));
+    assertThat(window.until()).hasValue(LocalDate.of(2027, 3, 1));
+    Way wall = ways().way(asked("9999-1004", "2026-02-01", Kind.ARTICLE, true));
+    assertThat(wall.ground()).startsWith("yours to read from 2027-02-01; until then");
+    assertThat(ways().way(asked("9999-2222", "2020", Kind.ARTICLE, true)).ground())
+        .isEqualTo("free at its publisher");
+  }
+
+  @Test
+  void aLineThatCannotBeUsedIsNamedAndTheRestIsRead() {
+    KbartReader.Read read =
+        KbartReader.read(
+            "\uFEFF"
+                + NAMES
+                + "No number\t\t\t2010\t\t\tP\n"
+                + "\n"
+                + "Bad date\t\t9999-1004\tMay 2010\t\t\tP\n"
+                + "Bad wall\t\t9999-1004\t2010\t\tsoon\tP\n"
+                + "Backwards\t\t9999-1004\t2010\t2009\t\tP\n"
+                + "Short line\t\t9999-1004\n");
+    assertThat(read.problems()).extracting(KbartReader.Problem::line).containsExactly(2, 4, 5, 6);
+    assertThat(read.holdings().titles())
+        .extracting(Holdings.Title::name)
+        .containsExactly("Short line");
+    assertThat(read.problems().get(2).what()).isEqualTo("embargo_info cannot be read: “soon”");
+  }
+
+  @Test
+  void aFileOfAnotherKindIsRefusedWhole() {
+    KbartReader.Read read = KbartReader.read("a,b,c\n1,2,3\n");
+    assertThat(read.holdings().titles()).isEmpty();
+    assertThat(read.problems().get(0).what()).startsWith("this is no KBART");
+    assertThat(KbartReader.read("").problems()).isEmpty();
+  }
+
+  @DisplayName("L8: peer reviewed at the date; unknown for a journal that is not known")
+  @Test
+  void journals() {
+    JournalsReader.Read read =
+        JournalsReader.read(
+            """
+            title,issn,publisher,peer_reviewed_from
+            "Moths, and more",9999-1004,Hollow,1994
+            Never,9999-2222,,
+            Bad,9999-3333,,soon
+            """);
+    Journals journals = new Journals(read.journals());
+    assertThat(journals.peerReviewed("9999-1004", LocalDate.of(1994, 1, 1))).hasValue(true);
+    assertThat(journals.peerReviewed("9999-1004", LocalDate.of(1993, 12, 31))).hasValue(false);
+    assertThat(journals.peerReviewed("9999-2222", TODAY)).hasValue(false);
+    assertThat(journals.peerReviewed("9999-9999", TODAY)).isEmpty();
+    assertThat(read.problems()).containsExactly("line 4: not a year: “soon”");
+    assertThat(JournalsReader.read("a,b\n1,2").problems())
+        .containsExactly("line 1: no column is named issn");
+  }
+}

@@ -1,0 +1,45 @@
+package org.quietlantern.server.folder;
+
+import java.util.Optional;
+import org.quietlantern.server.matching.Shelf;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Json;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Revisions of saved searches, named {@code s:ID:n}. */
+@Component
+class RevisionShelf implements Shelf {
+  private final SavedSearchMapper mapper;
+  private final Json json;
+
+  RevisionShelf(SavedSearchMapper mapper, Json json) {
+    this.mapper = mapper;
+    this.json = json;
+  }
+
+  @Override
+  public String prefix() {
+    return "s:";
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Optional<StrategyBody> find(int group, String name) {
+    return held(group, name).map(held -> json.read(held.strategy(), StrategyBody.class));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public String title(int group, String name) {
+    return held(group, name)
+        .map(held -> held.name() + ", revision " + name.substring(name.indexOf(':') + 1))
+        .orElseThrow();
+  }
+
+  private Optional<SavedSearchMapper.Held> held(int group, String name) {
+    int colon = name.indexOf(':');
+    return Optional.ofNullable(
+        mapper.held(group, name.substring(0, colon), Integer.parseInt(name.substring(colon + 1))));
+  }
+}

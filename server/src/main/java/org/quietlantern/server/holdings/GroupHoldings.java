@@ -1,0 +1,184 @@
+package org.quietlantern.server.holdings;
+
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.quietlantern.core.holdings.Holdings;
+import org.quietlantern.core.holdings.KbartReader;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Editions;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The holdings files of groups. */
+@Service
+public class GroupHoldings {
+  /** Characters of a file. */
+  static final int LONGEST = 20_000_000;
+
+  private static final int PROBLEMS_SHOWN = 200;
+  private final HoldingsMapper mapper;
+  private final Commands commands;
+  private final Groups groups;
+  private final Editions editions;
+  private final Calendar calendar;
+
+  /** What a group may read, and the kinds that its lending library takes requests for. */
+  public record Read(Holdings holdings, Set<Kind> lent) {}
+
+  /** The group's holdings as the page shows them; {@code name} of the file is empty for none. */
+  public record HoldingsView(
+      String name,
+      @Nullable String by,
+      @Nullable Instant at,
+      List<TitleLine> titles,
+      List<String> lends) {}
+
+  /** One stretch of a title; open ends are left out. */
+  public record TitleLine(
+      String title,
+      List<String> issns,
+      @Nullable String from,
+      @Nullable String to,
+      String embargo,
+      boolean free) {}
+
+  /** What taking a file in came to. */
+  public record Taken(int titles, List<ProblemLine> problems) {}
+
+  /** A line of the file that could not be used, counting from 1. */
+  public record ProblemLine(int line, String what) {}
+
+  GroupHoldings(
+      HoldingsMapper mapper,
+      Commands commands,
+      Groups groups,
+      Editions editions,
+      Calendar calendar) {
+    this.editions = editions;
+    this.mapper = mapper;
+    this.commands = commands;
+    this.groups = groups;
+    this.calendar = calendar;
+  }
+
+  /** As kept now; reading it costs something, so that the caller keeps it for an edition. */
+  @Transactional(readOnly = true)
+  public Read of(int group) {
+    HoldingsMapper.FileRow file = mapper.file(group);
+    Set<Kind> lent = EnumSet.noneOf(Kind.class);
+    mapper.lends(group).forEach(kind -> Kind.named(kind).ifPresent(lent::add));
+    Holdings holdings = file == null ? Holdings.NONE : KbartReader.read(file.file()).holdings();
+    return new Read(holdings, lent);
+  }
+
+  @Transactional(readOnly = true)
+  public HoldingsView view(Member who) {
+    HoldingsMapper.FileRow file = mapper.file(who.group());
+    Read now = of(who.group());
+    List<TitleLine> titles = now.holdings().titles().stream().map(GroupHoldings::line).toList();
+    List<String> lends = now.lent().stream().map(Kind::word).toList();
+    if (file == null) {
+      return new HoldingsView("", null, null, titles, lends);
+    }
+    String by =
+        file.membership() == null
+            ? null
+            : groups.names(who.group()).getOrDefault(file.membership(), "a former member");
+    return new HoldingsView(file.name(), by, file.at(), titles, lends);
+  }
+
+  private static TitleLine line(Holdings.Title title) {
+    var coverage = title.coverage();
+    String embargo =
+        (coverage.wall().isZero() ? "" : "not the last " + spoken(coverage.wall()))
+            + (coverage.window().isZero() ? "" : "only the last " + spoken(coverage.window()));
+    return new TitleLine(
+        title.name(),
+        title.issns(),
+        coverage.from().equals(java.time.LocalDate.MIN) ? null : coverage.from().toString(),
+        coverage.to().equals(java.time.LocalDate.MAX) ? null : coverage.to().toString(),
+        embargo,
+        coverage.free());
+  }
+
+  private static String spoken(java.time.Period period) {
+    return period.getYears() > 0
+        ? period.getYears() + " years"
+        : period.getMonths() > 0 ? period.getMonths() + " months" : period.getDays() + " days";
+  }
+
+  /**
+   * Takes in a file in place of the one before. A file out of which nothing can be read changes
+   * nothing. Coordinators only.
+   */
+  @Transactional
+  public Taken take(Member who, UUID command, String name, String file) {
+    if (!who.role().equals("coordinator")) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group brings its holdings in.");
+    }
+    KbartReader.Read parsed = parse(file);
+    return commands.run(
+        who,
+        command,
+        "holdings.take",
+        Taken.class,
+        () -> {
+          keep(who.group(), name, file.replace("\u0000", ""), who.id());
+          Taken taken = new Taken(parsed.holdings().titles().size(), problems(parsed));
+          return new Done<>("holdings", Map.of(), Map.of("file", name), taken);
+        });
+  }
+
+  /** The same for an installation that sets a group up. */
+  @Transactional
+  public void set(int group, String name, String file) {
+    parse(file);
+    keep(group, name, file.replace("\u0000", ""), null);
+  }
+
+  private void keep(int group, String name, String file, @Nullable Integer membership) {
+    String clean = name.strip();
+    mapper.keep(
+        group, file, clean.substring(0, Math.min(clean.length(), 200)), membership, calendar.now());
+    editions.next(Editions.Kind.HOLDINGS);
+  }
+
+  private static KbartReader.Read parse(String file) {
+    if (file.length() > LONGEST) {
+      throw Refusal.unusable("holdings-file", "The file is longer than 20 million characters.");
+    }
+    KbartReader.Read parsed = KbartReader.read(file.replace("\u0000", ""));
+    if (parsed.holdings().titles().isEmpty()) {
+      String first =
+          parsed.problems().isEmpty()
+              ? "it has no lines"
+              : "line " + parsed.problems().get(0).line() + ": " + parsed.problems().get(0).what();
+      throw new Refusal(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "holdings-file",
+          "Nothing in this file can be used; " + first + ".",
+          Map.of("problems", problems(parsed)));
+    }
+    return parsed;
+  }
+
+  private static List<ProblemLine> problems(KbartReader.Read parsed) {
+    return parsed.problems().stream()
+        .limit(PROBLEMS_SHOWN)
+        .map(p -> new ProblemLine(p.line(), p.what()))
+        .toList();
+  }
+}

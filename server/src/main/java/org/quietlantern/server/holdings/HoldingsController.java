@@ -1,0 +1,33 @@
+package org.quietlantern.server.holdings;
+
+import java.util.UUID;
+import org.quietlantern.server.group.Member;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/groups/{group}/holdings")
+class HoldingsController {
+  private final GroupHoldings holdings;
+
+  record HoldingsFile(String name, String file) {}
+
+  HoldingsController(GroupHoldings holdings) {
+    this.holdings = holdings;
+  }
+
+  @GetMapping
+  GroupHoldings.HoldingsView view(Member me) {
+    return holdings.view(me);
+  }
+
+  @PutMapping
+  GroupHoldings.Taken take(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody HoldingsFile body) {
+    return holdings.take(me, command, body.name(), body.file());
+  }
+}

@@ -1,0 +1,43 @@
+package org.quietlantern.server.holdings;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface HoldingsMapper {
+  /** {@code membership}: who supplied it; none for the installation itself. */
+  record FileRow(String file, String name, Integer membership, Instant at) {}
+
+  record JournalRow(String issn, String title, String publisher, Integer peerReviewedFrom) {}
+
+  @Select("select unnest(lends) from grp where id = #{group} order by 1 limit 100")
+  List<String> lends(int group);
+
+  @Select("select file, name, membership, at from holdings_file where grp = #{group}")
+  FileRow file(int group);
+
+  @Insert(
+      """
+      insert into holdings_file (grp, file, name, membership, at)
+      values (#{group}, #{file}, #{name}, #{membership}, #{now})
+      on conflict (grp) do update set file = excluded.file, name = excluded.name,
+        membership = excluded.membership, at = excluded.at
+      """)
+  void keep(int group, String file, String name, Integer membership, Instant now);
+
+  @Insert(
+      """
+      insert into journal (issn, title, publisher, peer_reviewed_from)
+      values (#{issn}, #{title}, #{publisher}, #{from})
+      on conflict (issn) do update set title = excluded.title, publisher = excluded.publisher,
+        peer_reviewed_from = excluded.peer_reviewed_from
+      """)
+  void journal(String issn, String title, String publisher, Integer from);
+
+  @Select(
+      "select issn, title, publisher, peer_reviewed_from from journal order by issn limit 200000")
+  List<JournalRow> journals();
+}

@@ -1,0 +1,15 @@
+package org.quietlantern.server.matching;
+
+import java.util.Optional;
+
+/** Finds strategies that lines hold by names of one sort; each sort is kept by a feature. */
+public interface Shelf {
+  /** What the names it knows begin with: {@code s:} or {@code q:}. */
+  String prefix();
+
+  /** A strategy of a group. {@code name}: without the prefix. */
+  Optional<StrategyBody> find(int group, String name);
+
+  /** What to call it in a sentence; only for names that are found. */
+  String title(int group, String name);
+}

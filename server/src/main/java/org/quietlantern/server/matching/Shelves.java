@@ -1,0 +1,36 @@
+package org.quietlantern.server.matching;
+
+import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.search.Library;
+import org.springframework.stereotype.Component;
+
+/** All shelves as the library of a group. */
+@Component
+public class Shelves {
+  private static final int PREFIX = 2;
+  private final List<Shelf> shelves;
+
+  Shelves(List<Shelf> shelves) {
+    this.shelves = shelves;
+  }
+
+  public Library of(int group) {
+    return name ->
+        shelf(name)
+            .flatMap(shelf -> shelf.find(group, name.substring(PREFIX)))
+            .map(StrategyBody::strategy);
+  }
+
+  /** What a held strategy is called; its name where it is not there any more. */
+  public String title(int group, String name) {
+    return shelf(name)
+        .filter(shelf -> shelf.find(group, name.substring(PREFIX)).isPresent())
+        .map(shelf -> shelf.title(group, name.substring(PREFIX)))
+        .orElse(name);
+  }
+
+  private Optional<Shelf> shelf(String name) {
+    return shelves.stream().filter(shelf -> name.startsWith(shelf.prefix())).findFirst();
+  }
+}

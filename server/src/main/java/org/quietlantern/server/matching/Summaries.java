@@ -1,0 +1,47 @@
+package org.quietlantern.server.matching;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.group.Member;
+import org.springframework.stereotype.Service;
+
+/**
+ * What every list shows of publications: what is known of them, and how the group stands to them.
+ */
+@Service
+public class Summaries {
+  private final GroupCircumstances circumstances;
+  private final Matching matching;
+
+  Summaries(GroupCircumstances circumstances, Matching matching) {
+    this.circumstances = circumstances;
+    this.matching = matching;
+  }
+
+  /** By row number. */
+  public Map<Integer, Summary> of(Member who, Collection<Stored> all) {
+    Ways ways = circumstances.of(who).ways();
+    List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
+    Map<String, Integer> cited = matching.citedBy(dois);
+    Map<Integer, Summary> summaries = new LinkedHashMap<>();
+    for (Stored stored : all) {
+      summaries.put(
+          stored.id(),
+          Summary.of(
+              stored,
+              who.zoneId(),
+              ways.way(Stored.asked(stored.publication())),
+              cited.getOrDefault(stored.publication().doi(), 0)));
+    }
+    return summaries;
+  }
+
+  public Summary of(Member who, Stored stored) {
+    return of(who, List.of(stored)).get(stored.id());
+  }
+}

@@ -1,0 +1,52 @@
+package org.quietlantern.server.search;
+
+import java.util.List;
+import java.util.Map;
+import org.quietlantern.core.query.CqlReader;
+import org.quietlantern.core.query.CqlWriter;
+import org.quietlantern.core.query.Sentence;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Answer;
+import org.quietlantern.server.matching.Shelves;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Strategies in other words: CQL and plain sentences. */
+@Service
+class Rendering {
+  private final Shelves shelves;
+
+  /** A strategy as one line of CQL, and as a sentence. */
+  record Rendered(String cql, String sentence) {}
+
+  Rendering(Shelves shelves) {
+    this.shelves = shelves;
+  }
+
+  Rendered of(Member who, Strategy strategy) {
+    return new Rendered(
+        CqlWriter.write(strategy), Sentence.of(strategy, name -> shelves.title(who.group(), name)));
+  }
+
+  StrategyBody read(String cql) {
+    CqlReader.Read read = CqlReader.read(cql);
+    if (read.strategy().isEmpty()) {
+      List<Answer.Note> problems =
+          read.problems().stream()
+              .map(
+                  p ->
+                      new Answer.Note(
+                          "", p.code().name(), p.span().column(), p.span(), p.sentence()))
+              .toList();
+      throw new Refusal(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "search-problem",
+          problems.isEmpty() ? "There is nothing to read." : problems.get(0).sentence(),
+          Map.of("problems", problems));
+    }
+    return StrategyBody.of(read.strategy().get());
+  }
+}

@@ -1,0 +1,48 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { counted, useNotice } from '../../ui';
+
+export function useSources(group: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'sources'],
+    staleTime: 60_000,
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/sources', { params: { path: { group } }, signal })),
+  });
+}
+
+/** Names of sources by key. */
+export function useSourceNames(group: string): Record<string, string> {
+  const sources = useSources(group);
+  return Object.fromEntries((sources.data ?? []).map((source) => [source.key, source.name]));
+}
+
+export function useHoldings(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'holdings'],
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/holdings', { params: { path: { group } }, signal })),
+  });
+}
+
+/** Takes in a holdings file in place of the one before. */
+export function useTakeHoldings(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async ({ name, file }: { name: string; file: string }) =>
+      body(
+        await api.PUT('/api/groups/{group}/holdings', {
+          params: { path: { group }, header: commandHeader(newCommand()) },
+          body: { name, file },
+        }),
+      ),
+    onSuccess: (taken) => {
+      const left = taken.problems.length;
+      const rest = left > 0 ? ` ${counted(left, 'line')} could not be used.` : '';
+      tell({ text: `${counted(taken.titles, 'stretch', 'stretches')} taken in.${rest}` });
+      // What can be read changes lists, counts and leaves.
+      void client.invalidateQueries({ queryKey: keys.group(group) });
+    },
+  });
+}

@@ -1,0 +1,128 @@
+import { useRef, useState, type ReactNode } from 'react';
+import type { Problem, Schema } from '../../../api';
+import { Act, counted, useKeys } from '../../../ui';
+import { isBlank, shortText, strategyOf, type Line } from '../../strategy';
+import type { SheetState } from '../useSheet';
+import { SheetLine } from './SheetLine';
+
+type Note = Schema['Note'];
+
+/** The place where a strategy is written: a short stack of lines, each with its counts. */
+export function Sheet({
+  sheet,
+  answer,
+  problem,
+  onSettle,
+  onLimit,
+  acts,
+}: {
+  sheet: SheetState;
+  answer: Schema['Answer'] | undefined;
+  problem: Problem | null;
+  onSettle: () => void;
+  onLimit: (property: string) => void;
+  acts: ReactNode;
+}) {
+  const place = useRef<HTMLElement>(null);
+  const [current, setCurrent] = useState<string | null>(null);
+  const { lines } = sheet;
+  const asked = lines.filter((line) => !isBlank(line));
+  const [folded, setFolded] = useState(() => isNarrow() && asked.length > 0);
+  const focus = (id: string | undefined) =>
+    // After the line is there.
+    requestAnimationFrame(() =>
+      place.current?.querySelector<HTMLElement>(`[data-line="${id}"] [data-main]`)?.focus(),
+    );
+  const toLast = () => {
+    setFolded(false);
+    focus(lines[lines.length - 1]?.id);
+  };
+  useKeys({ '/': toLast, u: sheet.undo, U: sheet.redo });
+  const problems = problem?.type === 'search-problem' ? (problem.details.problems as Note[]) : [];
+  if (folded) {
+    return (
+      <section ref={place} aria-label="Sheet" className="sheet flex items-baseline gap-4 py-2">
+        <button type="button" className="act min-w-0" onClick={() => setFolded(false)}>
+          <span className="truncate font-serif">{shortText(strategyOf(lines)) || 'empty'}</span>
+        </button>
+        <span className="text-soft">{counted(asked.length, 'line')}</span>
+        <Act onClick={() => setFolded(false)}>Unfold</Act>
+      </section>
+    );
+  }
+  return (
+    <section ref={place} aria-label="Sheet" className="sheet">
+      <div className="flex flex-wrap items-baseline gap-x-4 pt-1 text-[13px]">
+        {acts}
+        <Act hint="u" disabled={!sheet.mayUndo} onClick={sheet.undo}>
+          Undo
+        </Act>
+        <Act hint="U" disabled={!sheet.mayRedo} onClick={sheet.redo}>
+          Redo
+        </Act>
+        {asked.length > 0 && <Act onClick={() => setFolded(true)}>Fold</Act>}
+      </div>
+      <form
+        role="search"
+        onSubmit={(event) => {
+          event.preventDefault();
+          onSettle();
+          if (isNarrow()) setFolded(asked.length > 0);
+        }}
+      >
+        <div className="sheet-row min-h-0! text-[12px] text-soft max-lg:hidden" aria-hidden="true">
+          <span />
+          <span />
+          <span className="text-right">alone</span>
+          <span className="text-right">left after it</span>
+          <span className="text-right">without it</span>
+        </div>
+        <ol>
+          {lines.map((line, at) => (
+            <SheetLine
+              key={line.id}
+              line={line}
+              number={at + 1}
+              isLast={at === lines.length - 1}
+              sheet={sheet}
+              counted={answer?.lines.find((each) => each.line === line.id)}
+              notes={notesOf(line, answer, problems)}
+              most={most(answer)}
+              current={current === line.id}
+              onCurrent={() => setCurrent(line.id)}
+              onLimit={onLimit}
+              onFocus={(by) => focus(lines[at + by]?.id)}
+              onAdd={() => focus(sheet.insertAfter(line.id))}
+            />
+          ))}
+        </ol>
+        <button type="submit" className="sr-only">
+          Search
+        </button>
+      </form>
+    </section>
+  );
+}
+
+/** Where the list needs the room. */
+function isNarrow(): boolean {
+  return window.matchMedia('(max-width: 1023px)').matches;
+}
+
+/** What is wrong with a line comes before what is worth knowing. */
+function notesOf(line: Line, answer: Schema['Answer'] | undefined, problems: Note[]) {
+  const wrong = problems.filter((problem) => problem.line === line.id);
+  if (wrong.length > 0) return { wrong, worth: [] };
+  const covers = (answer?.covers ?? [])
+    .filter((cover) => cover.line === line.id)
+    .map((cover) => `${cover.typed} covers ${counted(cover.words, 'word')}`);
+  const said = (answer?.notes ?? [])
+    .filter((note) => note.line === line.id)
+    .map((note) => note.sentence);
+  return { wrong, worth: [...covers, ...said] };
+}
+
+/** The longest bar stands for the most that any line leaves. */
+function most(answer: Schema['Answer'] | undefined): number {
+  return Math.max(1, ...(answer?.lines ?? []).map((line) => line.left ?? 0));
+}

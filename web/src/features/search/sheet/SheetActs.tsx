@@ -1,0 +1,25 @@
+import { useState } from 'react';
+import { Act } from '../../../ui';
+import { mayWrite, useHere } from '../../session';
+import type { SheetState } from '../useSheet';
+import { HoldDialog } from './HoldDialog';
+import { LimitSetsDialog } from './LimitSetsDialog';
+import { PassageDialog } from './PassageDialog';
+
+/** What can be put on the sheet besides words. */
+export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () => void }) {
+  const here = useHere();
+  const [open, setOpen] = useState<'hold' | 'sets' | 'passage' | null>(null);
+  const close = () => setOpen(null);
+  return (
+    <>
+      <Act onClick={onLimit}>Limit</Act>
+      <Act onClick={() => setOpen('hold')}>Hold a strategy</Act>
+      <Act onClick={() => setOpen('passage')}>Passage</Act>
+      {mayWrite(here) && <Act onClick={() => setOpen('sets')}>Limits of the group</Act>}
+      {open === 'hold' && <HoldDialog sheet={sheet} onClose={close} />}
+      {open === 'sets' && <LimitSetsDialog sheet={sheet} onClose={close} />}
+      {open === 'passage' && <PassageDialog sheet={sheet} onClose={close} />}
+    </>
+  );
+}

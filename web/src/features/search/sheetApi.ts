@@ -1,0 +1,145 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { useNotice } from '../../ui';
+import { asks, type Strategy } from '../strategy';
+
+/** What there is to know and to offer about the words of a line. */
+export function useLineHelp(group: string, strategy: Strategy, line: string | null) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'line', JSON.stringify(strategy), line],
+    enabled: line !== null,
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.POST('/api/groups/{group}/search/line', {
+          params: { path: { group } },
+          body: { strategy, line: line ?? '' },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** What would help a search that finds too few. */
+export function useWaysOut(group: string, strategy: Strategy, wanted: boolean) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'ways-out', JSON.stringify(strategy)],
+    enabled: wanted,
+    staleTime: 60_000,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.POST('/api/groups/{group}/search/ways-out', {
+          params: { path: { group } },
+          body: { strategy },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useSuggestions(group: string, typed: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'suggestions', typed],
+    enabled: typed.length >= 2,
+    staleTime: 60_000,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/suggestions', {
+          params: { path: { group }, query: { typed } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** A strategy as one line of CQL and as a sentence. */
+export function useRendered(group: string, strategy: Strategy) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'cql', JSON.stringify(strategy)],
+    enabled: asks(strategy),
+    staleTime: Infinity,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.POST('/api/groups/{group}/search/cql', {
+          params: { path: { group } },
+          body: { strategy },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useReadCql(group: string) {
+  return useMutation({
+    mutationFn: async (cql: string) =>
+      body(
+        await api.POST('/api/groups/{group}/search/cql/read', {
+          params: { path: { group } },
+          body: { cql },
+        }),
+      ),
+  });
+}
+
+export function usePassage(group: string) {
+  return useMutation({
+    mutationFn: async (text: string) =>
+      body(
+        await api.POST('/api/groups/{group}/search/passage', {
+          params: { path: { group } },
+          body: { text },
+        }),
+      ).line,
+  });
+}
+
+/** What an empty sheet can begin with, and what lines can hold. */
+export function useBeginnings(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'beginnings'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/beginnings', {
+          params: { path: { group } },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useLimitSets(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'limit-sets'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/limit-sets', { params: { path: { group } }, signal }),
+      ),
+  });
+}
+
+/** Keeps the limits in force under a name, for the group. */
+export function useKeepLimits(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async ({ name, strategy }: { name: string; strategy: Strategy }) => {
+      const command = newCommand();
+      const made = body(
+        await api.POST('/api/groups/{group}/limit-sets', {
+          params: { path: { group }, header: commandHeader(command) },
+          body: { name, strategy },
+        }),
+      );
+      return { command, made };
+    },
+    onSuccess: ({ command, made }) => {
+      tell({ text: `Limits kept for the group as “${made.name}”.`, command });
+      void client.invalidateQueries({ queryKey: [...keys.living(group), 'limit-sets'] });
+    },
+  });
+}
