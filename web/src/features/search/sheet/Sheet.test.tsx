@@ -129,10 +129,14 @@ it('is written by keyboard alone', async () => {
   show([MOTHS]);
   await userEvent.click(screen.getByLabelText('Line 1'));
   await userEvent.keyboard('{Shift>}{Enter}{/Shift}');
-  await waitFor(() => expect(screen.getByLabelText('Line 2')).toHaveFocus());
+  expect(screen.getByLabelText('Line 2')).toHaveFocus();
   await userEvent.keyboard('bats');
   await userEvent.keyboard('{Alt>}{ArrowUp}{/Alt}');
   expect(screen.getByLabelText('Line 1')).toHaveValue('bats');
+  expect(screen.getByLabelText('Line 1')).toHaveFocus();
+  await userEvent.keyboard('{Alt>}{ArrowDown}{/Alt}');
+  expect(screen.getByLabelText('Line 2')).toHaveValue('bats');
+  expect(screen.getByLabelText('Line 2')).toHaveFocus();
   await userEvent.keyboard('{Enter}');
   expect(settle).toHaveBeenCalledTimes(1);
 });
@@ -141,9 +145,9 @@ it('strikes an empty line by Backspace, and goes to the one before', async () =>
   show([MOTHS]);
   await userEvent.click(screen.getByLabelText('Line 1'));
   await userEvent.keyboard('{Shift>}{Enter}{/Shift}');
-  await waitFor(() => expect(screen.getByLabelText('Line 2')).toHaveFocus());
+  expect(screen.getByLabelText('Line 2')).toHaveFocus();
   await userEvent.keyboard('x{Backspace}{Backspace}');
-  await waitFor(() => expect(screen.getByLabelText('Line 1')).toHaveFocus());
+  expect(screen.getByLabelText('Line 1')).toHaveFocus();
   expect(within(screen.getByRole('list')).getAllByRole('listitem')).toHaveLength(2);
 });
 

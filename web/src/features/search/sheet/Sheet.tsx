@@ -1,4 +1,5 @@
 import { useRef, useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import type { Problem, Schema } from '../../../api';
 import { Act, counted, useKeys } from '../../../ui';
 import { isBlank, shortText, strategyOf, type Line } from '../../strategy';
@@ -28,14 +29,19 @@ export function Sheet({
   const { lines } = sheet;
   const asked = lines.filter((line) => !isBlank(line));
   const [folded, setFolded] = useState(() => isNarrow() && asked.length > 0);
+  // At once, for the next key may follow before the next frame.
   const focus = (id: string | undefined) =>
-    // After the line is there.
-    requestAnimationFrame(() =>
-      place.current?.querySelector<HTMLElement>(`[data-line="${id}"] [data-main]`)?.focus(),
-    );
+    place.current?.querySelector<HTMLElement>(`[data-line="${id}"] [data-main]`)?.focus();
   const toLast = () => {
-    setFolded(false);
+    flushSync(() => setFolded(false));
     focus(lines[lines.length - 1]?.id);
+  };
+  // What has the focus keeps it, though its place on the page changes.
+  const move = (id: string, by: number) => {
+    const focused = document.activeElement;
+    flushSync(() => sheet.move(id, by));
+    if (focused instanceof HTMLElement && !focused.matches(':disabled')) focused.focus();
+    else focus(id);
   };
   useKeys({ '/': toLast, u: sheet.undo, U: sheet.redo });
   const problems = problem?.type === 'search-problem' ? (problem.details.problems as Note[]) : [];
@@ -92,7 +98,8 @@ export function Sheet({
               onCurrent={() => setCurrent(line.id)}
               onLimit={onLimit}
               onFocus={(by) => focus(lines[at + by]?.id)}
-              onAdd={() => focus(sheet.insertAfter(line.id))}
+              onMove={(by) => move(line.id, by)}
+              onAdd={() => focus(flushSync(() => sheet.insertAfter(line.id)))}
             />
           ))}
         </ol>

@@ -25,6 +25,7 @@ export function SheetLine({
   onCurrent,
   onLimit,
   onFocus,
+  onMove,
   onAdd,
 }: {
   line: Line;
@@ -38,6 +39,7 @@ export function SheetLine({
   onCurrent: () => void;
   onLimit: (property: string) => void;
   onFocus: (by: number) => void;
+  onMove: (by: number) => void;
   onAdd: () => void;
 }) {
   const [details, setDetails] = useState(false);
@@ -48,8 +50,8 @@ export function SheetLine({
   const keys = {
     up: () => onFocus(-1),
     down: () => onFocus(1),
-    moveUp: () => sheet.move(line.id, -1),
-    moveDown: () => sheet.move(line.id, 1),
+    moveUp: () => onMove(-1),
+    moveDown: () => onMove(1),
     strike,
     add: onAdd,
   };
