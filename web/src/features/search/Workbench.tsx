@@ -20,7 +20,7 @@ import { WaysOut } from './WaysOut';
 type Result = Schema['SearchResult'];
 type Came = { focus?: boolean; step?: string; before?: number; fresh?: boolean } | null;
 
-const COUNT_AFTER = 60;
+const COUNT_AFTER = 40;
 
 /** Sheet over list, leaf beside. What is typed is counted live; Enter settles it. */
 export function Workbench({

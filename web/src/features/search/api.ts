@@ -43,13 +43,13 @@ export function useSince(group: string, strategy: Strategy, shown: Schema['Answe
     retry: false,
     queryFn: async ({ signal }) => {
       const now = body(
-        await api.POST('/api/groups/{group}/search', {
+        await api.POST('/api/groups/{group}/search/count', {
           params: { path: { group } },
-          body: { strategy, order: 'here' },
+          body: { strategy },
           signal,
         }),
       );
-      return now.answer.count - (shown?.count ?? 0);
+      return now.count - (shown?.count ?? 0);
     },
   });
 }

@@ -42,7 +42,8 @@ class ArchitectureTest {
                     "org.tartarus.snowball..",
                     "org.apache.commons.csv..",
                     "org.eclipse.rdf4j..",
-                    "org.roaringbitmap.."),
+                    "org.roaringbitmap..",
+                    "com.github.benmanes.caffeine.."),
             noClasses()
                 .should()
                 .dependOnClassesThat()

@@ -320,6 +320,15 @@ class SheetTest {
         .isEqualTo(first.get("count"));
   }
 
+  @DisplayName("How many there are by now can be asked without the list")
+  @Test
+  void countAlone() {
+    Map<String, Object> asked = Map.of("strategy", strategy(words("a", "moths")));
+    JsonNode alone = sven.post("/search/count", asked).ok();
+    assertThat(alone.get("count")).isEqualTo(answer(words("a", "moths")).get("count"));
+    assertThat(alone.get("count").asInt()).isPositive();
+  }
+
   @DisplayName("R3: what a member opened is that member's own")
   @Test
   void opened() {

@@ -88,6 +88,7 @@ class StrangersTest {
             "breakdown",
             "sources",
             "line",
+            "count",
             "ways-out",
             "passage",
             "cql",

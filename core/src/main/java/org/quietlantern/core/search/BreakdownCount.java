@@ -10,10 +10,10 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.function.Function;
 import org.apache.lucene.index.LeafReaderContext;
-import org.apache.lucene.util.FixedBitSet;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Tree;
+import org.roaringbitmap.IntConsumer;
 
 /** Counts a {@link Breakdown}. */
 final class BreakdownCount {
@@ -24,7 +24,7 @@ final class BreakdownCount {
   private final Property property;
   private final PropertyColumns columns;
   private final Circumstances circumstances;
-  private final FixedBitSet base;
+  private final DocSet base;
   private int unknown;
 
   BreakdownCount(State state, Compiled.Ready ready, Breakdown.Asked asked) {
@@ -44,7 +44,7 @@ final class BreakdownCount {
     Fitting fitting =
         property.shape() == Property.Shape.RANGE ? fitting(ranges()) : fittingValues();
     return new Breakdown(
-        property, base.cardinality(), fitting.bars(), unknown, fitting.all(), !property.overlaps());
+        property, base.count(), fitting.bars(), unknown, fitting.all(), !property.overlaps());
   }
 
   /** The bars to give, and how many there are. */
@@ -152,16 +152,8 @@ final class BreakdownCount {
         });
   }
 
-  private void each(LeafReaderContext leaf, Column.Taking taking) {
-    int end = Math.min(leaf.docBase + leaf.reader().maxDoc(), base.length());
-    int doc = leaf.docBase;
-    while (doc < end) {
-      doc = base.nextSetBit(doc);
-      if (doc < end) {
-        taking.take(doc - leaf.docBase);
-      }
-      doc = doc < end ? doc + 1 : end;
-    }
+  private void each(LeafReaderContext leaf, IntConsumer taking) {
+    base.in(leaf).forEach(taking);
   }
 
   /** Counts by number; what is counted once is not counted again for the same document. */

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.lucene.util.FixedBitSet;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
@@ -38,58 +37,48 @@ public record BySource(int count, int several, List<Share> shares) {
   public static BySource of(Snapshot snapshot, Compiled.Ready ready, List<String> sources) {
     State state = snapshot.state();
     Sets sets = state.sets();
-    FixedBitSet result = sets.of(ready.query());
-    Map<String, FixedBitSet> bySource = new LinkedHashMap<>();
+    DocSet result = sets.of(ready.query());
+    Map<String, DocSet> bySource = new LinkedHashMap<>();
     for (String source : sources) {
       Limit limit = Limit.any(Property.SOURCE, source);
       bySource.put(source, sets.of(new LimitQuery(limit, ready.circumstances(), state.columns())));
     }
-    FixedBitSet once = sets.none();
-    FixedBitSet twice = sets.none();
-    for (FixedBitSet set : bySource.values()) {
-      FixedBitSet again = once.clone();
-      again.and(set);
-      twice.or(again);
-      once.or(set);
+    DocSet once = sets.none();
+    DocSet twice = sets.none();
+    for (DocSet set : bySource.values()) {
+      twice = twice.or(once.and(set));
+      once = once.or(set);
     }
-    twice.and(result);
+    DocSet several = result.and(twice);
     List<Share> shares = new ArrayList<>();
-    bySource.forEach((source, set) -> shares.add(share(state, ready, source, set, result, twice)));
-    return new BySource(result.cardinality(), twice.cardinality(), shares);
+    bySource.forEach(
+        (source, set) -> shares.add(share(state, ready, source, set, result, several)));
+    return new BySource(result.count(), several.count(), shares);
   }
 
   private static Share share(
-      State state,
-      Compiled.Ready ready,
-      String source,
-      FixedBitSet set,
-      FixedBitSet result,
-      FixedBitSet twice) {
-    FixedBitSet found = result.clone();
-    found.and(set);
-    int count = found.cardinality();
-    found.andNot(twice);
+      State state, Compiled.Ready ready, String source, DocSet set, DocSet result, DocSet several) {
+    DocSet found = result.and(set);
+    int only = found.andNot(several).count();
     Map<String, Integer> lines = new LinkedHashMap<>();
     for (Compiled.Part part : ready.parts()) {
       if (answers(state, ready, part, set)) {
-        lines.put(
-            part.line().id(),
-            (int) FixedBitSet.intersectionCount(state.sets().of(part.query()), set));
+        lines.put(part.line().id(), state.sets().of(part.query()).countIn(set));
       }
     }
-    return new Share(source, set.cardinality(), count, found.cardinality(), lines);
+    return new Share(source, set.count(), found.count(), only, lines);
   }
 
   /** A source that has no value at all for a limit cannot answer it. */
   private static boolean answers(
-      State state, Compiled.Ready ready, Compiled.Part part, FixedBitSet set) {
+      State state, Compiled.Ready ready, Compiled.Part part, DocSet set) {
     if (!(part.line() instanceof Line.Limited limited)) {
       return true;
     }
-    FixedBitSet unknown =
+    DocSet unknown =
         state
             .sets()
             .of(StrategyCompiler.unknown(limited.limit(), ready.circumstances(), state.columns()));
-    return FixedBitSet.intersectionCount(unknown, set) < set.cardinality();
+    return unknown.countIn(set) < set.count();
   }
 }

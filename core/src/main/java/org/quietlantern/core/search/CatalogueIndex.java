@@ -37,6 +37,7 @@ public final class CatalogueIndex implements AutoCloseable {
   private final Directory directory;
   private final IndexWriter writer;
   private final Columns columns = new Columns();
+  private final KeptPostings kept = new KeptPostings();
   private State state;
   private long number;
 
@@ -55,7 +56,7 @@ public final class CatalogueIndex implements AutoCloseable {
     } else {
       writer.deleteAll();
     }
-    state = new State(DirectoryReader.open(writer), columns, number);
+    state = new State(DirectoryReader.open(writer), columns, kept, number);
   }
 
   /**
@@ -147,10 +148,15 @@ public final class CatalogueIndex implements AutoCloseable {
     DirectoryReader newer = DirectoryReader.openIfChanged(state.reader(), writer);
     if (newer != null) {
       state.reader().decRef();
-      state = new State(newer, columns, number);
+      state = new State(newer, columns, kept, number);
     } else {
       state = state.upTo(number);
     }
+  }
+
+  /** Keeps nothing of what was found so far; only measurements need it. */
+  public void forgetFound() {
+    kept.forgetAll();
   }
 
   private static Term key(int id) {

@@ -61,7 +61,9 @@ public sealed interface Compiled {
     /** The whole strategy; what only rules out is taken from the whole catalogue. */
     Query query() {
       BooleanQuery.Builder whole = new BooleanQuery.Builder();
-      whole.add(new MatchAllDocsQuery(), Occur.FILTER);
+      if (inForce().stream().allMatch(Part::rulesOut)) {
+        whole.add(new MatchAllDocsQuery(), Occur.FILTER);
+      }
       for (Part part : inForce()) {
         Occur occur = part.scores() ? Occur.MUST : Occur.FILTER;
         whole.add(part.query(), part.rulesOut() ? Occur.MUST_NOT : occur);

@@ -54,6 +54,12 @@ final class IndexFields {
 
   private IndexFields() {}
 
+  /** Whether a field holds running text. */
+  static boolean isLong(String field) {
+    return List.of(ALL, Field.ABSTRACT.word()).stream()
+        .anyMatch(each -> field.equals(stemmed(each)) || field.equals(exact(each)));
+  }
+
   /** Doc values of a property. */
   static String values(Property property) {
     return "values_" + property.word();

@@ -1,9 +1,10 @@
 package org.quietlantern.core.search;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
-import org.apache.lucene.util.FixedBitSet;
 import org.quietlantern.core.query.Line;
 
 /** What each line of a strategy finds, leaves and costs (rule M10), all in one state. */
@@ -11,6 +12,7 @@ public final class LineCounts {
   private final Sets sets;
   private final Compiled.Ready ready;
   private final State state;
+  private final IdentityHashMap<Compiled.Part, DocSet> found = new IdentityHashMap<>();
 
   /**
    * The counts of one line.
@@ -35,24 +37,24 @@ public final class LineCounts {
     this.state = snapshot.state();
     this.sets = state.sets();
     this.ready = ready;
+    ready.parts().forEach(part -> found.put(part, sets.of(part.query())));
   }
 
   /** In the order of the lines; lines that wait for their words are left out. */
   public List<LineCount> all() {
     List<Compiled.Part> force = ready.inForce();
-    List<FixedBitSet> below = below(force);
-    FixedBitSet left = sets.all().clone();
+    List<DocSet> below = below(force);
+    DocSet left = sets.all();
     List<LineCount> counts = new ArrayList<>();
     int at = 0;
     for (Compiled.Part part : ready.parts()) {
-      FixedBitSet set = sets.of(part.query());
-      int alone = set.cardinality();
+      DocSet set = found.get(part);
+      int alone = set.count();
       if (part.isInForce()) {
         at++;
-        FixedBitSet others = left.clone();
-        others.and(below.get(at));
-        narrow(left, part, set);
-        counts.add(inForce(part, alone, left.cardinality(), others));
+        DocSet others = left.and(below.get(at));
+        left = narrowed(left, part);
+        counts.add(inForce(part, alone, left.count(), others));
       } else {
         counts.add(
             new LineCount(
@@ -68,18 +70,18 @@ public final class LineCounts {
     return counts;
   }
 
-  private LineCount inForce(Compiled.Part part, int alone, int left, FixedBitSet others) {
-    int without = others.cardinality();
+  private LineCount inForce(Compiled.Part part, int alone, int left, DocSet others) {
+    int without = others.count();
     Optional<Integer> unknown = Optional.empty();
     boolean allQualify = false;
     if (part.line() instanceof Line.Limited limited) {
       if (limited.limit().asksFor() && !limited.limit().takesUnknown()) {
-        FixedBitSet missing =
+        DocSet missing =
             sets.of(
                 StrategyCompiler.unknown(limited.limit(), ready.circumstances(), state.columns()));
-        unknown = Optional.of((int) FixedBitSet.intersectionCount(missing, others));
+        unknown = Optional.of(missing.countIn(others));
       }
-      allQualify = FixedBitSet.andNotCount(others, sets.of(part.query())) == 0;
+      allQualify = others.countIn(found.get(part)) == without;
     }
     return new LineCount(
         part.line().id(),
@@ -92,21 +94,16 @@ public final class LineCounts {
   }
 
   /** At each place, what the lines from there on find together; everything at the end. */
-  private List<FixedBitSet> below(List<Compiled.Part> force) {
-    FixedBitSet[] below = new FixedBitSet[force.size() + 1];
-    below[force.size()] = sets.all();
+  private List<DocSet> below(List<Compiled.Part> force) {
+    ArrayDeque<DocSet> below = new ArrayDeque<>();
+    below.add(sets.all());
     for (int i = force.size() - 1; i >= 0; i--) {
-      below[i] = below[i + 1].clone();
-      narrow(below[i], force.get(i), sets.of(force.get(i).query()));
+      below.addFirst(narrowed(below.getFirst(), force.get(i)));
     }
-    return List.of(below);
+    return List.copyOf(below);
   }
 
-  private static void narrow(FixedBitSet set, Compiled.Part part, FixedBitSet by) {
-    if (part.rulesOut()) {
-      set.andNot(by);
-    } else {
-      set.and(by);
-    }
+  private DocSet narrowed(DocSet set, Compiled.Part part) {
+    return part.rulesOut() ? set.andNot(found.get(part)) : set.and(found.get(part));
   }
 }

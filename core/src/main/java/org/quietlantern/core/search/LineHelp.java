@@ -127,7 +127,7 @@ public final class LineHelp {
   }
 
   private int count(Query query) {
-    return state.sets().of(query).cardinality();
+    return state.sets().of(query).count();
   }
 
   private List<Offer> spellings(Term term) {

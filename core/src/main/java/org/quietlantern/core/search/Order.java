@@ -27,7 +27,7 @@ public enum Order {
 
   private SortField first(boolean reverse, State state) {
     return switch (this) {
-      case RELEVANCE -> new SortField(null, SortField.Type.SCORE, reverse);
+      case RELEVANCE -> throw new IllegalStateException("worked out by " + Relevance.class);
       case PUBLISHED -> newest(IndexFields.PUBLISHED, reverse);
       case HERE -> newest(IndexFields.CAME, reverse);
       case CITED -> new SortField(IndexFields.CITES, new CitedOrder(state.citedBy()), !reverse);

@@ -1,6 +1,5 @@
 package org.quietlantern.core.search;
 
-import java.io.IOException;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.ConstantScoreScorer;
 import org.apache.lucene.search.ConstantScoreWeight;
@@ -11,16 +10,15 @@ import org.apache.lucene.search.QueryVisitor;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.Weight;
-import org.apache.lucene.util.FixedBitSet;
+import org.roaringbitmap.PeekableIntIterator;
+import org.roaringbitmap.RoaringBitmap;
 
-/** The documents of a set, by their numbers in the whole reader. */
+/** The documents of a set. */
 final class SetQuery extends Query {
-  private final FixedBitSet set;
-  private final long cost;
+  private final DocSet set;
 
-  SetQuery(FixedBitSet set, long cost) {
+  SetQuery(DocSet set) {
     this.set = set;
-    this.cost = cost;
   }
 
   @Override
@@ -28,8 +26,7 @@ final class SetQuery extends Query {
     return new ConstantScoreWeight(this, boost) {
       @Override
       public Scorer scorer(LeafReaderContext leaf) {
-        return new ConstantScoreScorer(
-            this, score(), mode, new Walk(leaf.docBase, leaf.reader().maxDoc()));
+        return new ConstantScoreScorer(this, score(), mode, new Walk(set.in(leaf)));
       }
 
       @Override
@@ -39,15 +36,15 @@ final class SetQuery extends Query {
     };
   }
 
-  /** Goes through the part of the set that lies in one segment. */
-  private final class Walk extends DocIdSetIterator {
-    private final int base;
-    private final int end;
+  /** Goes through what lies in one segment. */
+  private static final class Walk extends DocIdSetIterator {
+    private final PeekableIntIterator docs;
+    private final long cost;
     private int doc = -1;
 
-    Walk(int base, int size) {
-      this.base = base;
-      this.end = base + size;
+    Walk(RoaringBitmap set) {
+      docs = set.getIntIterator();
+      cost = set.getCardinality();
     }
 
     @Override
@@ -56,15 +53,15 @@ final class SetQuery extends Query {
     }
 
     @Override
-    public int nextDoc() throws IOException {
-      return advance(doc + 1);
+    public int nextDoc() {
+      doc = docs.hasNext() ? docs.next() : NO_MORE_DOCS;
+      return doc;
     }
 
     @Override
     public int advance(int target) {
-      int next = target >= end - base ? NO_MORE_DOCS : set.nextSetBit(base + target);
-      doc = next >= end ? NO_MORE_DOCS : next - base;
-      return doc;
+      docs.advanceIfNeeded(target);
+      return nextDoc();
     }
 
     @Override
@@ -80,16 +77,16 @@ final class SetQuery extends Query {
 
   @Override
   public String toString(String field) {
-    return "set of " + cost;
+    return "set of " + set.count();
   }
 
   @Override
   public boolean equals(Object other) {
-    return other instanceof SetQuery query && cost == query.cost && set.equals(query.set);
+    return other instanceof SetQuery query && set == query.set;
   }
 
   @Override
   public int hashCode() {
-    return Long.hashCode(cost);
+    return System.identityHashCode(set);
   }
 }

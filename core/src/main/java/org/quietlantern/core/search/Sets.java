@@ -3,9 +3,7 @@ package org.quietlantern.core.search;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.search.BooleanClause;
 import org.apache.lucene.search.BooleanQuery;
@@ -19,144 +17,164 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.search.Scorable;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.Weight;
+import org.apache.lucene.util.BitSetIterator;
 import org.apache.lucene.util.Bits;
 import org.apache.lucene.util.FixedBitSet;
+import org.roaringbitmap.RoaringBitmap;
 
 /**
  * What queries find in one state of the index, as sets of documents. The set of each word, phrase
- * and limit is kept, so that a strategy of which one word changed costs one word and some
- * arithmetic. Sets that are given out may be shared and are not to be changed.
+ * and limit is kept by segment, so that a strategy of which one word changed costs one word and
+ * some arithmetic, and so does one that is asked again after some records came.
  */
 final class Sets {
-  /** Bytes that the kept sets of one state may take. */
-  private static final long MOST_BYTES = 96L << 20;
-
   private final IndexSearcher searcher;
-  private final int size;
-  private final FixedBitSet all;
-  private final Map<Query, FixedBitSet> kept = new LinkedHashMap<>(64, 0.75f, true);
+  private final List<LeafReaderContext> leaves;
+  private final KeptPostings kept;
+  private final DocSet everything;
+  private final DocSet all;
 
-  Sets(IndexSearcher searcher) {
+  Sets(IndexSearcher searcher, KeptPostings kept) {
     this.searcher = searcher;
-    this.size = Math.max(1, searcher.getIndexReader().maxDoc());
-    this.all = living();
+    this.leaves = searcher.getIndexReader().leaves();
+    this.kept = kept;
+    this.everything =
+        new DocSet(
+            leaves.stream()
+                .map(leaf -> RoaringBitmap.bitmapOfRange(0, leaf.reader().maxDoc()))
+                .toList());
+    this.all = new DocSet(leaves.stream().map(Sets::living).toList());
   }
 
-  private FixedBitSet living() {
-    FixedBitSet living = none();
-    for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
-      living.set(leaf.docBase, leaf.docBase + leaf.reader().maxDoc());
-      Bits live = leaf.reader().getLiveDocs();
-      if (live != null) {
-        FixedBitSet gone = FixedBitSet.copyOf(live);
-        gone.flip(0, gone.length());
-        for (int doc = next(gone, 0); doc >= 0; doc = next(gone, doc + 1)) {
-          living.clear(leaf.docBase + doc);
-        }
+  private static RoaringBitmap living(LeafReaderContext leaf) {
+    int size = leaf.reader().maxDoc();
+    RoaringBitmap living = RoaringBitmap.bitmapOfRange(0, size);
+    Bits live = leaf.reader().getLiveDocs();
+    if (live != null) {
+      FixedBitSet gone = FixedBitSet.copyOf(live);
+      gone.flip(0, size);
+      BitSetIterator each = new BitSetIterator(gone, 0);
+      for (int doc = each.nextDoc(); doc != BitSetIterator.NO_MORE_DOCS; doc = each.nextDoc()) {
+        living.remove(doc);
       }
     }
     return living;
   }
 
-  /** The next one of a set from a place on; -1 where there is none. */
-  private static int next(FixedBitSet set, int from) {
-    int next = from < set.length() ? set.nextSetBit(from) : DocIdSetIterator.NO_MORE_DOCS;
-    return next == DocIdSetIterator.NO_MORE_DOCS ? -1 : next;
-  }
-
   /** Every document that is there. */
-  FixedBitSet all() {
+  DocSet all() {
     return all;
   }
 
-  FixedBitSet none() {
-    return new FixedBitSet(size);
+  DocSet none() {
+    return new DocSet(leaves.stream().map(leaf -> new RoaringBitmap()).toList());
   }
 
-  FixedBitSet of(Query query) {
+  /** The documents that match and are there. */
+  DocSet of(Query query) {
+    return searcher.getIndexReader().hasDeletions() ? matching(query).and(all) : matching(query);
+  }
+
+  private DocSet matching(Query query) {
     if (query instanceof BooleanQuery joined) {
       return joined(joined);
     }
     if (query instanceof MatchAllDocsQuery) {
-      return all;
+      return everything;
     }
     return query instanceof MatchNoDocsQuery ? none() : leaf(query);
   }
 
   /** Any of the optional ones where nothing is required, as Lucene has it. */
-  private FixedBitSet joined(BooleanQuery query) {
-    List<FixedBitSet> required = new ArrayList<>();
-    List<FixedBitSet> optional = new ArrayList<>();
-    List<FixedBitSet> out = new ArrayList<>();
+  private DocSet joined(BooleanQuery query) {
+    List<DocSet> required = new ArrayList<>();
+    List<DocSet> optional = new ArrayList<>();
+    List<DocSet> out = new ArrayList<>();
     for (BooleanClause clause : query.clauses()) {
       switch (clause.getOccur()) {
-        case MUST, FILTER -> required.add(of(clause.getQuery()));
-        case SHOULD -> optional.add(of(clause.getQuery()));
-        case MUST_NOT -> out.add(of(clause.getQuery()));
+        case MUST, FILTER -> required.add(matching(clause.getQuery()));
+        case SHOULD -> optional.add(matching(clause.getQuery()));
+        case MUST_NOT -> out.add(matching(clause.getQuery()));
       }
     }
-    FixedBitSet result;
-    if (required.isEmpty()) {
-      result = none();
-      optional.forEach(result::or);
-    } else {
-      result = required.get(0).clone();
-      required.subList(1, required.size()).forEach(result::and);
+    if (required.isEmpty() && optional.isEmpty()) {
+      return none();
     }
-    out.forEach(result::andNot);
-    return result;
+    DocSet found = required.isEmpty() ? DocSet.any(optional) : DocSet.all(required);
+    return out.isEmpty() ? found : found.andNot(DocSet.any(out));
   }
 
-  private FixedBitSet leaf(Query query) {
-    synchronized (kept) {
-      FixedBitSet known = kept.get(query);
-      if (known != null) {
-        return known;
-      }
-    }
-    FixedBitSet found = evaluate(query);
-    synchronized (kept) {
-      kept.put(query, found);
-      long most = Math.max(8, MOST_BYTES / (size / 8 + 64));
-      var eldest = kept.entrySet().iterator();
-      while (kept.size() > most && eldest.hasNext()) {
-        eldest.next();
-        eldest.remove();
-      }
-    }
-    return found;
+  private DocSet leaf(Query query) {
+    return new DocSet(postings(query).stream().map(Postings::docs).toList());
   }
 
-  private FixedBitSet evaluate(Query query) {
-    FixedBitSet found = none();
+  /** Where a word, phrase or limit is met in each segment, in documents that went as well. */
+  List<Postings> postings(Query query) {
+    List<Postings> known = leaves.stream().map(leaf -> kept.find(leaf, query)).toList();
+    if (!known.contains(null)) {
+      return known;
+    }
+    Weight weight = weight(query);
+    return leaves.stream().map(leaf -> evaluate(query, weight, leaf)).toList();
+  }
+
+  private Weight weight(Query query) {
     try {
-      Weight weight =
-          searcher.createWeight(searcher.rewrite(query), ScoreMode.COMPLETE_NO_SCORES, 1);
-      for (LeafReaderContext leaf : searcher.getIndexReader().leaves()) {
-        BulkScorer scorer = weight.bulkScorer(leaf);
-        if (scorer != null) {
-          scorer.score(
-              new Filling(found, leaf.docBase),
-              leaf.reader().getLiveDocs(),
-              0,
-              DocIdSetIterator.NO_MORE_DOCS);
-        }
+      ScoreMode mode = isWord(query) ? ScoreMode.COMPLETE : ScoreMode.COMPLETE_NO_SCORES;
+      return searcher.createWeight(searcher.rewrite(query), mode, 1);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private static boolean isWord(Query query) {
+    return !(query instanceof LimitQuery);
+  }
+
+  private Postings evaluate(Query query, Weight weight, LeafReaderContext leaf) {
+    Postings known = kept.find(leaf, query);
+    if (known != null) {
+      return known;
+    }
+    Filling filling = isWord(query) ? new Weighing() : new Filling();
+    try {
+      BulkScorer scorer = weight.bulkScorer(leaf);
+      if (scorer != null) {
+        scorer.score(filling, null, 0, DocIdSetIterator.NO_MORE_DOCS);
       }
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+    Postings found = filling.postings.build();
+    kept.keep(leaf, query, found);
     return found;
   }
 
-  private record Filling(FixedBitSet found, int base) implements LeafCollector {
+  private static class Filling implements LeafCollector {
+    final Postings.Builder postings = new Postings.Builder();
+
     @Override
-    public void setScorer(Scorable scorer) {
+    public void setScorer(Scorable scorer) throws IOException {
       // Nothing is scored.
     }
 
     @Override
-    public void collect(int doc) {
-      found.set(base + doc);
+    public void collect(int doc) throws IOException {
+      postings.add(doc);
+    }
+  }
+
+  private static final class Weighing extends Filling {
+    private Scorable scorer;
+
+    @Override
+    public void setScorer(Scorable scorer) {
+      this.scorer = scorer;
+    }
+
+    @Override
+    public void collect(int doc) throws IOException {
+      postings.add(doc, scorer.score());
     }
   }
 }

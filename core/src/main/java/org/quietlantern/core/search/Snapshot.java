@@ -17,8 +17,6 @@ import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.TopFieldCollectorManager;
-import org.apache.lucene.search.TopFieldDocs;
-import org.apache.lucene.util.FixedBitSet;
 import org.quietlantern.core.query.Strategy;
 import org.roaringbitmap.RoaringBitmap;
 
@@ -28,9 +26,6 @@ import org.roaringbitmap.RoaringBitmap;
  * Breakdown}, {@link Reasons}, {@link Suggestions} and others.
  */
 public final class Snapshot implements AutoCloseable {
-  /** From here on a set is gone through together with the words that score. */
-  private static final int FEW = 20_000;
-
   private final State state;
 
   Snapshot(State state) {
@@ -46,46 +41,34 @@ public final class Snapshot implements AutoCloseable {
     return new StrategyCompiler(state, circumstances, library).compile(strategy);
   }
 
+  /** How many match. */
+  public int count(Compiled.Ready ready) {
+    return state.sets().of(ready.query()).count();
+  }
+
   /** The exact count, and the first ids in order. */
   public Found search(Compiled.Ready ready, Ordering ordering) {
-    FixedBitSet set = state.sets().of(ready.query());
-    int count = set.cardinality();
+    DocSet set = state.sets().of(ready.query());
     try {
-      TopFieldDocs top =
-          state
-              .searcher()
-              .search(
-                  ordering.order() == Order.RELEVANCE
-                      ? scored(ready, set, count)
-                      : new SetQuery(set, count),
-                  new TopFieldCollectorManager(
-                      ordering.order().sort(ordering.reverse(), state),
-                      Found.LISTED,
-                      null,
-                      Found.LISTED));
-      return new Found(count, publicIds(top.scoreDocs));
+      return new Found(set.count(), publicIds(first(ready, set, ordering)));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
   }
 
-  /**
-   * Scores by the words of the lines that find; limits and what is ruled out only say what takes
-   * part. A big set is not looked at one by one: the words alone lead, and skip what cannot come
-   * among the first.
-   */
-  private Query scored(Compiled.Ready ready, FixedBitSet set, int count) {
-    List<Compiled.Part> scoring = ready.inForce().stream().filter(Compiled.Part::scores).toList();
-    if (scoring.isEmpty()) {
-      return new SetQuery(set, count);
+  private ScoreDoc[] first(Compiled.Ready ready, DocSet set, Ordering ordering) throws IOException {
+    if (ordering.order() == Order.RELEVANCE) {
+      List<Query> words =
+          ready.inForce().stream().filter(Compiled.Part::scores).map(Compiled.Part::query).toList();
+      return new Relevance(state, words).first(set, Found.LISTED, ordering.reverse());
     }
-    BooleanQuery.Builder all = new BooleanQuery.Builder();
-    scoring.forEach(part -> all.add(part.query(), Occur.MUST));
-    boolean wordsAlone = scoring.size() == ready.inForce().size() && count > FEW;
-    if (!wordsAlone) {
-      all.add(new SetQuery(set, count), Occur.FILTER);
-    }
-    return all.build();
+    return state
+        .searcher()
+        .search(
+            new SetQuery(set),
+            new TopFieldCollectorManager(
+                ordering.order().sort(ordering.reverse(), state), Found.LISTED, null, Found.LISTED))
+        .scoreDocs;
   }
 
   /** Doc values can only be read forwards: all of a segment are, once, in the order they lie in. */

@@ -10,15 +10,18 @@ final class State {
   private final DirectoryReader reader;
   private final IndexSearcher searcher;
   private final Columns columns;
+  private final KeptPostings kept;
   private final long number;
   private Sets sets;
   private CitedBy citedBy;
 
-  State(DirectoryReader reader, Columns columns, long number) {
+  State(DirectoryReader reader, Columns columns, KeptPostings kept, long number) {
     this.reader = reader;
     this.searcher = new IndexSearcher(reader);
     this.searcher.setQueryCache(null);
+    this.searcher.setSimilarity(new Strength());
     this.columns = columns;
+    this.kept = kept;
     this.number = number;
   }
 
@@ -41,7 +44,7 @@ final class State {
 
   synchronized Sets sets() {
     if (sets == null) {
-      sets = new Sets(searcher);
+      sets = new Sets(searcher, kept);
     }
     return sets;
   }
@@ -59,7 +62,7 @@ final class State {
 
   /** The same documents up to a later change. */
   State upTo(long later) {
-    State state = new State(reader, columns, later);
+    State state = new State(reader, columns, kept, later);
     state.sets = sets;
     state.citedBy = citedBy;
     return state;

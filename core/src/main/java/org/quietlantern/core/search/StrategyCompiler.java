@@ -128,7 +128,7 @@ final class StrategyCompiler {
       return Optional.of(Compiled.Inactive.NOTHING_CHOSEN);
     }
     Query unknown = unknown(limit, circumstances, state.columns());
-    boolean supplied = state.sets().of(unknown).cardinality() < state.reader().numDocs();
+    boolean supplied = state.sets().of(unknown).count() < state.reader().numDocs();
     return supplied ? Optional.empty() : Optional.of(Compiled.Inactive.NOT_SUPPLIED);
   }
 

@@ -137,7 +137,7 @@ public final class WaysOut {
   /** -1 for what cannot be searched. */
   private int count(Strategy strategy) {
     return snapshot.compile(strategy, circumstances, library) instanceof Compiled.Ready ready
-        ? snapshot.state().sets().of(ready.query()).cardinality()
+        ? snapshot.state().sets().of(ready.query()).count()
         : -1;
   }
 }

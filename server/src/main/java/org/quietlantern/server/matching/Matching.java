@@ -60,6 +60,11 @@ public class Matching {
     }
   }
 
+  /** How many a strategy finds now. */
+  public int count(Member who, Strategy strategy) {
+    return look(who, look -> look.snapshot().count(look.compile(strategy)));
+  }
+
   /** What one looks at while asking about a strategy: all of one state. */
   public record Look(Snapshot snapshot, Circumstances circumstances, Library library) {
     public Compiled.Ready compile(Strategy strategy) {

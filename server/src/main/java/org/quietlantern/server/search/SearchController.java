@@ -44,6 +44,8 @@ class SearchController {
   /** The answer with the first rows of the list. */
   record SearchResult(Answer answer, List<Hit> first) {}
 
+  record Counted(int count) {}
+
   record RowsBody(List<String> ids, @Nullable Asked asked) {}
 
   SearchController(Matching matching, Hits hits, Leaves leaves, Beginnings beginnings) {
@@ -64,6 +66,13 @@ class SearchController {
         matching.search(me, strategy, order, Optional.ofNullable(body.waitFor()).orElse(0L));
     List<String> first = answer.ids().subList(0, Math.min(FIRST, answer.ids().size()));
     return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)));
+  }
+
+  /** How many there are by now, without the list. */
+  @PostMapping("/search/count")
+  @GuestsMay
+  Counted count(Member me, @RequestBody Asked body) {
+    return new Counted(matching.count(me, body.toStrategy()));
   }
 
   /** What an empty sheet can begin with. */

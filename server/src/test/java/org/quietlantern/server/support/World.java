@@ -132,7 +132,8 @@ public final class World {
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");
     }
-    if (List.of("search", "sources", "ways-out", "cql", "leaf").contains(last(endpoint.path()))) {
+    if (List.of("search", "count", "sources", "ways-out", "cql", "leaf")
+        .contains(last(endpoint.path()))) {
       body.remove("strategy");
     }
     return body;
