@@ -1,7 +1,6 @@
 package org.quietlantern.core.search;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.apache.lucene.index.IndexReader;
@@ -21,15 +20,18 @@ final class SegmentCache<V> {
   }
 
   V get(LeafReaderContext leaf, String name, Making<? extends V> making) throws IOException {
-    try {
-      Map<String, V> kept = of(leaf.reader().getCoreCacheHelper());
-      if (kept.size() > MOST) {
-        kept.clear();
-      }
-      return kept.computeIfAbsent(name, n -> make(leaf.reader(), making));
-    } catch (UncheckedIOException failed) {
-      throw new IOException(failed);
+    Map<String, V> kept = of(leaf.reader().getCoreCacheHelper());
+    V known = kept.get(name);
+    if (known != null) {
+      return known;
     }
+    if (kept.size() > MOST) {
+      kept.clear();
+    }
+    // Outside of the map, for making one thing may ask for another.
+    V made = making.make(leaf.reader());
+    V first = kept.putIfAbsent(name, made);
+    return first == null ? made : first;
   }
 
   private Map<String, V> of(IndexReader.CacheHelper helper) {
@@ -39,13 +41,5 @@ final class SegmentCache<V> {
           helper.addClosedListener(segments::remove);
           return new ConcurrentHashMap<>();
         });
-  }
-
-  private static <V> V make(LeafReader reader, Making<? extends V> making) {
-    try {
-      return making.make(reader);
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
   }
 }
