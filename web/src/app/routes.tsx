@@ -1,11 +1,13 @@
 import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
-import { HoldingsPage, SourcesPage } from '../features/catalogue';
+import { HeadingsPage, HoldingsPage, SourcesPage } from '../features/catalogue';
 import { FolderPage, FoldersPage, SavedSearchPage } from '../features/folders';
 import { PublicationPage } from '../features/publication';
+import { ReportPage } from '../features/report';
 import { SearchPage } from '../features/search';
 import { SignInPage } from '../features/session';
+import { ComparePage, TrailPage } from '../features/trail';
 import { Frame } from './Frame';
 import { Lost } from './Lost';
 import { MyGroup } from './MyGroup';
@@ -27,6 +29,9 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="search" replace /> },
       { path: 'search', element: <SearchPage /> },
       { path: 'q/:q', element: <SearchPage /> },
+      { path: 'trail', element: <TrailPage /> },
+      { path: 'compare', element: <ComparePage /> },
+      { path: 'report', element: <ReportPage /> },
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
@@ -35,7 +40,8 @@ export const router = createBrowserRouter([
       { path: 'f/:id', element: <FolderPage /> },
       { path: 'alerts', element: <AlertsPage /> },
       { path: 'a/:id', element: <AlertPage /> },
-      { path: 'catalogue', element: <Navigate to="sources" replace /> },
+      { path: 'catalogue', element: <Navigate to="headings" replace /> },
+      { path: 'catalogue/headings', element: <HeadingsPage /> },
       { path: 'catalogue/sources', element: <SourcesPage /> },
       { path: 'catalogue/holdings', element: <HoldingsPage /> },
       { path: '*', element: <Lost /> },

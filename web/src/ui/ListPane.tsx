@@ -1,5 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
+import { useStepping } from './useStepping';
 
 const ROW = 54;
 
@@ -35,11 +36,12 @@ export function ListPane({ label, count, chosen, onChoose, onSight, focusOn, chi
     if (focusOn > 0 && ready)
       pane.current?.querySelector<HTMLElement>('[aria-current="true"] a')?.focus();
   }, [focusOn, ready]);
+  const go = useStepping(chosen, count, onChoose);
   const move = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!step || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
-    onChoose(Math.min(count - 1, Math.max(0, chosen + step)));
+    go(step);
   };
   return (
     <div ref={pane} className="h-full overflow-y-auto" onKeyDown={move}>

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand } from '../../api';
 import { counted, useNotice } from '../../ui';
 
@@ -15,6 +15,38 @@ export function useSources(group: string) {
 export function useSourceNames(group: string): Record<string, string> {
   const sources = useSources(group);
   return Object.fromEntries((sources.data ?? []).map((source) => [source.key, source.name]));
+}
+
+/** Headings for everyday words; without words the topmost ones. */
+export function useHeadings(group: string, words: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'headings', words],
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/headings', {
+          params: { path: { group }, query: { words } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** One heading, by any of its names. */
+export function useHeading(group: string, name: string | null) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'heading', name],
+    enabled: name !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/headings/one', {
+          params: { path: { group }, query: { name: name ?? '' } },
+          signal,
+        }),
+      ),
+  });
 }
 
 export function useHoldings(group: string) {

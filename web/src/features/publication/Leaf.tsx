@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { Outward } from './Outward';
+import { Words } from './Words';
 
 /** One publication, with what can be done put in between its facts and its abstract. */
 export function Leaf({
@@ -45,6 +47,7 @@ export function Leaf({
       {children}
       <Why leaf={leaf} lineNumber={lineNumber} />
       <Words leaf={leaf} />
+      <Outward key={publication.id} publication={publication} />
       <Said said={leaf.said} folders={leaf.folders} />
     </>
   );
@@ -94,26 +97,6 @@ function Why({
       <p>
         {leaf.why.map((why) => `${at(why.line)}${why.typed} in ${listed(why.fields)}`).join(' · ')}
       </p>
-    </>
-  );
-}
-
-function Words({ leaf }: { leaf: Schema['Leaf'] }) {
-  const headings = leaf.headings.map((h) => (h.central ? `${h.label} (central)` : h.label));
-  return (
-    <>
-      {headings.length > 0 && (
-        <>
-          <h3 className="small-head mt-3">Headings</h3>
-          <p>{headings.join(' · ')}</p>
-        </>
-      )}
-      {leaf.keywords.length > 0 && (
-        <>
-          <h3 className="small-head mt-3">Author keywords</h3>
-          <p>{leaf.keywords.join(' · ')}</p>
-        </>
-      )}
     </>
   );
 }

@@ -82,3 +82,17 @@ export function useMark(group: string) {
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }
+
+/** The ways from a publication to others. */
+export function useOutward(group: string, publication: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'outward', publication],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/publications/{publication}/outward', {
+          params: { path: { group, publication } },
+          signal,
+        }),
+      ),
+  });
+}

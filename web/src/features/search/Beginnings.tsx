@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { shortDay } from '../../ui';
 import { useHere } from '../session';
 import { useBeginnings } from './sheetApi';
-import { shortText } from '../strategy';
+import { headingText, shortText } from '../strategy';
 
 const LINES = [
   ['dimming moths', 'both words, in any form'],
@@ -51,7 +51,7 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
                 <button
                   type="button"
                   className="act min-w-0 font-serif text-[15px]"
-                  onClick={() => onPick(`heading: "${label}"`)}
+                  onClick={() => onPick(headingText(label))}
                 >
                   <span className="truncate">{label}</span>
                 </button>

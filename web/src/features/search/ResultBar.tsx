@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../folders';
@@ -18,6 +19,7 @@ export function ResultBar({
   since,
   stripped,
   link,
+  report,
   onOrder,
   onStrip,
   onMoveOn,
@@ -31,6 +33,7 @@ export function ResultBar({
   since: number;
   stripped: boolean;
   link: (() => void) | undefined;
+  report: string | undefined;
   onOrder: (order: string) => void;
   onStrip: () => void;
   onMoveOn: () => void;
@@ -86,6 +89,11 @@ export function ResultBar({
           </Act>
         )}
         {link && <Act onClick={link}>Address</Act>}
+        {report && (
+          <Link className="act" to={report}>
+            Report
+          </Link>
+        )}
         <Act onClick={() => setOpen('cql')}>CQL</Act>
         <Act disabled={stale} onClick={() => setOpen('sources')}>
           By source

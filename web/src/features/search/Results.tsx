@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, ListPane, TwoPanes, useKeys } from '../../ui';
+import { Act, ListPane, TwoPanes, useKeys, useStepping } from '../../ui';
 import { KeepDialog } from '../folders';
 import { Leaf, useCopyLink, useLeaf, useMark } from '../publication';
 import { mayWrite, useHere } from '../session';
@@ -66,7 +66,7 @@ export function Results({
     if (writes) meant.forEach((each) => mark.mutate({ publication: each, mark: word, reason: '' }));
   };
   const link = () => leaf.data && copy(leaf.data.stableLink);
-  const next = (by: number) => choose(Math.min(ids.length - 1, Math.max(0, chosen + by)));
+  const next = useStepping(chosen, ids.length, choose);
   useKeys({
     '1': keep,
     ...Object.fromEntries(MARKS.map(([key, word]) => [key, say(word)])),

@@ -1,17 +1,26 @@
+import { useEffect } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Failed, Waiting } from '../../ui';
 import { useHere } from '../session';
+import { newId, rememberSheet, shortText, strategyOf, type Line, type Strategy } from '../strategy';
 import { useStrategy } from './api';
-import { shortText, strategyOf, type Strategy } from '../strategy';
 import { isOrder } from './orders';
 import { Workbench } from './Workbench';
 
-const NOTHING: Strategy = strategyOf([]);
-
-/** A sheet that is limited to one source. */
-function onlyIn(source: string): Strategy {
-  return strategyOf([{ id: 'l1', kind: 'limit', property: 'source', chosen: [source] }]);
+/** A sheet as other places of the application begin it. */
+function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
+  const lines = [...present];
+  const only = params.get('only');
+  const add = params.get('add');
+  const hold = params.get('hold');
+  if (hold) lines.push({ id: newId(lines), kind: 'held', strategies: [hold], rulesOut: false });
+  if (only) lines.push({ id: 'only', kind: 'limit', property: 'source', chosen: [only] });
+  if (add) {
+    const off = params.get('off') ? { off: true } : {};
+    lines.push({ id: newId(lines), kind: 'words', text: add, ...off });
+  }
+  return strategyOf(lines);
 }
 
 /** The address says what is searched for; an address without a search is an empty sheet. */
@@ -19,20 +28,25 @@ export function SearchPage() {
   const { q } = useParams();
   const [params] = useSearchParams();
   const here = useHere();
-  const strategy = useStrategy(here.id, q);
+  const joined = q ?? params.get('with') ?? undefined;
+  const strategy = useStrategy(here.id, joined);
+  useEffect(() => {
+    if (q) rememberSheet(here.id, q);
+  }, [here.id, q]);
   if (strategy.error && isProblem(strategy.error, 'unknown')) {
     return <Failed error={strategy.error} />;
   }
-  if (q && strategy.data === undefined) return <Waiting what="the search" />;
+  if (joined && strategy.data === undefined) return <Waiting what="the search" />;
   const order = params.get('order');
-  const only = params.get('only');
-  const settled = q && strategy.data ? strategy.data : only ? onlyIn(only) : NOTHING;
+  const known = joined && strategy.data ? strategy.data : strategyOf([]);
+  const settled = q ? known : begun(params, known.lines);
   return (
     <>
       <title>{`${shortText(settled) || 'Search'} · Quiet Lantern`}</title>
       <Workbench
+        key={params.get('add') ?? params.get('hold') ?? 'sheet'}
         q={q}
-        ready={!q || !strategy.isPlaceholderData}
+        ready={!joined || !strategy.isPlaceholderData}
         settled={settled}
         order={isOrder(order) ? order : 'relevance'}
       />

@@ -1,1 +1,4 @@
+export { useSearch } from './api';
+export { Results } from './Results';
 export { SearchPage } from './SearchPage';
+export { useHeldTitle } from './sheetApi';

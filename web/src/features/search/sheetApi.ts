@@ -143,3 +143,19 @@ export function useKeepLimits(group: string) {
     },
   });
 }
+
+/** What a held strategy is called. */
+export function useHeldTitle(group: string, name: string): string {
+  const held = useQuery({
+    queryKey: [...keys.group(group), 'held', name],
+    staleTime: 60_000,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/held', {
+          params: { path: { group }, query: { name } },
+          signal,
+        }),
+      ),
+  });
+  return held.data?.title ?? '…';
+}

@@ -16,8 +16,13 @@ describe('what is being typed', () => {
 
 describe('taking a suggestion', () => {
   it('puts it in its field in the place of what was typed', () => {
-    expect(insertion('moths or stre', 'stre', heading)).toBe('moths or heading: "Street lighting"');
-    expect(insertion('heading: stre', 'stre', heading)).toBe('heading: "Street lighting"');
+    expect(insertion('moths or stre', 'stre', heading)).toBe(
+      'moths or heading/exact: "Street lighting"',
+    );
+    expect(insertion('heading: stre', 'stre', heading)).toBe('heading/exact: "Street lighting"');
+    expect(insertion('bats heading/narrower/central: "stre', 'stre', heading)).toBe(
+      'bats heading/narrower/central: "Street lighting"',
+    );
   });
 
   it('writes authors as they are spoken', () => {

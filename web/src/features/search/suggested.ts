@@ -1,4 +1,5 @@
 import type { Schema } from '../../api';
+import { headingText } from '../strategy';
 
 /** What is being typed: the letters before the caret, back to a sign or an operator. */
 export function wordAt(text: string, caret: number): string {
@@ -17,13 +18,20 @@ export function insertion(
   suggestion: Schema['SuggestionShown'],
 ): string {
   const at = text.lastIndexOf(typed);
-  const start = text.slice(0, at).replace(/(?:heading|keyword|author|journal):\s*["“]?$/u, '');
+  const field = /(?:heading(?:\/[\p{L}-]+)*|keyword|author|journal):\s*["“]?$/u;
+  const before = text.slice(0, at);
+  const start = before.replace(field, '');
+  const asked = /^heading\/([\p{L}/-]+):/u.exec(before.slice(start.length))?.[1]?.split('/');
   const rest = text.slice(at + typed.length).replace(/^["”]/u, '');
-  return `${start}${written(suggestion)}${rest}`;
+  return `${start}${written(suggestion, asked)}${rest}`;
 }
 
-/** A suggestion as it is typed: in its field, in quotes. */
-export function written({ property, value }: { property: string; value: string }): string {
+/** A suggestion as it is typed: in its field, in quotes; a heading as it was asked for. */
+export function written(
+  { property, value }: { property: string; value: string },
+  asked: readonly string[] = [],
+): string {
+  if (property === 'heading') return headingText(value, asked);
   const name =
     property === 'author' && value.includes(', ') ? value.replace(/^(.*?), (.*)$/, '$2 $1') : value;
   return `${property}: "${name.replace(/["“”„«»]/gu, ' ')}"`;

@@ -1,1 +1,2 @@
 export * from './lines';
+export * from './present';

@@ -1,15 +1,13 @@
 import { Link } from 'react-router';
 import { useHere } from '../../session';
-import { useBeginnings } from '../sheetApi';
-import { shortText, type Line } from '../../strategy';
+import { useHeldTitle } from '../sheetApi';
+import type { Line } from '../../strategy';
 import { lineKeys } from './LimitLine';
 import type { LineKeys } from './WordsLine';
 
 /** Strategies held whole; each leads to itself. */
 export function HeldLine({ line, keys }: { line: Line; keys: LineKeys }) {
   const here = useHere();
-  const known = useBeginnings(here.id).data;
-  const all = [...(known?.saved ?? []), ...(known?.steps ?? [])];
   return (
     <span
       data-main
@@ -20,27 +18,27 @@ export function HeldLine({ line, keys }: { line: Line; keys: LineKeys }) {
       onKeyDown={lineKeys(keys)}
     >
       {line.rulesOut && <b className="mr-2 font-sans text-[13px] font-semibold">not</b>}
-      {(line.strategies ?? []).map((name, at) => {
-        const held = all.find((each) => each.name === name);
-        return (
-          <span key={name}>
-            {at > 0 && <b className="mx-2 font-sans text-[13px] font-semibold">or</b>}
-            <Link className="underline" to={`/g/${here.id}${held?.address ?? address(name)}`}>
-              {held ? held.title || shortText(held.strategy) : title(name)}
-            </Link>
-          </span>
-        );
-      })}
+      {(line.strategies ?? []).map((name, at) => (
+        <span key={name}>
+          {at > 0 && <b className="mx-2 font-sans text-[13px] font-semibold">or</b>}
+          <Held group={here.id} name={name} />
+        </span>
+      ))}
     </span>
   );
 }
 
-function title(name: string): string {
-  const [kind, id, n] = name.split(':');
-  return kind === 's' ? `saved search ${id}, revision ${n}` : `search ${id}`;
+function Held({ group, name }: { group: string; name: string }) {
+  const title = useHeldTitle(group, name);
+  return (
+    <Link className="underline" to={`/g/${group}${address(name)}`}>
+      {title}
+    </Link>
+  );
 }
 
+/** What is like a publication leads to the publication. */
 function address(name: string): string {
   const [kind, id] = name.split(':');
-  return `/${kind}/${id}`;
+  return `/${kind === 'a' ? 'p' : kind}/${id}`;
 }

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Act } from '../../../ui';
 import { mayWrite, useHere } from '../../session';
 import type { SheetState } from '../useSheet';
@@ -17,6 +18,9 @@ export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () =
       <Act onClick={() => setOpen('hold')}>Hold a strategy</Act>
       <Act onClick={() => setOpen('passage')}>Passage</Act>
       {mayWrite(here) && <Act onClick={() => setOpen('sets')}>Limits of the group</Act>}
+      <Link className="act" to={`/g/${here.id}/trail`}>
+        Trail
+      </Link>
       {open === 'hold' && <HoldDialog sheet={sheet} onClose={close} />}
       {open === 'sets' && <LimitSetsDialog sheet={sheet} onClose={close} />}
       {open === 'passage' && <PassageDialog sheet={sheet} onClose={close} />}

@@ -116,7 +116,7 @@ public final class CqlReader {
       for (String modifier : clause.modifiers()) {
         if (modifier.equals(Widening.VARIANTS.word())) {
           widened.add(Widening.VARIANTS);
-        } else if (!modifier.equals("stem")) {
+        } else if (!modifier.equals("stem") && !CqlTerms.isHeading(clause)) {
           problem(Problem.Code.CQL_NOT_SPOKEN, clause);
         }
       }

@@ -42,6 +42,29 @@ final class CqlTerms {
   }
 
   private Optional<Term> clause(Cql.Clause clause) {
+    return isHeading(clause) ? heading(clause) : words(clause);
+  }
+
+  /** {@code ==} asks for a heading as a whole; {@code =} for words in one. */
+  static boolean isHeading(Cql.Clause clause) {
+    return clause.index().equalsIgnoreCase(Field.HEADING.word()) && clause.relation().equals("==");
+  }
+
+  private Optional<Term> heading(Cql.Clause clause) {
+    List<String> modifiers =
+        clause.modifiers().stream().filter(m -> !m.equals(Widening.VARIANTS.word())).toList();
+    Optional<String> unspeakable =
+        modifiers.stream().filter(m -> !m.matches("[\\p{L}-]+")).findFirst();
+    if (unspeakable.isPresent()) {
+      return problem(Problem.Code.CQL_NOT_SPOKEN, clause, unspeakable.get());
+    }
+    String name = Scanner.withoutQuotes(clause.term()).strip();
+    return name.isEmpty()
+        ? problem(Problem.Code.CQL_ENDS, clause, "")
+        : Optional.of(Term.Heading.of(name, modifiers, clause.span()));
+  }
+
+  private Optional<Term> words(Cql.Clause clause) {
     Optional<Term> term = inAnyField(clause);
     String index = clause.index().toLowerCase(Locale.ROOT);
     if (term.isEmpty() || ANYWHERE.contains(index)) {

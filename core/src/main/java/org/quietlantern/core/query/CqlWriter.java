@@ -152,6 +152,17 @@ public final class CqlWriter implements Term.Cases<String> {
     return bare.isLeaf() ? term.match(this) : "(" + term.match(this) + ")";
   }
 
+  /** As {@code heading ==/narrower "Bats"}; what widens the line comes after. */
+  @Override
+  public String heading(Term.Heading heading) {
+    String own =
+        heading.modifiers().stream()
+            .filter(m -> !m.equals(Term.Heading.EXACT))
+            .map(m -> "/" + m)
+            .collect(Collectors.joining());
+    return "heading ==" + own + modifiers + " " + quotedTerm(heading.name());
+  }
+
   @Override
   public String in(Term.In in) {
     String names = in.fields().stream().map(Field::word).collect(Collectors.joining(","));

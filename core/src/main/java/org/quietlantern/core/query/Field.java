@@ -17,6 +17,12 @@ public enum Field {
   LANGUAGE,
   KIND,
   DOI,
+  /** DOI of a work that it cites. */
+  CITES,
+  /** DOI or public id of a publication that cites it. */
+  CITEDBY,
+  /** Public id. */
+  ID,
   /** Words written in capitals throughout, in title, abstract or keywords. */
   CAPITALS;
 

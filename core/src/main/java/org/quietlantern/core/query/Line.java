@@ -95,7 +95,7 @@ public sealed interface Line {
     public static final int MOST = 20;
 
     private static final Pattern NAME =
-        Pattern.compile("s:[0-9a-z]{10}:[1-9]\\d{0,8}|q:[0-9a-z]{10}");
+        Pattern.compile("s:[0-9a-z]{10}:[1-9]\\d{0,8}|[qa]:[0-9a-z]{10}");
 
     public Held {
       checkId(id);

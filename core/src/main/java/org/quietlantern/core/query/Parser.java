@@ -12,8 +12,9 @@ import java.util.Optional;
  * line    = [ "not" ] [ fields ] joined       fields at the start of a line hold for the line
  * joined  = run { ( "and" | "or" | "not" | "and" "not" ) run }     from left to right
  * run     = unit { unit }                      neighbours mean all of them and bind tightest
- * unit    = [ fields ] ( word | cut | phrase | "(" joined ")" )
+ * unit    = [ fields ] ( word | cut | phrase | "(" joined ")" ) | heading ( word | phrase )
  * fields  = name { "," name } ":"
+ * heading = "heading" "/" name { "/" name } ":"
  * </pre>
  */
 public final class Parser {
@@ -63,7 +64,7 @@ public final class Parser {
   }
 
   private Optional<Term> wholeLine() {
-    if (!peek().is(Token.Kind.FIELD)) {
+    if (!peek().is(Token.Kind.FIELD) || peek().isHeading()) {
       return joined();
     }
     Token field = next();
@@ -130,6 +131,28 @@ public final class Parser {
   }
 
   private Optional<Term> inFields(Token field) {
+    return field.isHeading() ? heading(field) : inTexts(field);
+  }
+
+  private Optional<Term> heading(Token field) {
+    if (!peek().is(Token.Kind.PHRASE) && !peek().is(Token.Kind.WORD)) {
+      problem(Problem.Code.HEADING_ALONE, field);
+      return Optional.empty();
+    }
+    Token name = next();
+    if (name.text().isBlank()) {
+      problem(Problem.Code.QUOTE_EMPTY, name);
+      return Optional.empty();
+    }
+    String[] modifiers = field.text().split("/");
+    return Optional.of(
+        Term.Heading.of(
+            name.text().strip(),
+            List.of(modifiers).subList(1, modifiers.length),
+            field.span().upTo(name.span())));
+  }
+
+  private Optional<Term> inTexts(Token field) {
     return standsAlone(field)
         ? Optional.empty()
         : unit().map(term -> new Term.In(fields(field), term));

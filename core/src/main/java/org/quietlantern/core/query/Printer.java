@@ -57,6 +57,11 @@ public final class Printer implements Term.Cases<String> {
     return fields(in) + bracketed(in.term());
   }
 
+  @Override
+  public String heading(Term.Heading heading) {
+    return "heading/" + String.join("/", heading.modifiers()) + ": \"" + heading.name() + "\"";
+  }
+
   private String join(List<Term> parts, String operator) {
     return parts.stream().map(this::bracketed).collect(Collectors.joining(operator));
   }

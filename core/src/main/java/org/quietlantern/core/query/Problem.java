@@ -27,6 +27,7 @@ public record Problem(Code code, Span span, String found, int number) {
     TWO_OPERATORS("“%s” follows another joining word; one of them has to go", true),
     RULED_OUT_TWICE("“not” is said twice; say it once", true),
     FIELD_ALONE("“%s” needs a word, a phrase or a bracket after it", true),
+    HEADING_ALONE("“%s” needs the name of a heading after it, in quotation marks", true),
     CUT_TOO_SHORT("“%s”: a cut word needs at least three letters before its *", true),
     CUT_INSIDE("“%s”: * may only end a word", true),
     CUT_LEADING("“%s”: a word may not start with an open letter", true),
@@ -47,6 +48,11 @@ public record Problem(Code code, Span span, String found, int number) {
     CHOSEN_AND_OUT("“%s” is both chosen and ruled out; ruled out wins", false),
     UNKNOWN_FIELD("“%s” is not a field and was read as a word", false),
     MIXED_JOINS("and/or without brackets is read from left to right", false),
+    HEADING_UNKNOWN("“%s” is the name of no heading", false),
+    HEADING_RENAMED("this heading is called “%s” today", false),
+    HEADING_REPLACED("“%s” was replaced; what took its place is searched as well", false),
+    HEADING_RETIRED("“%s” is no longer given to new publications", false),
+    ASPECT_UNKNOWN("“%s” is no aspect of a heading", false),
     MATCHES_NOTHING("“%s” is in no publication", false);
 
     private final String sentence;

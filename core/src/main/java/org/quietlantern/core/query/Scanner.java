@@ -4,15 +4,22 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** Cuts a line into tokens; owns all arithmetic with places in the text. */
 final class Scanner {
+  private static final Pattern HEADING = Pattern.compile("(?i)heading(/[\\p{L}-]+)+");
   private static final String QUOTES = "\"“”„«»";
   private final String text;
   private final boolean withFields;
   private final List<Problem> problems;
   private final List<Token> tokens = new ArrayList<>();
   private int at;
+
+  /** A text that can stand between quotation marks. */
+  static String withoutQuotes(String text) {
+    return text.replaceAll("[" + QUOTES + "]", " ");
+  }
 
   /** {@code withFields} false: a colon is punctuation, as between quotation marks. */
   Scanner(String text, boolean withFields, List<Problem> problems) {
@@ -117,7 +124,9 @@ final class Scanner {
     at++;
     Span span = new Span(start, at);
     String[] parts = names.split(",");
-    if (Arrays.stream(parts).allMatch(n -> Field.named(n).isPresent())) {
+    if (HEADING.matcher(names).matches()) {
+      tokens.add(new Token(Token.Kind.FIELD, names.toLowerCase(Locale.ROOT), span));
+    } else if (Arrays.stream(parts).allMatch(n -> Field.named(n).isPresent())) {
       tokens.add(new Token(Token.Kind.FIELD, names, span));
     } else {
       problems.add(new Problem(Problem.Code.UNKNOWN_FIELD, span, names + ":"));
@@ -130,7 +139,7 @@ final class Scanner {
     String before = text.substring(start, colon);
     boolean names =
         !before.isEmpty() && before.chars().allMatch(c -> Character.isLetter(c) || c == ',');
-    return names && !text.startsWith("//", colon + 1);
+    return (names || HEADING.matcher(before).matches()) && !text.startsWith("//", colon + 1);
   }
 
   private void add(Token.Kind kind, int start, int end) {

@@ -18,6 +18,16 @@ public final class Sentence {
     return new Sentence(held).of(strategy);
   }
 
+  /** One line: words as typed, what narrows in plain words. */
+  public static String ofLine(Line line, UnaryOperator<String> held) {
+    if (line instanceof Line.Words words) {
+      return words.text();
+    }
+    return line instanceof Line.Limited limited
+        ? limit(limited.limit())
+        : (((Line.Held) line).rulesOut() ? "not " : "") + new Sentence(held).held((Line.Held) line);
+  }
+
   private String of(Strategy strategy) {
     List<String> with = new ArrayList<>();
     List<String> without = new ArrayList<>();
@@ -121,6 +131,18 @@ public final class Sentence {
     @Override
     public String not(Term.Not not) {
       return inside(not.left()) + " but not " + inside(not.right());
+    }
+
+    @Override
+    public String heading(Term.Heading heading) {
+      return "the heading “"
+          + heading.name()
+          + "”"
+          + (heading.narrower() ? " or one below it" : "")
+          + (heading.central() ? ", central" : "")
+          + (heading.aspects().isEmpty()
+              ? ""
+              : ", as to " + String.join(" or ", heading.aspects()).replace('-', ' '));
     }
 
     @Override

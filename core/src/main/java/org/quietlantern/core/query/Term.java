@@ -1,5 +1,6 @@
 package org.quietlantern.core.query;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 
@@ -21,13 +22,18 @@ public sealed interface Term {
     R not(Not not);
 
     R in(In in);
+
+    R heading(Heading heading);
   }
 
   <R> R match(Cases<R> cases);
 
-  /** Whether it stands for itself: a word, a cut word or a phrase. */
+  /** Whether it stands for itself: a word, a cut word, a phrase or a heading. */
   default boolean isLeaf() {
-    return this instanceof Word || this instanceof Cut || this instanceof Phrase;
+    return this instanceof Word
+        || this instanceof Cut
+        || this instanceof Phrase
+        || this instanceof Heading;
   }
 
   /** One word as typed; signs that were escaped still carry their backslash. */
@@ -110,6 +116,58 @@ public sealed interface Term {
     @Override
     public <R> R match(Cases<R> cases) {
       return cases.in(this);
+    }
+  }
+
+  /**
+   * A heading by one of its names (rules H1 to H3). All that is asked has to hold of one and the
+   * same heading that a publication carries.
+   *
+   * @param narrower whether the headings below it will do as well
+   * @param central whether the publication has to be mainly about it
+   * @param aspects in any of which respects; empty: in whichever
+   */
+  record Heading(String name, boolean narrower, boolean central, List<String> aspects, Span span)
+      implements Term {
+    /** Typed for a heading as it is, where nothing else is asked. */
+    static final String EXACT = "exact";
+
+    static final String NARROWER = "narrower";
+    static final String CENTRAL = "central";
+
+    public Heading {
+      aspects = List.copyOf(aspects);
+    }
+
+    /** {@code modifiers}: what was typed between the field's name and its colon. */
+    static Heading of(String name, List<String> modifiers, Span span) {
+      return new Heading(
+          name,
+          modifiers.contains(NARROWER),
+          modifiers.contains(CENTRAL),
+          modifiers.stream()
+              .filter(m -> !List.of(EXACT, NARROWER, CENTRAL).contains(m))
+              .distinct()
+              .toList(),
+          span);
+    }
+
+    /** What tells it from words in a heading; {@code exact} where nothing else does. */
+    public List<String> modifiers() {
+      List<String> all = new ArrayList<>();
+      if (narrower) {
+        all.add(NARROWER);
+      }
+      if (central) {
+        all.add(CENTRAL);
+      }
+      all.addAll(aspects);
+      return all.isEmpty() ? List.of(EXACT) : all;
+    }
+
+    @Override
+    public <R> R match(Cases<R> cases) {
+      return cases.heading(this);
     }
   }
 

@@ -18,6 +18,11 @@ record Token(Kind kind, String text, Span span) {
     return kind == wanted;
   }
 
+  /** A field with something between its name and its colon: {@code heading/narrower:}. */
+  boolean isHeading() {
+    return is(Kind.FIELD) && text.indexOf('/') > 0;
+  }
+
   boolean joins() {
     return is(Kind.AND) || is(Kind.OR) || is(Kind.NOT);
   }

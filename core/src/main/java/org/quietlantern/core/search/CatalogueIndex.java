@@ -27,7 +27,7 @@ public final class CatalogueIndex implements AutoCloseable {
   private static final String CATALOGUE = "catalogue";
 
   /** The form of the documents; a copy in another form is made anew. */
-  private static final String FORM = "3";
+  private static final String FORM = "4";
 
   static {
     IndexSearcher.setMaxClauseCount(32_768);

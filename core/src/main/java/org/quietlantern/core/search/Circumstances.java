@@ -9,6 +9,7 @@ import org.quietlantern.core.holdings.Journals;
 import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.query.Property;
+import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.Tree;
 
 /**
@@ -25,6 +26,7 @@ public record Circumstances(
     Set<Kind> lent,
     Journals journals,
     Map<Property, Tree> trees,
+    Headings headings,
     String edition) {
   public Circumstances {
     lent = Set.copyOf(lent);
@@ -34,12 +36,12 @@ public record Circumstances(
   /** Nothing is known but the day. */
   public static Circumstances on(LocalDate today, ZoneId zone) {
     return new Circumstances(
-        today, zone, Holdings.NONE, Set.of(), Journals.NONE, Map.of(), "nothing");
+        today, zone, Holdings.NONE, Set.of(), Journals.NONE, Map.of(), Headings.NONE, "nothing");
   }
 
   /** The same on another day. */
   public Circumstances on(LocalDate day) {
-    return new Circumstances(day, zone, holdings, lent, journals, trees, edition);
+    return new Circumstances(day, zone, holdings, lent, journals, trees, headings, edition);
   }
 
   public Tree tree(Property property) {

@@ -43,6 +43,7 @@ final class Documents {
     document.add(new IntPoint(IndexFields.ID, entry.id()));
     document.add(new StringField(IndexFields.KEY, Integer.toString(entry.id()), Store.NO));
     document.add(new BinaryDocValuesField(IndexFields.PUBLIC_ID, new BytesRef(entry.publicId())));
+    document.add(new StringField(IndexFields.PUBLIC_ID, entry.publicId(), Store.NO));
     document.add(
         new SortedDocValuesField(
             IndexFields.TITLE_ORDER, new BytesRef(Titles.sortKey(publication.title()))));
@@ -56,6 +57,7 @@ final class Documents {
 
   private void numbers() {
     number(IndexFields.ID, entry.id());
+    number(IndexFields.SAMPLE, CitedBy.hash("sample " + entry.publicId()));
     number(IndexFields.CAME, entry.came().getEpochSecond());
     number(IndexFields.OPEN, publication.open() ? 1 : 0);
     publication
@@ -76,6 +78,8 @@ final class Documents {
     searched(Field.ABSTRACT, publication.abstractText());
     for (HeadingUse heading : publication.headings()) {
       searched(Field.HEADING, heading.label());
+      HeadingUses.words(heading)
+          .forEach(word -> document.add(new StringField(IndexFields.HEADING_USE, word, Store.NO)));
     }
     for (String keyword : publication.keywords()) {
       searched(Field.KEYWORD, keyword);
@@ -165,7 +169,9 @@ final class Documents {
 
   private void citations() {
     if (!publication.doi().isEmpty()) {
-      number(IndexFields.DOI_HASH, CitedBy.hash(publication.doi()));
+      long hash = CitedBy.hash(publication.doi());
+      number(IndexFields.DOI_HASH, hash);
+      document.add(new StringField(IndexFields.DOI_HASH, IndexFields.hashed(hash), Store.NO));
     }
     for (String doi : publication.cited().dois()) {
       whole(IndexFields.CITES, doi);

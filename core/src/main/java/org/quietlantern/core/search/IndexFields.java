@@ -15,7 +15,7 @@ final class IndexFields {
   /** Row number as a word, to replace a document by. */
   static final String KEY = "key";
 
-  /** Public id, as a doc value. */
+  /** Public id, as a doc value and as a word. */
   static final String PUBLIC_ID = "pid";
 
   /** Days since 1970-01-01 of the earliest appearance, as a doc value. */
@@ -34,7 +34,7 @@ final class IndexFields {
   /** DOIs of works cited, as words, and as hashes in a doc value. */
   static final String CITES = "cites";
 
-  /** Hash of its own DOI, as a doc value. */
+  /** Hash of its own DOI, as a doc value and as a word. */
   static final String DOI_HASH = "doi_hash";
 
   /** Short and long forms that the text explains: {@code short=long} and {@code long=short}. */
@@ -42,6 +42,12 @@ final class IndexFields {
 
   /** Seconds since 1970-01-01 of its coming here, as a doc value. */
   static final String CAME = "came";
+
+  /** Headings that a publication carries, see {@link HeadingUses}. */
+  static final String HEADING_USE = "heading_use";
+
+  /** A number drawn from the public id, as a doc value. */
+  static final String SAMPLE = "sample";
 
   static final String TITLE_ORDER = "title_order";
 
@@ -53,6 +59,16 @@ final class IndexFields {
       List.of(Field.TITLE, Field.ABSTRACT, Field.HEADING, Field.KEYWORD);
 
   private IndexFields() {}
+
+  /** The field of the index in which a value is met as a whole. */
+  static String whole(Field field) {
+    return field == Field.ID ? PUBLIC_ID : field.word();
+  }
+
+  /** A hash as a word. */
+  static String hashed(long hash) {
+    return Long.toString(hash, Character.MAX_RADIX);
+  }
 
   /** Whether a field holds running text. */
   static boolean isLong(String field) {
@@ -86,7 +102,7 @@ final class IndexFields {
   /** Fields whose whole value is one word to be met exactly. */
   static boolean isWhole(Field field) {
     return switch (field) {
-      case YEAR, LANGUAGE, KIND, DOI, CAPITALS -> true;
+      case YEAR, LANGUAGE, KIND, DOI, CITES, CITEDBY, ID, CAPITALS -> true;
       default -> false;
     };
   }

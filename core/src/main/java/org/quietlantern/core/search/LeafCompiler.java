@@ -135,10 +135,17 @@ final class LeafCompiler {
     if (field == Field.YEAR && !(term instanceof Cut)) {
       return years(typed);
     }
+    if (field == Field.CITEDBY) {
+      List<String> works = lexicon.citedBy(typed);
+      met |= !works.isEmpty();
+      return new TermInSetQuery(IndexFields.DOI_HASH, works.stream().map(BytesRef::new).toList());
+    }
     Patterns.Slot slot = new Patterns.Slot(typed, term instanceof Cut);
-    List<String> words = new ArrayList<>(words(field.word(), slot));
+    List<String> words = new ArrayList<>(words(IndexFields.whole(field), slot));
     met |= !words.isEmpty();
-    return words.isEmpty() ? new MatchNoDocsQuery("no such value") : anyOf(field.word(), words);
+    return words.isEmpty()
+        ? new MatchNoDocsQuery("no such value")
+        : anyOf(IndexFields.whole(field), words);
   }
 
   private Query years(String typed) {

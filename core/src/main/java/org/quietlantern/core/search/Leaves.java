@@ -38,6 +38,7 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
   static List<Leaf> ofWords(Line.Words line) {
     return line.parsed().tree().stream()
         .flatMap(tree -> tree.match(new Leaves(line.id(), IndexFields.DEFAULTS)))
+        .filter(leaf -> !(leaf.term() instanceof Term.Heading))
         .distinct()
         .toList();
   }
@@ -66,6 +67,9 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
 
   /** A leaf as it was typed, quotation marks included. */
   static String typed(Term leaf) {
+    if (leaf instanceof Term.Heading heading) {
+      return heading.name();
+    }
     if (leaf instanceof Term.Phrase phrase) {
       return phrase.parts().stream()
           .map(Leaves::typed)
@@ -87,6 +91,11 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
   @Override
   public Stream<Leaf> phrase(Term.Phrase phrase) {
     return Stream.of(new Leaf(line, phrase, fields));
+  }
+
+  @Override
+  public Stream<Leaf> heading(Term.Heading heading) {
+    return Stream.of(new Leaf(line, heading, List.of(Field.HEADING)));
   }
 
   @Override

@@ -1,5 +1,7 @@
 package org.quietlantern.core.search;
 
+import static org.apache.lucene.search.DocIdSetIterator.NO_MORE_DOCS;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -7,14 +9,19 @@ import java.util.List;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.apache.lucene.index.IndexReader;
+import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.MultiTerms;
+import org.apache.lucene.index.PostingsEnum;
+import org.apache.lucene.index.SortedNumericDocValues;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.index.Terms;
 import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.PhraseQuery;
+import org.apache.lucene.util.Bits;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
+import org.quietlantern.core.query.Field;
 
 /** The words that the catalogue has. */
 final class Lexicon {
@@ -35,6 +42,32 @@ final class Lexicon {
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+  }
+
+  /** Works that a publication cites, as hashes of their DOIs; by its DOI or public id. */
+  List<String> citedBy(String name) {
+    List<String> works = new ArrayList<>();
+    try {
+      for (LeafReaderContext leaf : reader.leaves()) {
+        for (String field : List.of(Field.DOI.word(), IndexFields.PUBLIC_ID)) {
+          PostingsEnum docs = leaf.reader().postings(new Term(field, name), PostingsEnum.NONE);
+          SortedNumericDocValues cites = leaf.reader().getSortedNumericDocValues(IndexFields.CITES);
+          Bits live = leaf.reader().getLiveDocs();
+          int doc = docs == null || cites == null ? NO_MORE_DOCS : docs.nextDoc();
+          while (doc != NO_MORE_DOCS) {
+            if ((live == null || live.get(doc)) && cites.advanceExact(doc)) {
+              for (int i = cites.docValueCount(); i > 0; i--) {
+                works.add(IndexFields.hashed(cites.nextValue()));
+              }
+            }
+            doc = docs.nextDoc();
+          }
+        }
+      }
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    return works;
   }
 
   /** Whether two words stand next to each other somewhere in the default fields. */

@@ -45,7 +45,11 @@ public final class Lighter {
   }
 
   public Lighter(Strategy strategy, Library library) {
-    this.sought = Leaves.of(strategy, library).stream().map(Sought::of).toList();
+    this.sought =
+        Leaves.of(strategy, library).stream()
+            .filter(leaf -> !(leaf.term() instanceof Term.Heading))
+            .map(Sought::of)
+            .toList();
   }
 
   /** Where matched words stand in the text of a field: sorted, not overlapping. */

@@ -123,7 +123,7 @@ public final class LineHelp {
   }
 
   private Query query(Term term) {
-    return term.match(new TermCompiler(lexicon, List.of()));
+    return term.match(new TermCompiler(lexicon, circumstances.headings(), List.of()));
   }
 
   private int count(Query query) {
@@ -164,6 +164,13 @@ public final class LineHelp {
         : List.of();
   }
 
+  /** A heading as a whole is found among the headings alone. */
+  private TermCompiler placed(Field field) {
+    return field == Field.HEADING
+        ? new TermCompiler(lexicon, circumstances.headings(), List.of(field))
+        : TermCompiler.inOnly(field, lexicon);
+  }
+
   /** How many the line finds in each of the default fields. */
   public List<Place> places(Line.Words line) {
     List<Place> places = new ArrayList<>();
@@ -173,7 +180,7 @@ public final class LineHelp {
             tree ->
                 IndexFields.DEFAULTS.forEach(
                     field -> {
-                      Query query = tree.match(new TermCompiler(lexicon, List.of(field)));
+                      Query query = tree.match(placed(field));
                       places.add(new Place(field, count(query)));
                     }));
     return places;

@@ -15,7 +15,9 @@ public enum Order {
   HERE,
   /** Most cited first. */
   CITED,
-  TITLE;
+  TITLE,
+  /** A fixed random order: the first n of it are a sample of n that can be drawn again. */
+  SAMPLE;
 
   /** {@code reverse}: the other way round; what has no date stays last, ties stay as they are. */
   Sort sort(boolean reverse, State state) {
@@ -31,6 +33,7 @@ public enum Order {
       case PUBLISHED -> newest(IndexFields.PUBLISHED, reverse);
       case HERE -> newest(IndexFields.CAME, reverse);
       case CITED -> new SortField(IndexFields.CITES, new CitedOrder(state.citedBy()), !reverse);
+      case SAMPLE -> new SortField(IndexFields.SAMPLE, SortField.Type.LONG, reverse);
       case TITLE -> new SortField(IndexFields.TITLE_ORDER, SortField.Type.STRING, reverse);
     };
   }

@@ -2,8 +2,10 @@ package org.quietlantern.core.search;
 
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds the words that say most about a passage: often in it, seldom elsewhere (rule M8). */
 public final class Passage {
@@ -22,8 +24,17 @@ public final class Passage {
    * A line to search with and to change: its strongest words, any of them; empty if none is known.
    */
   public String line(String passage) {
-    String text = passage.substring(0, Math.min(passage.length(), LONGEST));
     Map<String, String> asWritten = new LinkedHashMap<>();
+    return strongest(passage, asWritten).map(asWritten::get).collect(Collectors.joining(" or "));
+  }
+
+  /** Its strongest words, reduced to their stems. */
+  List<String> stems(String passage) {
+    return strongest(passage, new LinkedHashMap<>()).toList();
+  }
+
+  private Stream<String> strongest(String passage, Map<String, String> asWritten) {
+    String text = passage.substring(0, Math.min(passage.length(), LONGEST));
     Map<String, Double> weights = new LinkedHashMap<>();
     for (Analysis.Found found : Analysis.STEMMED.words(text)) {
       String written =
@@ -40,8 +51,7 @@ public final class Passage {
         .filter(entry -> entry.getValue() > 0)
         .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
         .limit(WORDS)
-        .map(entry -> asWritten.get(entry.getKey()))
-        .collect(Collectors.joining(" or "));
+        .map(Map.Entry::getKey);
   }
 
   /** Nothing for a word that the catalogue does not have or that says nothing. */

@@ -9,15 +9,18 @@ import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.vocabulary.Headings;
 
 /** Says of one publication by which words of a strategy it was met, and in which fields. */
 public final class Reasons {
   private final Snapshot snapshot;
   private final Library library;
+  private final Headings headings;
 
-  public Reasons(Snapshot snapshot, Library library) {
+  public Reasons(Snapshot snapshot, Library library, Headings headings) {
     this.snapshot = snapshot;
     this.library = library;
+    this.headings = headings;
   }
 
   /** In the order of the strategy's lines; limits are no reasons. {@code id}: its row number. */
@@ -34,7 +37,8 @@ public final class Reasons {
 
   private boolean meets(Leaves.Leaf leaf, Field field, int id) {
     Query query =
-        leaf.term().match(new TermCompiler(new Lexicon(snapshot.reader()), List.of(field)));
+        leaf.term()
+            .match(new TermCompiler(new Lexicon(snapshot.reader()), headings, List.of(field)));
     return !(query instanceof MatchNoDocsQuery)
         && snapshot.count(
                 new BooleanQuery.Builder()

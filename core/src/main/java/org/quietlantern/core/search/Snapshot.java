@@ -72,7 +72,7 @@ public final class Snapshot implements AutoCloseable {
   }
 
   /** Doc values can only be read forwards: all of a segment are, once, in the order they lie in. */
-  private List<String> publicIds(ScoreDoc[] docs) throws IOException {
+  List<String> publicIds(ScoreDoc[] docs) throws IOException {
     ScoreDoc[] lying = docs.clone();
     Arrays.sort(lying, Comparator.comparingInt(doc -> doc.doc));
     Map<Integer, String> byDoc = new HashMap<>();

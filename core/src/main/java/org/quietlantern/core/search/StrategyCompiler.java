@@ -103,7 +103,7 @@ final class StrategyCompiler {
   }
 
   private Query query(String line, Term tree) {
-    TermCompiler compiler = new TermCompiler(lexicon, List.of());
+    TermCompiler compiler = new TermCompiler(lexicon, circumstances.headings(), List.of());
     Query query = tree.match(compiler);
     compiler.problems().forEach(p -> problems.add(new Compiled.Placed(line, p)));
     compiler

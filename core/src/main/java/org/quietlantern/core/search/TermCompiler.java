@@ -4,13 +4,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Headings;
 
 /**
  * The tree of one line as a query. Unquoted words match by stem, quoted ones as written, cut words
@@ -21,18 +25,29 @@ final class TermCompiler implements Term.Cases<Query> {
   static final int WIDEST = 2000;
 
   private final Lexicon lexicon;
+  private final Headings headings;
   private final List<Field> fields;
   private final List<Problem> problems;
   private final Map<Term.Cut, Integer> covers;
 
   /** {@code fields} empty: the default ones, together. */
-  TermCompiler(Lexicon lexicon, List<Field> fields) {
-    this(lexicon, fields, new ArrayList<>(), new LinkedHashMap<>());
+  TermCompiler(Lexicon lexicon, Headings headings, List<Field> fields) {
+    this(lexicon, headings, fields, new ArrayList<>(), new LinkedHashMap<>());
+  }
+
+  /** Nothing but words in one field. */
+  static TermCompiler inOnly(Field field, Lexicon lexicon) {
+    return new TermCompiler(lexicon, Headings.NONE, List.of(field));
   }
 
   private TermCompiler(
-      Lexicon lexicon, List<Field> fields, List<Problem> problems, Map<Term.Cut, Integer> covers) {
+      Lexicon lexicon,
+      Headings headings,
+      List<Field> fields,
+      List<Problem> problems,
+      Map<Term.Cut, Integer> covers) {
     this.lexicon = lexicon;
+    this.headings = headings;
     this.fields = fields;
     this.problems = problems;
     this.covers = covers;
@@ -100,7 +115,41 @@ final class TermCompiler implements Term.Cases<Query> {
 
   @Override
   public Query in(Term.In in) {
-    return in.term().match(new TermCompiler(lexicon, in.fields(), problems, covers));
+    return in.term().match(new TermCompiler(lexicon, headings, in.fields(), problems, covers));
+  }
+
+  @Override
+  public Query heading(Term.Heading asked) {
+    Optional<Headings.Named> named = headings.find(asked.name());
+    if (named.isEmpty()) {
+      problem(Problem.Code.HEADING_UNKNOWN, asked, asked.name());
+      return new MatchNoDocsQuery("no such heading");
+    }
+    asked.aspects().stream()
+        .filter(aspect -> !headings.isAspect(aspect))
+        .forEach(aspect -> problem(Problem.Code.ASPECT_UNKNOWN, asked, aspect));
+    Concept heading = named.get().heading();
+    fate(asked, heading, named.get().kind());
+    List<String> words = HeadingUses.sought(headings.reach(heading, asked.narrower()), asked);
+    if (words.stream().noneMatch(word -> lexicon.knows(IndexFields.HEADING_USE, word))) {
+      problem(Problem.Code.MATCHES_NOTHING, asked, asked.name());
+    }
+    return HeadingUses.query(words);
+  }
+
+  /** What became of a heading goes on working, and is said (rule H4). */
+  private void fate(Term.Heading asked, Concept heading, Headings.Kind kind) {
+    if (!heading.fate().replacedBy().isEmpty()) {
+      problem(Problem.Code.HEADING_REPLACED, asked, asked.name());
+    } else if (heading.fate().retired()) {
+      problem(Problem.Code.HEADING_RETIRED, asked, asked.name());
+    } else if (kind == Headings.Kind.FORMER) {
+      problem(Problem.Code.HEADING_RENAMED, asked, heading.label());
+    }
+  }
+
+  private void problem(Problem.Code code, Term.Heading asked, String found) {
+    problems.add(new Problem(code, asked.span(), found));
   }
 
   static Query joined(List<Query> queries, Occur occur) {

@@ -79,6 +79,11 @@ final class Widener implements Term.Cases<Term> {
     return cut;
   }
 
+  @Override
+  public Term heading(Term.Heading heading) {
+    return heading;
+  }
+
   /** Neighbours may be one word elsewhere: {@code sky glow} is met as {@code skyglow}, too. */
   @Override
   public Term and(Term.And and) {

@@ -221,6 +221,11 @@ class CqlTest {
       return here(phrase);
     }
 
+    @Override
+    public Term heading(Term.Heading heading) {
+      return heading;
+    }
+
     private List<Term> each(List<Term> parts) {
       return Stream.of(parts.toArray(Term[]::new)).map(part -> part.match(this)).toList();
     }

@@ -39,6 +39,11 @@ final class Shape implements Term.Cases<String> {
   }
 
   @Override
+  public String heading(Term.Heading heading) {
+    return Printer.print(heading);
+  }
+
+  @Override
   public String in(Term.In in) {
     return "in" + in.fields() + of(in.term());
   }

@@ -74,6 +74,54 @@ final class Catalogue implements AutoCloseable {
         p.cited());
   }
 
+  static Publication carrying(List<HeadingUse> headings) {
+    Publication p = PLAIN;
+    return new Publication(
+        p.title(),
+        p.originalTitle(),
+        p.kind(),
+        p.version(),
+        p.authors(),
+        p.date(),
+        p.host(),
+        p.publisher(),
+        p.language(),
+        p.abstractText(),
+        headings,
+        p.keywords(),
+        p.doi(),
+        p.relations(),
+        p.pages(),
+        p.open(),
+        p.studied(),
+        p.figures(),
+        p.cited());
+  }
+
+  static Publication citing(String title, String doi, List<HeadingUse> headings, String... cited) {
+    Publication p = PLAIN;
+    return new Publication(
+        title,
+        p.originalTitle(),
+        p.kind(),
+        p.version(),
+        p.authors(),
+        p.date(),
+        p.host(),
+        p.publisher(),
+        p.language(),
+        p.abstractText(),
+        headings,
+        p.keywords(),
+        doi,
+        p.relations(),
+        p.pages(),
+        p.open(),
+        p.studied(),
+        p.figures(),
+        new Cited(true, List.of(cited)));
+  }
+
   static Publication full(String title, int year, Kind kind, String author, String... headings) {
     List<HeadingUse> uses = new ArrayList<>();
     for (String heading : headings) {

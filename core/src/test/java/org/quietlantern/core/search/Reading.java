@@ -63,6 +63,12 @@ record Reading(List<Places> stemmed, List<Places> exact) implements Term.Cases<B
     return not.left().match(this) && !not.right().match(this);
   }
 
+  /** Headings are not read from texts. */
+  @Override
+  public Boolean heading(Term.Heading heading) {
+    throw new IllegalStateException("not in these tests");
+  }
+
   /** In these tests fields are always the title alone. */
   @Override
   public Boolean in(Term.In in) {

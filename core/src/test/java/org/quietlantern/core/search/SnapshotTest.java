@@ -12,8 +12,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Line;
+import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.vocabulary.Headings;
 import org.roaringbitmap.RoaringBitmap;
 
 class SnapshotTest {
@@ -83,6 +85,19 @@ class SnapshotTest {
     }
   }
 
+  @DisplayName("L7, L8: access can be the first thing that a state is asked")
+  @Test
+  void whatIsWorkedOutOfOtherColumns() {
+    try (Catalogue catalogue = new Catalogue().titles("moth", "bat");
+        Snapshot snapshot = catalogue.index.snapshot()) {
+      Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of("moth"));
+      for (Property property : List.of(Property.ACCESS, Property.PEER_REVIEWED)) {
+        Breakdown breakdown = Breakdown.of(snapshot, ready, Breakdown.Asked.of(property));
+        assertThat(breakdown.base()).isEqualTo(1);
+      }
+    }
+  }
+
   @DisplayName("O1: orders, with ties by coming here")
   @Test
   void orders() {
@@ -114,7 +129,7 @@ class SnapshotTest {
       catalogue.add(Catalogue.with(Catalogue.PLAIN, title, "Moths came back after dimming."));
       Strategy strategy = Strategy.of("moth* (title: dimming or \"part night\") not bat");
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        assertThat(new Reasons(snapshot, Library.EMPTY).of(strategy, 1))
+        assertThat(new Reasons(snapshot, Library.EMPTY, Headings.NONE).of(strategy, 1))
             .containsExactly(
                 new Why("1", "moth*", List.of(Field.TITLE, Field.ABSTRACT)),
                 new Why("1", "dimming", List.of(Field.TITLE)),

@@ -35,6 +35,7 @@ import org.quietlantern.core.query.Parsed;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Range;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.Tree;
 
 /**
@@ -54,6 +55,7 @@ class StrategyLawsTest {
           Set.of(),
           Journals.NONE,
           Map.of(Property.TAXON, TAXA),
+          Headings.NONE,
           "laws");
   private final RandomStrategies draw = new RandomStrategies(1887);
   private final List<Entry> entries = new ArrayList<>();

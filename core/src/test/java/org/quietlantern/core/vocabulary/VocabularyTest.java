@@ -36,15 +36,18 @@ class VocabularyTest {
             """);
     assertThat(read.concepts())
         .containsExactly(
-            new Concept(
-                "urn:x:bats", "urn:x", "Bats", List.of("Chiroptera"), List.of("urn:x:mammals")));
-    assertThat(read.problems()).containsExactly("urn:x:nameless has no preferred name");
+            Concept.plain("urn:x:bats", "urn:x", "Bats", List.of("Chiroptera"), List.of()));
+    assertThat(read.problems())
+        .extracting(SkosReader.Problem::toString)
+        .containsExactly(
+            "line 3: “Bats” is under urn:x:mammals, which is not there",
+            "line 4: urn:x:nameless has no preferred name");
   }
 
   @Test
   void aBrokenFileIsNamedWithItsLine() {
     SkosReader.Read read = SkosReader.read("@prefix a: <urn:a> .\n<urn:x> b:y a:z .\n");
     assertThat(read.concepts()).isEmpty();
-    assertThat(read.problems().get(0)).startsWith("line 2: ");
+    assertThat(read.problems().get(0).toString()).startsWith("line 2: ");
   }
 }

@@ -46,9 +46,14 @@ class DemoLibrary {
 
   /** Terms and journals, for the whole installation. */
   void takeIn() {
-    tell("facets.ttl", vocabularies.take(file("/facets.ttl")));
-    tell("vocabulary.ttl", vocabularies.take(file("/vocabulary.ttl")));
+    terms("facets.ttl");
+    terms("vocabulary.ttl");
     tell("journals.csv", journals.take(file("/journals.csv")));
+  }
+
+  private void terms(String name) {
+    byte[] skos = file("/" + name).getBytes(StandardCharsets.UTF_8);
+    tell(name, vocabularies.take(skos).problems().stream().map(Object::toString).toList());
   }
 
   /** The first group's holdings; the second has none. */

@@ -62,6 +62,7 @@ public class GroupCircumstances {
         read.lent(),
         journals.all(),
         vocabularies.trees(),
+        vocabularies.headings(),
         group + "/" + now.values());
   }
 }

@@ -102,7 +102,10 @@ public class Matching {
   /** Which words a publication was met by, and where. */
   public List<Why> why(Member who, Strategy strategy, int publication) {
     return look(
-        who, look -> new Reasons(look.snapshot(), look.library()).of(strategy, publication));
+        who,
+        look ->
+            new Reasons(look.snapshot(), look.library(), look.circumstances().headings())
+                .of(strategy, publication));
   }
 
   /** Where matched words stand in shown texts. */

@@ -31,6 +31,13 @@ class Rendering {
         CqlWriter.write(strategy), Sentence.of(strategy, name -> shelves.title(who.group(), name)));
   }
 
+  /** {@code title}: its name itself where it is not there any more. */
+  record HeldShown(String title) {}
+
+  HeldShown held(Member who, String name) {
+    return new HeldShown(shelves.title(who.group(), name));
+  }
+
   StrategyBody read(String cql) {
     CqlReader.Read read = CqlReader.read(cql);
     if (read.strategy().isEmpty()) {

@@ -28,6 +28,7 @@ class SearchController {
   private final Hits hits;
   private final Leaves leaves;
   private final Beginnings beginnings;
+  private final Outward outward;
 
   /**
    * Something to search for.
@@ -48,7 +49,9 @@ class SearchController {
 
   record RowsBody(List<String> ids, @Nullable Asked asked) {}
 
-  SearchController(Matching matching, Hits hits, Leaves leaves, Beginnings beginnings) {
+  SearchController(
+      Matching matching, Hits hits, Leaves leaves, Beginnings beginnings, Outward outward) {
+    this.outward = outward;
     this.matching = matching;
     this.hits = hits;
     this.leaves = leaves;
@@ -89,6 +92,12 @@ class SearchController {
       throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
     }
     return hits.of(me, body.ids(), Optional.ofNullable(body.asked()).map(Asked::toStrategy));
+  }
+
+  /** The ways from a publication to others. */
+  @GetMapping("/publications/{publication}/outward")
+  Outward.OutwardShown outward(Member me, @PathVariable String publication) {
+    return outward.of(me, publication);
   }
 
   @GetMapping("/publications/{publication}")

@@ -142,7 +142,7 @@ class SheetHelp {
       return List.of();
     }
     List<SuggestionShown> found = new ArrayList<>();
-    for (Concept heading : vocabularies.headings()) {
+    for (Concept heading : vocabularies.headings().all()) {
       heading.names().stream()
           .filter(name -> name.toLowerCase(Locale.ROOT).startsWith(start))
           .findFirst()

@@ -75,6 +75,12 @@ class StrategyController {
     return help.line(me, StrategyBody.of(body.strategy()), body.line());
   }
 
+  /** What a held strategy is called. */
+  @GetMapping("/held")
+  Rendering.HeldShown held(Member me, @RequestParam String name) {
+    return rendering.held(me, name);
+  }
+
   /** What would help a search that finds too few. */
   @PostMapping("/ways-out")
   @GuestsMay

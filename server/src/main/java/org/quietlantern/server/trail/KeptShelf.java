@@ -1,6 +1,11 @@
 package org.quietlantern.server.trail;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.quietlantern.core.query.CqlWriter;
+import org.quietlantern.core.query.Line;
+import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.matching.Shelf;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
@@ -32,6 +37,17 @@ class KeptShelf implements Shelf {
 
   @Override
   public String title(int group, String name) {
-    return "the search /q/" + name;
+    return find(group, name).map(StrategyBody::strategy).map(KeptShelf::spoken).orElse(name);
+  }
+
+  /** As short as it can be told. */
+  static String spoken(Strategy strategy) {
+    return strategy.inForce().stream()
+        .map(line -> line instanceof Line.Words words ? words.text() : CqlWriter.write(alone(line)))
+        .collect(Collectors.joining(" · "));
+  }
+
+  private static Strategy alone(Line line) {
+    return new Strategy(List.of(line));
   }
 }

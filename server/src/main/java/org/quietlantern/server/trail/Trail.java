@@ -137,6 +137,16 @@ public class Trail {
         .orElseThrow(Refusal::unknown);
   }
 
+  /** What a strategy found at a time. */
+  public record Run(int count, Instant at) {}
+
+  /** When the member first settled a strategy. */
+  @Transactional(readOnly = true)
+  public Optional<Run> firstRun(Member who, String q) {
+    return Optional.ofNullable(mapper.firstRun(who.id(), q))
+        .map(run -> new Run(run.count(), run.at()));
+  }
+
   /** Public id of the group that a strategy's address belongs to. */
   @Transactional(readOnly = true)
   public Optional<String> groupOf(String q) {

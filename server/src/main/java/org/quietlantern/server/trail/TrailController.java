@@ -1,5 +1,6 @@
 package org.quietlantern.server.trail;
 
+import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.group.GuestsMay;
@@ -7,6 +8,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,19 +16,22 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 @RequestMapping("/api/groups/{group}")
 class TrailController {
   private final Trail trail;
+  private final TrailPages pages;
 
   /** {@code step}: the step that led to it, if one did. */
   record Opening(@Nullable String step) {}
 
   record Settle(Asked asked, String order) {}
 
-  TrailController(Trail trail) {
+  TrailController(Trail trail, TrailPages pages) {
+    this.pages = pages;
     this.trail = trail;
   }
 
@@ -43,6 +48,39 @@ class TrailController {
   @GuestsMay
   void open(Member me, @PathVariable String publication, @RequestBody Opening body) {
     trail.open(me, publication, body.step());
+  }
+
+  /** The member's own steps, newest first: {@code words} in them, {@code before} one of them. */
+  @GetMapping("/trail")
+  TrailPages.TrailPage page(
+      Member me,
+      @RequestParam(defaultValue = "") String words,
+      @RequestParam(required = false) @Nullable String before) {
+    return pages.page(me, words, before);
+  }
+
+  /** What the member opened last, newest first. */
+  @GetMapping("/trail/opened")
+  List<TrailPages.OpenedLine> opened(Member me) {
+    return pages.opened(me);
+  }
+
+  /** All steps as CSV (RFC 4180). */
+  @GetMapping(value = "/trail/steps.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<String> csv(Member me) {
+    return file("trail.csv", pages.csv(me));
+  }
+
+  /** All steps as text. */
+  @GetMapping(value = "/trail/steps.txt", produces = "text/plain;charset=UTF-8")
+  ResponseEntity<String> text(Member me) {
+    return file("trail.txt", pages.text(me));
+  }
+
+  private static ResponseEntity<String> file(String name, String content) {
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
+        .body(content);
   }
 
   @GetMapping("/q/{q}")

@@ -82,6 +82,58 @@ interface TrailMapper {
       """)
   List<StepRow> latest(int membership, int most);
 
+  record PageRow(
+      int id,
+      String pid,
+      String q,
+      String strategy,
+      String ordered,
+      Integer countBefore,
+      int count,
+      Instant at) {}
+
+  /** Newest first; {@code part} is a pattern that the strategy fits, {@code before} a step or 0. */
+  @Select(
+      """
+      select t.id, t.pid, k.pid as q, k.strategy::text, t.ordered, t.count_before, t.count, t.at
+      from step t join kept_strategy k on k.id = t.strategy
+      where t.membership = #{membership} and (#{before} = 0 or t.id < #{before})
+        and (#{part} = '' or k.strategy::text ilike #{part})
+      order by t.id desc limit #{most}
+      """)
+  List<PageRow> page(int membership, String part, int before, int most);
+
+  record Run(int count, Instant at) {}
+
+  /** The first step of a member with a strategy. */
+  @Select(
+      """
+      select t.count, t.at from step t join kept_strategy k on k.id = t.strategy
+      where t.membership = #{membership} and k.pid = #{q} order by t.id limit 1
+      """)
+  Run firstRun(int membership, String q);
+
+  record OpenedRow(Integer step, String q, String pid, String title, Instant at) {}
+
+  /** What was opened from some steps, in the order of opening. */
+  @Select(
+      """
+      select o.step, '' as q, p.pid, p.fields ->> 'title' as title, o.at
+      from opened o join publication p on p.id = o.publication
+      where o.membership = #{membership} and o.step = any(#{steps}) order by o.at, p.id
+      """)
+  List<OpenedRow> openedFrom(int membership, Integer[] steps);
+
+  /** What was opened last, with the strategy that it came from, if one did. */
+  @Select(
+      """
+      select o.step, k.pid as q, p.pid, p.fields ->> 'title' as title, o.at
+      from opened o join publication p on p.id = o.publication
+        left join step t on t.id = o.step left join kept_strategy k on k.id = t.strategy
+      where o.membership = #{membership} order by o.at desc, p.id limit #{most}
+      """)
+  List<OpenedRow> lastOpened(int membership, int most);
+
   @Select("select id from step where membership = #{membership} and pid = #{pid}")
   Integer findStep(int membership, String pid);
 }

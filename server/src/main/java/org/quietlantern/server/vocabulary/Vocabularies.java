@@ -1,14 +1,18 @@
 package org.quietlantern.server.vocabulary;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.SkosReader;
 import org.quietlantern.core.vocabulary.Tree;
+import org.quietlantern.core.vocabulary.VocabularyUpdate;
 import org.quietlantern.server.platform.Editions;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,36 +23,45 @@ public class Vocabularies {
   /** A scheme is known by its URI; the last part names the property that it orders. */
   private static final String OURS = "urn:quietlantern:";
 
+  private static final String ASPECTS = OURS + "aspects";
+
   private final VocabularyMapper mapper;
   private final Editions editions;
-  private volatile Kept kept = new Kept(-1, Map.of(), List.of());
+  private volatile Kept kept = new Kept(-1, List.of(), Map.of(), Headings.NONE);
 
   /** What was made of one edition. */
-  private record Kept(int edition, Map<Property, Tree> trees, List<Concept> headings) {}
+  private record Kept(
+      int edition, List<Concept> all, Map<Property, Tree> trees, Headings headings) {}
+
+  /** What a file would change, and what is wrong with it. */
+  public record Looked(VocabularyUpdate update, List<SkosReader.Problem> problems) {}
 
   Vocabularies(VocabularyMapper mapper, Editions editions) {
     this.mapper = mapper;
     this.editions = editions;
   }
 
-  /** Takes in all schemes of a file in place of what was known of them; answers its problems. */
+  /** What taking a file in would change; changes nothing. */
+  @Transactional(readOnly = true)
+  public Looked look(byte[] file) {
+    SkosReader.Read read = SkosReader.read(file);
+    return new Looked(VocabularyUpdate.of(now().all(), read.concepts()), read.problems());
+  }
+
+  /**
+   * Takes in all schemes of a file (SKOS in Turtle or RDF/XML); one that holds no term changes
+   * nothing.
+   */
   @Transactional
-  public List<String> take(String turtle) {
-    SkosReader.Read read = SkosReader.read(turtle);
-    if (!read.concepts().isEmpty()) {
-      mapper.forget(
-          read.concepts().stream().map(Concept::scheme).distinct().toArray(String[]::new));
-      for (Concept c : read.concepts()) {
-        mapper.add(
-            c.scheme(),
-            c.uri(),
-            c.label(),
-            c.names().toArray(String[]::new),
-            c.broader().toArray(String[]::new));
-      }
+  public Looked take(byte[] file) {
+    Looked looked = look(file);
+    Collection<Concept> terms = looked.update().terms();
+    if (!terms.isEmpty()) {
+      mapper.forget(terms.stream().map(Concept::scheme).distinct().toArray(String[]::new));
+      terms.forEach(term -> mapper.add(VocabularyMapper.Row.of(term)));
       editions.next(Editions.Kind.VOCABULARY);
     }
-    return read.problems();
+    return looked;
   }
 
   /** Trees of the properties that have one, by label. */
@@ -59,21 +72,15 @@ public class Vocabularies {
 
   /** Terms of all schemes that order no property: the headings. */
   @Transactional(readOnly = true)
-  public List<Concept> headings() {
+  public Headings headings() {
     return now().headings();
   }
 
   private Kept now() {
     int edition = editions.now().get(Editions.Kind.VOCABULARY);
     if (kept.edition() != edition) {
-      List<Concept> all =
-          mapper.all().stream()
-              .map(
-                  r ->
-                      new Concept(
-                          r.uri(), r.scheme(), r.label(), List.of(r.names()), List.of(r.broader())))
-              .toList();
-      kept = new Kept(edition, trees(all), headings(all));
+      List<Concept> all = mapper.all().stream().map(VocabularyMapper.Row::concept).toList();
+      kept = new Kept(edition, all, trees(all), headings(all));
     }
     return kept;
   }
@@ -96,14 +103,20 @@ public class Vocabularies {
     return trees;
   }
 
-  private static List<Concept> headings(List<Concept> all) {
-    return all.stream().filter(c -> ordering(c).isEmpty()).toList();
+  private static Headings headings(List<Concept> all) {
+    return new Headings(
+        all.stream().filter(c -> ordering(c).isEmpty() && !isAspect(c)).toList(),
+        all.stream().filter(Vocabularies::isAspect).toList());
   }
 
-  private static java.util.Optional<Property> ordering(Concept concept) {
+  private static boolean isAspect(Concept concept) {
+    return concept.scheme().equals(ASPECTS);
+  }
+
+  private static Optional<Property> ordering(Concept concept) {
     return concept.scheme().startsWith(OURS)
         ? Property.named(concept.scheme().substring(OURS.length()))
             .filter(p -> p.shape() == Property.Shape.TREE || p == Property.SEX)
-        : java.util.Optional.empty();
+        : Optional.empty();
   }
 }

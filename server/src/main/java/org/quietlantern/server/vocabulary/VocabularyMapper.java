@@ -5,14 +5,59 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.quietlantern.core.vocabulary.Concept;
 
 @Mapper
 interface VocabularyMapper {
-  record Row(String scheme, String uri, String label, String[] names, String[] broader) {}
+  record Row(
+      String scheme,
+      String uri,
+      String label,
+      String[] names,
+      String[] broader,
+      String[] related,
+      String note,
+      String[] aspects,
+      boolean retired,
+      String[] replacedBy,
+      String[] former) {
+    static Row of(Concept c) {
+      return new Row(
+          c.scheme(),
+          c.uri(),
+          c.label(),
+          array(c.names()),
+          array(c.broader()),
+          array(c.related()),
+          c.note(),
+          array(c.aspects()),
+          c.fate().retired(),
+          array(c.fate().replacedBy()),
+          array(c.fate().former()));
+    }
+
+    private static String[] array(List<String> values) {
+      return values.toArray(String[]::new);
+    }
+
+    Concept concept() {
+      return new Concept(
+          uri,
+          scheme,
+          label,
+          List.of(names),
+          List.of(broader),
+          List.of(related),
+          note,
+          List.of(aspects),
+          new Concept.Fate(retired, List.of(replacedBy), List.of(former)));
+    }
+  }
 
   @Select(
       """
-      select scheme, uri, label, names, broader from concept order by scheme, lower(label), id
+      select scheme, uri, label, names, broader, related, note, aspects, retired, replaced_by, former
+      from concept order by scheme, lower(label), id
       limit 200000
       """)
   List<Row> all();
@@ -22,9 +67,11 @@ interface VocabularyMapper {
 
   @Insert(
       """
-      insert into concept (scheme, uri, label, names, broader)
-      values (#{scheme}, #{uri}, #{label}, #{names}, #{broader})
+      insert into concept (scheme, uri, label, names, broader, related, note, aspects, retired,
+        replaced_by, former)
+      values (#{scheme}, #{uri}, #{label}, #{names}, #{broader}, #{related}, #{note}, #{aspects},
+        #{retired}, #{replacedBy}, #{former})
       on conflict (uri) do nothing
       """)
-  void add(String scheme, String uri, String label, String[] names, String[] broader);
+  void add(Row row);
 }

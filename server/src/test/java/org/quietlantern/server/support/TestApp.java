@@ -2,6 +2,7 @@ package org.quietlantern.server.support;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -73,8 +74,9 @@ public final class TestApp implements AutoCloseable {
       context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
       bean(Harvests.class)
           .addSource("night-index", "The Night Index", outside.source("night-index"), "mods", 1);
-      bean(Vocabularies.class).take(Facets.turtle());
-      bean(Vocabularies.class).take(SkosWriter.turtle(Headings.ALL.values()));
+      bean(Vocabularies.class).take(Facets.turtle().getBytes(StandardCharsets.UTF_8));
+      bean(Vocabularies.class)
+          .take(SkosWriter.turtle(Headings.ALL.values()).getBytes(StandardCharsets.UTF_8));
       bean(KnownJournals.class).take(Holdings.journals());
       setClock(BEGINS);
     } catch (IOException failed) {

@@ -97,9 +97,14 @@ public final class World {
 
   /** What a GET needs beside its path. */
   public String query(Endpoints.Endpoint endpoint) {
-    return endpoint.path().endsWith("/changes")
-        ? "?since=0"
-        : endpoint.path().endsWith("/suggestions") ? "?typed=moth" : "";
+    return switch (last(endpoint.path())) {
+      case "changes" -> "?since=0";
+      case "suggestions" -> "?typed=moth";
+      case "report", "text", "docx" -> "?of=q:" + values.get("q");
+      case "held" -> "?name=q:0000000000";
+      case "one" -> "?name=Moths";
+      default -> "";
+    };
   }
 
   private static String last(String path) {

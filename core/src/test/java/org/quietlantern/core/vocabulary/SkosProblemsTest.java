@@ -1,0 +1,121 @@
+package org.quietlantern.core.vocabulary;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+@DisplayName("A vocabulary file: every problem with its line, the rest is read")
+class SkosProblemsTest {
+  private static final String BEGIN =
+      """
+      @prefix skos: <http://www.w3.org/2004/02/skos/core#> .
+      @prefix owl: <http://www.w3.org/2002/07/owl#> .
+      @prefix dct: <http://purl.org/dc/terms/> .
+      @prefix x: <urn:x:> .
+      """;
+
+  @Test
+  void circlesLoseTheirLastLink() {
+    SkosReader.Read read =
+        read(
+            """
+            x:a skos:prefLabel "A" ; skos:broader x:c .
+            x:b skos:prefLabel "B" ;
+              skos:broader x:a .
+            x:c skos:prefLabel "C" ; skos:broader x:b .
+            x:d skos:prefLabel "D" ; skos:broader x:d .
+            """);
+    assertThat(problems(read))
+        .containsExactly(
+            "line 5: “A” lies under itself, through “C”",
+            "line 9: “D” lies under itself, through “D”");
+    assertThat(read.concepts()).extracting(Concept::label).containsExactly("A", "B", "C", "D");
+    Headings headings = new Headings(read.concepts(), List.of());
+    assertThat(headings.reach(headings.get("urn:x:a").orElseThrow(), true))
+        .containsExactly("urn:x:a", "urn:x:b", "urn:x:c");
+  }
+
+  @Test
+  void missingEndsAndNamesSaidTwice() {
+    SkosReader.Read read =
+        read(
+            """
+            x:a skos:prefLabel "Bats"@en , "Chiroptera"@en , "Fledermäuse"@de ;
+              skos:related x:nowhere .
+            x:b skos:inScheme x:s ; skos:prefLabel "Owls" .
+            x:c skos:inScheme x:s ; skos:prefLabel "OWLS" .
+            """);
+    assertThat(problems(read))
+        .containsExactly(
+            "line 5: urn:x:a has two preferred names: “Bats”, “Chiroptera”",
+            "line 6: “Bats” is related urn:x:nowhere, which is not there",
+            "line 8: “OWLS” is the preferred name of urn:x:b and of urn:x:c");
+    assertThat(read.concepts().get(0).names()).containsExactly("Chiroptera", "Fledermäuse");
+  }
+
+  @Test
+  void whatWasReplacedIsRetired() {
+    SkosReader.Read read =
+        read(
+            """
+            x:old skos:prefLabel "Light nuisance" ; dct:isReplacedBy x:a , x:b .
+            x:a skos:prefLabel "Glare" ; skos:definition "Too much of it." .
+            x:b skos:prefLabel "Skyglow" .
+            x:gone skos:prefLabel "Ether" ; owl:deprecated true .
+            """);
+    assertThat(problems(read)).isEmpty();
+    assertThat(read.concepts().get(0).fate())
+        .isEqualTo(new Concept.Fate(true, List.of("urn:x:a", "urn:x:b"), List.of()));
+    assertThat(read.concepts().get(1).note()).isEqualTo("Too much of it.");
+    assertThat(read.concepts().get(3).fate().retired()).isTrue();
+  }
+
+  @Test
+  void rdfXmlIsRead() {
+    SkosReader.Read read =
+        SkosReader.read(
+            """
+            <?xml version="1.0" encoding="UTF-8"?>
+            <rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"
+                xmlns:skos="http://www.w3.org/2004/02/skos/core#">
+              <skos:Concept rdf:about="urn:x:bats">
+                <skos:prefLabel xml:lang="en">Bats</skos:prefLabel>
+                <skos:broader rdf:resource="urn:x:nowhere"/>
+              </skos:Concept>
+            </rdf:RDF>
+            """);
+    assertThat(read.concepts()).extracting(Concept::label).containsExactly("Bats");
+    assertThat(problems(read))
+        .containsExactly("line 4: “Bats” is under urn:x:nowhere, which is not there");
+  }
+
+  @DisplayName("A file in another encoding, and XML that reaches outside, are refused")
+  @Test
+  void hostileFiles() {
+    byte[] latin = (BEGIN + "x:a skos:prefLabel \"Käfer\" .").getBytes(StandardCharsets.ISO_8859_1);
+    assertThat(problems(SkosReader.read(latin))).containsExactly("line 5: this is not UTF-8");
+    SkosReader.Read read =
+        SkosReader.read(
+            """
+            <?xml version="1.0"?>
+            <!DOCTYPE r [<!ENTITY e SYSTEM "file:///etc/hostname">]>
+            <rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"
+                xmlns:skos="http://www.w3.org/2004/02/skos/core#">
+              <skos:Concept rdf:about="urn:x:a"><skos:prefLabel>&e;</skos:prefLabel></skos:Concept>
+            </rdf:RDF>
+            """);
+    assertThat(read.concepts()).isEmpty();
+    assertThat(read.problems()).isNotEmpty();
+  }
+
+  private static SkosReader.Read read(String turtle) {
+    return SkosReader.read((BEGIN + turtle).getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static List<String> problems(SkosReader.Read read) {
+    return read.problems().stream().map(SkosReader.Problem::toString).toList();
+  }
+}

@@ -1,0 +1,59 @@
+package org.quietlantern.server.search;
+
+import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Alike;
+import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.matching.Shelf;
+import org.quietlantern.server.matching.StrategyBody;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is like a publication, named {@code a:ID}: found anew whenever it is asked for. */
+@Component
+class AlikeShelf implements Shelf {
+  private final Publications publications;
+  private final IndexKeeper index;
+
+  AlikeShelf(Publications publications, IndexKeeper index) {
+    this.publications = publications;
+    this.index = index;
+  }
+
+  @Override
+  public String prefix() {
+    return "a:";
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Optional<StrategyBody> find(int group, String name) {
+    return stored(name).map(stored -> StrategyBody.of(Strategy.of(line(alike(stored)))));
+  }
+
+  private List<String> alike(Stored stored) {
+    try (Snapshot snapshot = index.snapshot(0)) {
+      return new Alike(snapshot).to(stored.publication(), stored.pid());
+    }
+  }
+
+  /** Nothing is alike: nothing is found. */
+  private static String line(List<String> ids) {
+    return "id: (" + (ids.isEmpty() ? "none" : String.join(" or ", ids)) + ")";
+  }
+
+  @Override
+  public String title(int group, String name) {
+    return "what is like “"
+        + stored(name).map(stored -> stored.publication().title()).orElse(name)
+        + "”";
+  }
+
+  private Optional<Stored> stored(String name) {
+    return publications.find(publications.canonicalOf(name).orElse(name));
+  }
+}

@@ -1,0 +1,149 @@
+import { Link, useSearchParams } from 'react-router';
+import type { Schema } from '../../api';
+import { Failed, TwoPanes, Waiting } from '../../ui';
+import { useHere } from '../session';
+import { useHeadings } from './api';
+import { HeadingPane } from './HeadingPane';
+import { Parts } from './Parts';
+
+/** Headings: looked up by everyday words, or gone through from the top; one of them beside. */
+export function HeadingsPage() {
+  const here = useHere();
+  const [params, setParams] = useSearchParams();
+  const words = params.get('words') ?? '';
+  const name = params.get('h');
+  const headings = useHeadings(here.id, words);
+  const change = (key: string, value: string) =>
+    setParams(
+      (now) => {
+        if (value) now.set(key, value);
+        else now.delete(key);
+        return now;
+      },
+      { replace: key === 'words' },
+    );
+  const to = (label: string) => {
+    const next = new URLSearchParams(params);
+    next.set('h', label);
+    return `?${next}`;
+  };
+  return (
+    <TwoPanes
+      label="Heading"
+      open={name !== null}
+      onBack={() => change('h', '')}
+      leaf={
+        name ? (
+          <HeadingPane name={name} to={to} />
+        ) : (
+          <p className="text-soft">
+            A heading stands for an idea, whatever words an author used for it. Look one up by the
+            words you would use, or go down from the top.
+          </p>
+        )
+      }
+      list={
+        <div className="page h-full overflow-y-auto">
+          <title>Headings · Quiet Lantern</title>
+          <h1 className="mb-2 font-serif text-[21px] font-semibold">Headings</h1>
+          <Parts />
+          <label className="block">
+            <span className="sr-only">Everyday words</span>
+            <input
+              className="field w-96 max-w-full"
+              placeholder="everyday words: moths, street lights …"
+              value={words}
+              onChange={(event) => change('words', event.target.value)}
+            />
+          </label>
+          {headings.error ? (
+            <Failed error={headings.error} />
+          ) : !headings.data ? (
+            <Waiting what="the headings" />
+          ) : (
+            <List lines={headings.data} words={words} current={name} to={to} />
+          )}
+        </div>
+      }
+    />
+  );
+}
+
+function List({
+  lines,
+  words,
+  current,
+  to,
+}: {
+  lines: Schema['HeadingLine'][];
+  words: string;
+  current: string | null;
+  to: (label: string) => string;
+}) {
+  if (lines.length === 0) {
+    return (
+      <p role="status" className="mt-3">
+        No heading has a name with “{words}”. Fewer letters, or another word for it, may help.
+      </p>
+    );
+  }
+  return (
+    <>
+      <p role="status" className="sr-only">
+        {lines.length} headings
+      </p>
+      <HeadingTable lines={lines} current={current} to={to} label="Headings found" />
+    </>
+  );
+}
+
+/** Headings with how many publications carry them, alone and with what is below. */
+export function HeadingTable({
+  lines,
+  current = null,
+  to,
+  label,
+}: {
+  lines: Schema['HeadingLine'][];
+  current?: string | null;
+  to: (label: string) => string;
+  label: string;
+}) {
+  return (
+    <table aria-label={label} className="mt-2 w-full">
+      <thead>
+        <tr className="text-[13px] text-soft">
+          <th scope="col" className="text-left font-normal">
+            heading
+          </th>
+          <th scope="col" className="w-20 text-right font-normal">
+            alone
+          </th>
+          <th scope="col" className="w-32 text-right font-normal">
+            with narrower
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <tr
+            key={line.label}
+            className={`border-b border-base-300 ${line.label === current ? 'bg-base-200' : ''}`}
+          >
+            <th scope="row" className="py-1 text-left font-normal">
+              <Link className="font-serif text-[16px] hover:underline" to={to(line.label)}>
+                {line.label}
+              </Link>
+              {line.by && <span className="ml-2 text-[13px] text-soft">by “{line.by}”</span>}
+              {line.retired && <span className="ml-2 text-[13px] text-soft">retired</span>}
+            </th>
+            <td className="text-right">{line.count.toLocaleString('en-GB')}</td>
+            <td className="text-right">
+              {line.below > 0 ? line.withNarrower.toLocaleString('en-GB') : ''}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

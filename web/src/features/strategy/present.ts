@@ -1,0 +1,40 @@
+const key = (group: string) => `sheet of ${group}`;
+
+/** Which search stands on the sheet of this window, so that other places can add to it. */
+export function rememberSheet(group: string, q: string): void {
+  sessionStorage.setItem(key(group), q);
+}
+
+export function presentSheet(group: string): string | null {
+  return sessionStorage.getItem(key(group));
+}
+
+/** A heading as a line asks for it; without modifiers as it is. */
+export function headingText(label: string, modifiers: readonly string[] = []): string {
+  const asked = modifiers.length > 0 ? modifiers : ['exact'];
+  return `heading/${asked.join('/')}: "${label.replace(/["“”„«»]/gu, ' ')}"`;
+}
+
+/** The address of a sheet with one more line that holds a strategy whole. */
+export function sheetHolding(group: string, name: string, joined = false): string {
+  const params = new URLSearchParams({ hold: name });
+  const present = presentSheet(group);
+  if (joined && present) params.set('with', present);
+  return `/g/${group}/search?${params}`;
+}
+
+/**
+ * The address of a sheet with one more line: on an empty sheet, or joined to the present search;
+ * `off`: switched off, for later.
+ */
+export function sheetWith(
+  group: string,
+  line: string,
+  { joined = false, off = false }: { joined?: boolean; off?: boolean } = {},
+): string {
+  const params = new URLSearchParams({ add: line });
+  const present = presentSheet(group);
+  if (joined && present) params.set('with', present);
+  if (off) params.set('off', '1');
+  return `/g/${group}/search?${params}`;
+}

@@ -1,0 +1,128 @@
+import { Link, useSearchParams } from 'react-router';
+import { Act, Failed, Waiting } from '../../ui';
+import { Results, useHeldTitle, useSearch } from '../search';
+import { useHere } from '../session';
+import { strategyOf, type Line, type Strategy } from '../strategy';
+import { useCount } from './api';
+
+const PARTS = ['gained', 'lost', 'common'] as const;
+type Part = (typeof PARTS)[number];
+
+function held(id: string, name: string, rulesOut: boolean): Line {
+  return { id, kind: 'held', strategies: [name], rulesOut };
+}
+
+/** What a part of the comparison is, as a strategy: it can be searched on like any other. */
+function strategyFor(part: Part, one: string, other: string): Strategy {
+  if (part === 'gained') return strategyOf([held('b', other, false), held('a', one, true)]);
+  if (part === 'lost') return strategyOf([held('a', one, false), held('b', other, true)]);
+  return strategyOf([held('a', one, false), held('b', other, false)]);
+}
+
+/** Two strategies beside each other: what the second gained, what it lost, what both have. */
+export function ComparePage() {
+  const here = useHere();
+  const [params, setParams] = useSearchParams();
+  const one = params.get('one') ?? '';
+  const other = params.get('other') ?? '';
+  const part = PARTS.find((each) => each === params.get('part')) ?? 'gained';
+  const sampled = params.get('order') === 'sample';
+  const strategy = strategyFor(part, one, other);
+  const result = useSearch(here.id, strategy, sampled ? 'sample' : 'here');
+  const set = (key: string, value: string) =>
+    setParams((now) => {
+      now.set(key, value);
+      now.delete('p');
+      return now;
+    });
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+      <div className="px-6 pt-3 pb-2">
+        <title>Comparison · Quiet Lantern</title>
+        <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
+        <ol className="mt-1">
+          <Side label="first" name={one} />
+          <Side label="second" name={other} />
+        </ol>
+        <div className="mt-2 flex flex-wrap gap-x-5">
+          {PARTS.map((each) => (
+            <PartAct
+              key={each}
+              part={each}
+              on={each === part}
+              strategy={strategyFor(each, one, other)}
+              onPick={() => set('part', each)}
+            />
+          ))}
+          <Act aria-pressed={sampled} onClick={() => set('order', sampled ? 'here' : 'sample')}>
+            In random order, always the same
+          </Act>
+        </div>
+      </div>
+      {result.error ? (
+        <Failed error={result.error} />
+      ) : result.data && !result.isPlaceholderData ? (
+        result.data.answer.count > 0 ? (
+          <Results
+            key={`${part} ${sampled}`}
+            result={result.data}
+            strategy={strategy}
+            step={undefined}
+            focus={false}
+          />
+        ) : (
+          <p className="px-6 text-soft">{NOTHING[part]}</p>
+        )
+      ) : (
+        <Waiting what="the comparison" />
+      )}
+    </div>
+  );
+}
+
+const NOTHING: Record<Part, string> = {
+  gained: 'The second finds nothing that the first does not find.',
+  lost: 'The first finds nothing that the second does not find.',
+  common: 'They have nothing in common.',
+};
+
+function Side({ label, name }: { label: string; name: string }) {
+  const here = useHere();
+  const title = useHeldTitle(here.id, name);
+  const count = useCount(here.id, strategyOf([held('a', name, false)]));
+  const [kind, id] = name.split(':');
+  return (
+    <li className="flex items-baseline gap-x-3">
+      <span className="w-14 text-[13px] text-soft">{label}</span>
+      <Link
+        className="min-w-0 truncate font-serif hover:underline"
+        to={`/g/${here.id}/${kind}/${id}`}
+      >
+        {title}
+      </Link>
+      <span className="text-soft">
+        {count.error ? count.error.message : count.data?.toLocaleString('en-GB')}
+      </span>
+    </li>
+  );
+}
+
+function PartAct({
+  part,
+  on,
+  strategy,
+  onPick,
+}: {
+  part: Part;
+  on: boolean;
+  strategy: Strategy;
+  onPick: () => void;
+}) {
+  const here = useHere();
+  const count = useCount(here.id, strategy);
+  return (
+    <Act aria-pressed={on} className={on ? 'font-semibold underline' : ''} onClick={onPick}>
+      {part} {count.data?.toLocaleString('en-GB') ?? '…'}
+    </Act>
+  );
+}

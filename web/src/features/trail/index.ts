@@ -1,0 +1,2 @@
+export { ComparePage } from './ComparePage';
+export { TrailPage } from './TrailPage';
