@@ -1,6 +1,6 @@
 /** The places of the frame that are built so far. */
 export const PLACES = [
-  { name: 'Search', path: 'search', also: ['q', 's', 'p'] },
+  { name: 'Search', path: 'search', also: ['trail', 'compare', 'report', 'q', 's', 'p'] },
   { name: 'Arrivals', path: 'arrivals', also: ['r'] },
   { name: 'Folders', path: 'folders', also: ['f'] },
   { name: 'Alerts', path: 'alerts', also: ['a'] },

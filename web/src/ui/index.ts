@@ -6,7 +6,7 @@ export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
-export { counted, day, listed, people, shortDay, timeOfDay } from './text';
+export { clock, counted, day, listed, people, shortDay, timeOfDay } from './text';
 export { useStepping } from './useStepping';
 export { useKeys, type KeyMap } from './useKeys';
 export { ListPane } from './ListPane';

@@ -28,6 +28,11 @@ export function listed(words: readonly string[]): string {
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** "today 07:40", or the day with the time. */
+/** Hours and minutes alone, where the day stands above. */
+export function clock(at: string): string {
+  return TIME.format(new Date(at));
+}
+
 export function timeOfDay(at: string, today: string): string {
   const date = new Date(at);
   const isToday = date.toLocaleDateString('sv') === today;

@@ -19,7 +19,7 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
   return (
     <section aria-label="Outward">
       <h3 className="small-head mt-3">Outward</h3>
-      <ul className="flex flex-wrap gap-x-5">
+      <ul className="flex flex-wrap items-baseline gap-x-5">
         {ways.map((way) => (
           <li key={way.what}>
             {way.count > 0 ? (

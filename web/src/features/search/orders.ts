@@ -4,7 +4,7 @@ export const ORDERS = [
   ['published', 'newest published first', 'oldest published first'],
   ['here', 'newest here first', 'longest here first'],
   ['cited', 'most cited first', 'least cited first'],
-  ['sample', 'in random order, always the same', 'in random order, from the end'],
+  ['sample', 'drawn at random', 'drawn, last ones first'],
   ['title', 'by title', 'by title, from the end'],
 ] as const;
 

@@ -55,7 +55,7 @@ export function ComparePage() {
             />
           ))}
           <Act aria-pressed={sampled} onClick={() => set('order', sampled ? 'here' : 'sample')}>
-            In random order, always the same
+            Drawn at random
           </Act>
         </div>
       </div>
@@ -121,7 +121,7 @@ function PartAct({
   const here = useHere();
   const count = useCount(here.id, strategy);
   return (
-    <Act aria-pressed={on} className={on ? 'font-semibold underline' : ''} onClick={onPick}>
+    <Act aria-pressed={on} onClick={onPick}>
       {part} {count.data?.toLocaleString('en-GB') ?? '…'}
     </Act>
   );

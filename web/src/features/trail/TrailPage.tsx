@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, day, Failed, timeOfDay, Waiting } from '../../ui';
+import { Act, clock, day, Failed, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { sheetHolding, shortText } from '../strategy';
 import { useTrail } from './api';
@@ -73,7 +73,8 @@ function Steps({ words }: { words: string }) {
   if (trail.error) return <Failed error={trail.error} />;
   if (!trail.data) return <Waiting what="the trail" />;
   const steps = trail.data.pages.flatMap((page) => page.steps);
-  const days = Map.groupBy(steps, (step) => day(step.at));
+  const days = new Map<string, Schema['TrailStep'][]>();
+  for (const step of steps) days.set(day(step.at), [...(days.get(day(step.at)) ?? []), step]);
   const tick = (q: string) =>
     setTicked((now) =>
       now.includes(q) ? now.filter((each) => each !== q) : [...now, q].slice(-2),
@@ -99,7 +100,7 @@ function Steps({ words }: { words: string }) {
         )}
       </p>
       {[...days].map(([name, those]) => (
-        <section key={name} aria-label={name} className="mt-3">
+        <section key={name} aria-label={name} className="mt-3 max-w-[60rem]">
           <h2 className="small-head">{name}</h2>
           <ol>
             {those.map((step) => (
@@ -142,7 +143,7 @@ function Step({
         checked={ticked}
         onChange={onTick}
       />
-      <span className="text-[13px] text-soft">{timeOfDay(step.at, here.today)}</span>
+      <span className="text-[13px] text-soft">{clock(step.at)}</span>
       <div className="min-w-0">
         <Link
           className="font-serif text-[16px] break-words hover:underline"

@@ -126,7 +126,8 @@ public final class DocxWriter {
   /** Signs that XML 1.0 cannot hold are left out. */
   private static String clean(String text) {
     return text.codePoints()
-        .filter(c -> c >= 0x20 && c != 0xFFFE && c != 0xFFFF || c == '\t' || c == '\n')
+        .filter(c -> c >= 0x20 || c == '\t' || c == '\n')
+        .filter(c -> c != 0xFFFE && c != 0xFFFF)
         .filter(c -> c < 0xD800 || c > 0xDFFF)
         .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
         .toString();

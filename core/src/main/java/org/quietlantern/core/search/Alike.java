@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.lucene.index.Term;
@@ -48,10 +50,11 @@ public final class Alike {
     publication.headings().forEach(use -> shared.add(carrying(use)));
     publication.cited().dois().forEach(doi -> shared.add(word(IndexFields.CITES, doi)));
     if (!publication.doi().isEmpty()) {
-      shared.add(word(IndexFields.CITES, publication.doi().toLowerCase(java.util.Locale.ROOT)));
+      shared.add(word(IndexFields.CITES, publication.doi().toLowerCase(Locale.ROOT)));
     }
     new Passage(snapshot)
-        .stems(text(publication))
+        .strongest(text(publication))
+        .keySet()
         .forEach(stem -> shared.add(word(IndexFields.stemmed(IndexFields.ALL), stem)));
     shared.removeIf(query -> !says(query));
     if (shared.isEmpty()) {
@@ -87,12 +90,16 @@ public final class Alike {
             .toList(),
         (int) one.cited().dois().stream().filter(references::contains).count(),
         cites(one, other) || cites(other, one),
-        new Passage(snapshot).stems(text(one)).stream().filter(words::contains).toList());
+        new Passage(snapshot)
+            .strongest(text(one)).entrySet().stream()
+                .filter(word -> words.contains(word.getKey()))
+                .map(Map.Entry::getValue)
+                .toList());
   }
 
   private static boolean cites(Publication one, Publication other) {
     return !other.doi().isEmpty()
-        && one.cited().dois().contains(other.doi().toLowerCase(java.util.Locale.ROOT));
+        && one.cited().dois().contains(other.doi().toLowerCase(Locale.ROOT));
   }
 
   private static String text(Publication publication) {

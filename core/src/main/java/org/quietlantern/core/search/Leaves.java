@@ -68,7 +68,7 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
   /** A leaf as it was typed, quotation marks included. */
   static String typed(Term leaf) {
     if (leaf instanceof Term.Heading heading) {
-      return heading.name();
+      return heading.name() + (heading.narrower() ? " or one below it" : "");
     }
     if (leaf instanceof Term.Phrase phrase) {
       return phrase.parts().stream()

@@ -2,10 +2,7 @@ package org.quietlantern.core.search;
 
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Finds the words that say most about a passage: often in it, seldom elsewhere (rule M8). */
 public final class Passage {
@@ -24,16 +21,12 @@ public final class Passage {
    * A line to search with and to change: its strongest words, any of them; empty if none is known.
    */
   public String line(String passage) {
+    return String.join(" or ", strongest(passage).values());
+  }
+
+  /** Its strongest words, stems with the words as they are written. */
+  Map<String, String> strongest(String passage) {
     Map<String, String> asWritten = new LinkedHashMap<>();
-    return strongest(passage, asWritten).map(asWritten::get).collect(Collectors.joining(" or "));
-  }
-
-  /** Its strongest words, reduced to their stems. */
-  List<String> stems(String passage) {
-    return strongest(passage, new LinkedHashMap<>()).toList();
-  }
-
-  private Stream<String> strongest(String passage, Map<String, String> asWritten) {
     String text = passage.substring(0, Math.min(passage.length(), LONGEST));
     Map<String, Double> weights = new LinkedHashMap<>();
     for (Analysis.Found found : Analysis.STEMMED.words(text)) {
@@ -47,11 +40,13 @@ public final class Passage {
       }
     }
     weights.replaceAll((stem, often) -> often * rarity(stem));
-    return weights.entrySet().stream()
+    Map<String, String> strongest = new LinkedHashMap<>();
+    weights.entrySet().stream()
         .filter(entry -> entry.getValue() > 0)
         .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
         .limit(WORDS)
-        .map(Map.Entry::getKey);
+        .forEach(entry -> strongest.put(entry.getKey(), asWritten.get(entry.getKey())));
+    return strongest;
   }
 
   /** Nothing for a word that the catalogue does not have or that says nothing. */

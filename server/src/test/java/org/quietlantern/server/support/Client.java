@@ -81,6 +81,16 @@ public final class Client {
     return send(request);
   }
 
+  /** What a file holds, as it came. */
+  public byte[] getBytes(String path) {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(address + below + path)).build();
+    try {
+      return http.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    } catch (IOException | InterruptedException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
   public Response post(String path, Object body) {
     return post(path, body, UUID.randomUUID());
   }
