@@ -1,10 +1,12 @@
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Failed, TwoPanes, Waiting } from '../../ui';
-import { useHere } from '../session';
+import { Act, Failed, TwoPanes, Waiting } from '../../ui';
+import { useHere, useMe } from '../session';
 import { useHeadings } from './api';
 import { HeadingPane } from './HeadingPane';
 import { Parts } from './Parts';
+import { VocabularyDialog } from './VocabularyDialog';
 
 /** Headings: looked up by everyday words, or gone through from the top; one of them beside. */
 export function HeadingsPage() {
@@ -13,6 +15,8 @@ export function HeadingsPage() {
   const words = params.get('words') ?? '';
   const name = params.get('h');
   const headings = useHeadings(here.id, words);
+  const steward = useMe().data?.steward === true;
+  const [bringing, setBringing] = useState(false);
   const change = (key: string, value: string) =>
     setParams(
       (now) => {
@@ -47,6 +51,13 @@ export function HeadingsPage() {
           <title>Headings · Quiet Lantern</title>
           <h1 className="mb-2 font-serif text-[21px] font-semibold">Headings</h1>
           <Parts />
+          <p className="mb-2 flex flex-wrap gap-x-5">
+            <a className="act" href={`/api/groups/${here.id}/vocabulary/skos`}>
+              Download as SKOS
+            </a>
+            {steward && <Act onClick={() => setBringing(true)}>Bring in headings</Act>}
+          </p>
+          {bringing && <VocabularyDialog onClose={() => setBringing(false)} />}
           <label className="block">
             <span className="sr-only">Everyday words</span>
             <input

@@ -78,3 +78,36 @@ export function useTakeHoldings(group: string) {
     },
   });
 }
+
+/** What a vocabulary file (in Base64) would change. */
+export function useLookAtVocabulary(group: string) {
+  return useMutation({
+    mutationFn: async (file: string) =>
+      body(
+        await api.POST('/api/groups/{group}/vocabulary/look', {
+          params: { path: { group } },
+          body: { file },
+        }),
+      ),
+  });
+}
+
+/** Takes a vocabulary file (in Base64) in. */
+export function useTakeVocabulary(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (file: string) =>
+      body(
+        await api.PUT('/api/groups/{group}/vocabulary', {
+          params: { path: { group }, header: commandHeader(newCommand()) },
+          body: { file },
+        }),
+      ),
+    onSuccess: (changes) => {
+      tell({ text: `${counted(changes.terms, 'term')} taken in.` });
+      // Headings change counts, lists and suggestions.
+      void client.invalidateQueries({ queryKey: keys.group(group) });
+    },
+  });
+}

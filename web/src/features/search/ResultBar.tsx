@@ -67,6 +67,13 @@ export function ResultBar({
           the list shows the first {counted(ids.length, 'publication')}; narrow it or turn the order
         </span>
       )}
+      {result.answer.unheaded != null && !stale && (
+        <span className="basis-full text-[13px] text-soft">
+          Headings alone: {counted(result.answer.unheaded, 'publication')} of the last 90 days that{' '}
+          {result.answer.unheaded === 1 ? 'meets' : 'meet'} the other lines{' '}
+          {result.answer.unheaded === 1 ? 'has' : 'have'} none; words find those.
+        </span>
+      )}
       <span className="flex items-baseline gap-2 text-soft">
         <select
           aria-label="Order"

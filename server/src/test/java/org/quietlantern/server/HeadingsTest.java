@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
 import tools.jackson.databind.JsonNode;
 
 /** Headings over the real protocol, in the test's literature. */
@@ -71,5 +74,66 @@ class HeadingsTest {
         .ok()
         .get("count")
         .asInt();
+  }
+
+  private static final String EDITION =
+      """
+      @prefix skos: <http://www.w3.org/2004/02/skos/core#> .
+      @prefix dct: <http://purl.org/dc/terms/> .
+      @prefix x: <urn:x-test:> .
+      x:a skos:inScheme x:s ; skos:prefLabel "%s" ; skos:broader x:nowhere .
+      x:b skos:inScheme x:s ; skos:prefLabel "Lamp posts"%s .
+      """;
+
+  private static Map<String, Object> file(String skos) {
+    byte[] bytes = skos.getBytes(StandardCharsets.UTF_8);
+    return Map.of("file", Base64.getEncoder().encodeToString(bytes));
+  }
+
+  @DisplayName("H4, R1: a steward looks at a newer vocabulary, takes it in, and nothing is lost")
+  @Test
+  void newerVocabulary() {
+    Map<String, Object> first = file(EDITION.formatted("Lanterns", ""));
+    assertThat(sven.post("/vocabulary/look", first).status()).isEqualTo(403);
+    TestGroup stewards = APP.group("Stig Steward");
+    Client stig = stewards.client(0);
+    APP.makeSteward(stewards.member(0));
+    JsonNode looked = stig.post("/vocabulary/look", first).ok();
+    assertThat(looked.get("added").asInt()).isEqualTo(2);
+    assertThat(looked.get("problems").get(0).get("sentence").asString())
+        .isEqualTo("“Lanterns” is under urn:x-test:nowhere, which is not there");
+    assertThat(stig.get("/headings/one?name=Lanterns").status()).isEqualTo(404);
+    stig.write("PUT", "/vocabulary", first, UUID.randomUUID()).ok();
+    assertThat(stig.get("/headings/one?name=Lanterns").status()).isEqualTo(200);
+    JsonNode changes =
+        stig.write(
+                "PUT",
+                "/vocabulary",
+                file(EDITION.formatted("Lamps", " ; dct:isReplacedBy x:a")),
+                UUID.randomUUID())
+            .ok();
+    assertThat(changes.get("renamed").get(0).get("to").asString()).isEqualTo("Lamps");
+    assertThat(changes.get("replaced").get(0).get("label").asString()).isEqualTo("Lamp posts");
+    JsonNode lamps = one("Lanterns");
+    assertThat(lamps.get("label").asString()).isEqualTo("Lamps");
+    assertThat(texts(lamps.get("former"))).containsExactly("Lanterns");
+    assertThat(texts(one("Lamp posts").get("replacedBy"))).containsExactly("Lamps");
+    assertThat(sven.get("/vocabulary/skos").body())
+        .contains("skos:prefLabel \"Lamps\"@en", "skos:prefLabel \"Lepidoptera\"@en");
+  }
+
+  @DisplayName("A file out of which nothing can be used changes nothing, and says why")
+  @Test
+  void unusableVocabulary() {
+    TestGroup stewards = APP.group("Stine Steward");
+    Client stine = stewards.client(0);
+    APP.makeSteward(stewards.member(0));
+    Client.Response broken =
+        stine.write("PUT", "/vocabulary", file("no turtle at all"), UUID.randomUUID());
+    assertThat(broken.status()).isEqualTo(422);
+    assertThat(broken.body()).contains("line 1");
+    assertThat(stine.write("PUT", "/vocabulary", Map.of("file", "!"), UUID.randomUUID()).status())
+        .isEqualTo(422);
+    assertThat(one("moths").get("label").asString()).isEqualTo("Lepidoptera");
   }
 }

@@ -11,6 +11,7 @@ import org.quietlantern.server.support.Endpoints;
 import org.quietlantern.server.support.StatementCounter;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.quietlantern.server.support.World;
 
 /**
  * Every endpoint that reads sends as many statements for much as for little; a new one falls under
@@ -107,10 +108,7 @@ class StatementsTest {
         path = path.replace(value.getKey(), value.getValue());
       }
       Client whole = client.below("");
-      String address =
-          path.endsWith("/changes")
-              ? path + "?since=0"
-              : path.endsWith("/suggestions") ? path + "?typed=moth" : path;
+      String address = path + World.query(path, values.get("{q}"));
       StatementCounter counter = APP.bean(StatementCounter.class);
       whole.get("/api/me");
       int before = counter.count();

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
@@ -15,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.Journals;
 import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.vocabulary.Concept;
@@ -24,8 +27,12 @@ import org.quietlantern.core.vocabulary.Headings;
 class HeadingLawsTest {
   private static final int HEADINGS = 14;
   private static final List<String> ASPECTS = List.of("effects of light on", "methods for");
+
+  /** Soon after the first records of a test came. */
+  private static final LocalDate LATELY = LocalDate.of(1970, 1, 15);
+
   private final Random random = new Random(1809);
-  private final Map<Integer, Set<Integer>> below = new java.util.HashMap<>();
+  private final Map<Integer, Set<Integer>> below = new HashMap<>();
   private final List<List<HeadingUse>> carried = new ArrayList<>();
 
   @DisplayName("H2, H3: with narrower, central and aspects hold on one and the same heading")
@@ -123,6 +130,42 @@ class HeadingLawsTest {
         Map.of(),
         headings,
         "headings");
+  }
+
+  @DisplayName("H5: of headings only it is told how many that came lately have none")
+  @Test
+  void whatHasNoHeadings() {
+    Headings headings =
+        new Headings(
+            List.of(Concept.plain("urn:h1", "urn:s", "Moths", List.of(), List.of())), List.of());
+    try (Catalogue catalogue = new Catalogue()) {
+      catalogue.add(
+          Catalogue.carrying(List.of(new HeadingUse("urn:h1", "Moths", false, List.of()))));
+      catalogue.titles("one lately", "two lately");
+      assertThat(unheaded(catalogue, headings, LATELY, "heading/exact: Moths")).contains(2);
+      assertThat(unheaded(catalogue, headings, LATELY, "heading: moths")).contains(2);
+      assertThat(unheaded(catalogue, headings, LATELY, "heading/exact: Moths", "not one"))
+          .contains(1);
+      assertThat(unheaded(catalogue, headings, LATELY, "heading/exact: Moths or owls")).isEmpty();
+      assertThat(unheaded(catalogue, headings, LATELY, "heading/exact: Moths", "lately")).isEmpty();
+      LocalDate later = LATELY.plusDays(90);
+      assertThat(unheaded(catalogue, headings, later, "heading/exact: Moths")).contains(0);
+    }
+  }
+
+  private static Optional<Integer> unheaded(
+      Catalogue catalogue, Headings headings, LocalDate today, String... texts) {
+    List<Line> lines = new ArrayList<>();
+    for (String text : texts) {
+      lines.add(new Line.Words("l" + lines.size(), text, false));
+    }
+    Strategy strategy = new Strategy(lines);
+    try (Snapshot snapshot = catalogue.index.snapshot()) {
+      Compiled.Ready ready =
+          (Compiled.Ready)
+              snapshot.compile(strategy, circumstances(headings).on(today), Library.EMPTY);
+      return Unheaded.count(snapshot, strategy, Library.EMPTY, ready);
+    }
   }
 
   @DisplayName("H4: renamed, merged and retired headings go on working, and it is said")

@@ -6,6 +6,7 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface AccountMapper {
@@ -23,6 +24,12 @@ interface AccountMapper {
       values (lower(#{email}), #{hash}, #{zone}) returning id
       """)
   int add(String email, String hash, String zone);
+
+  @Update("update account set steward = true where id = #{account}")
+  void makeSteward(int account);
+
+  @Select("select steward from account where id = #{account}")
+  boolean isSteward(int account);
 
   @Select(
       """

@@ -50,7 +50,13 @@ public class Accounts {
 
   @Transactional(readOnly = true)
   public Me me(int account) {
-    return new Me(mapper.email(account), mapper.groups(account));
+    return new Me(mapper.email(account), mapper.groups(account), mapper.isSteward(account));
+  }
+
+  /** Gives an account the right to look after the shared catalogue of the installation. */
+  @Transactional
+  public void makeSteward(int account) {
+    mapper.makeSteward(account);
   }
 
   @Transactional

@@ -2,8 +2,12 @@ package org.quietlantern.server.account;
 
 import java.util.List;
 
-/** Who is signed in, and the groups that they are in. */
-public record Me(String email, List<Group> groups) {
+/**
+ * Who is signed in, and the groups that they are in.
+ *
+ * @param steward whether they look after the shared catalogue of the installation
+ */
+public record Me(String email, List<Group> groups, boolean steward) {
   /** A group of one's own. */
   public record Group(String id, String name, String role) {}
 }

@@ -90,6 +90,9 @@ class DemoGroups {
     for (int i = 0; i < people.length; i++) {
       String given = people[i].substring(0, people[i].indexOf(' ')).toLowerCase(Locale.ROOT);
       int account = accounts.add(given + "@ternhollow.example", properties.demo().password(), ZONE);
+      if (given.equals("ilse")) {
+        accounts.makeSteward(account);
+      }
       groups.join(group, account, i == 0 ? "coordinator" : i == 4 ? "guest" : "member", people[i]);
     }
     return groups.members(group);

@@ -45,6 +45,16 @@ interface GroupMapper {
 
   @Select(
       """
+      select a.steward from membership m join account a on a.id = m.account
+      where m.id = #{membership}
+      """)
+  boolean isSteward(int membership);
+
+  @Select("select account from membership where id = #{membership}")
+  int account(int membership);
+
+  @Select(
+      """
       insert into membership (pid, grp, account, role, name, letters, joined)
       values (#{pid}, #{group}, #{account}, #{role}, #{name}, #{letters}, #{now}) returning id
       """)

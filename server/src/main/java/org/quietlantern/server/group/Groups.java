@@ -33,6 +33,18 @@ public class Groups {
     return mapper.get(group).name();
   }
 
+  /** Whether a member looks after the shared catalogue of the installation (rule R1). */
+  @Transactional(readOnly = true)
+  public boolean isSteward(Member who) {
+    return mapper.isSteward(who.id());
+  }
+
+  /** The account of a member. */
+  @Transactional(readOnly = true)
+  public int account(Member who) {
+    return mapper.account(who.id());
+  }
+
   /** Everybody who is in it now, in order of joining. */
   @Transactional(readOnly = true)
   public List<Member> members(int group) {

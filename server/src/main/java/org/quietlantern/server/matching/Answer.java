@@ -20,6 +20,8 @@ import org.quietlantern.server.platform.Nullable;
  * @param lines counts of the lines, in their order; without lines that wait for their words
  * @param notes things worth pointing out in the text
  * @param covers how many words each cut word covers
+ * @param unheaded of a strategy of headings only: how many came lately, meet its other lines and
+ *     have no headings
  */
 public record Answer(
     int count,
@@ -29,7 +31,8 @@ public record Answer(
     List<String> ids,
     List<LineCounted> lines,
     List<Note> notes,
-    List<Cut> covers) {
+    List<Cut> covers,
+    @Nullable Integer unheaded) {
 
   /** Something about a line. {@code column} counts from 1. */
   public record Note(String line, String code, int column, Span span, String sentence) {}

@@ -15,6 +15,7 @@ import org.quietlantern.core.search.Lighter;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.Unheaded;
 import org.quietlantern.core.search.Why;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
@@ -54,9 +55,10 @@ public class Matching {
           found.publicIds(),
           new LineAnswers(look, strategy, ready, found.count()).all(),
           ready.notes().stream().map(Matching::note).toList(),
-          ready.covers().stream()
-              .map(c -> new Answer.Cut(c.line(), c.typed(), c.words()))
-              .toList());
+          ready.covers().stream().map(c -> new Answer.Cut(c.line(), c.typed(), c.words())).toList(),
+          Unheaded.count(snapshot, strategy, look.library(), ready)
+              .filter(count -> count > 0)
+              .orElse(null));
     }
   }
 

@@ -11,6 +11,7 @@ import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.SkosReader;
+import org.quietlantern.core.vocabulary.SkosWriter;
 import org.quietlantern.core.vocabulary.Tree;
 import org.quietlantern.core.vocabulary.VocabularyUpdate;
 import org.quietlantern.server.platform.Editions;
@@ -74,6 +75,12 @@ public class Vocabularies {
   @Transactional(readOnly = true)
   public Headings headings() {
     return now().headings();
+  }
+
+  /** The headings and their aspects in SKOS. */
+  @Transactional(readOnly = true)
+  public String skos() {
+    return SkosWriter.write(now().all().stream().filter(c -> ordering(c).isEmpty()).toList());
   }
 
   private Kept now() {

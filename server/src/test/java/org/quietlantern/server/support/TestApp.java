@@ -161,6 +161,11 @@ public final class TestApp implements AutoCloseable {
     bean(Groups.class).join(group, account, role, name);
   }
 
+  /** Gives the account of a member of a test's group the steward's right. */
+  public void makeSteward(Member member) {
+    bean(Accounts.class).makeSteward(bean(Groups.class).account(member));
+  }
+
   Client signedIn(Member member) {
     Client client = new Client(address());
     client.signIn(

@@ -95,13 +95,17 @@ public final class World {
     return values.get(name);
   }
 
-  /** What a GET needs beside its path. */
   public String query(Endpoints.Endpoint endpoint) {
-    return switch (last(endpoint.path())) {
+    return query(endpoint.path(), values.get("q"));
+  }
+
+  /** What a GET needs beside its path; {@code q} names a strategy that was settled. */
+  public static String query(String path, String q) {
+    return switch (last(path)) {
       case "changes" -> "?since=0";
       case "suggestions" -> "?typed=moth";
-      case "report", "text", "docx" -> "?of=q:" + values.get("q");
-      case "held" -> "?name=q:0000000000";
+      case "report", "text", "docx" -> "?of=q:" + q;
+      case "held" -> "?name=q:" + q;
       case "one" -> "?name=Moths";
       default -> "";
     };

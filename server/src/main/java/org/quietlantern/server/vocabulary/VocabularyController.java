@@ -1,0 +1,59 @@
+package org.quietlantern.server.vocabulary;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.UUID;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/groups/{group}/vocabulary")
+class VocabularyController {
+  private final Vocabularies vocabularies;
+  private final VocabularyFiles files;
+
+  /** A file as it came, in Base64 (RFC 4648): its encoding is part of what is looked at. */
+  record SkosFile(String file) {
+    byte[] bytes() {
+      try {
+        return Base64.getDecoder().decode(file);
+      } catch (IllegalArgumentException damaged) {
+        throw Refusal.unusable("vocabulary-file", "The file did not arrive as it was sent.");
+      }
+    }
+  }
+
+  VocabularyController(Vocabularies vocabularies, VocabularyFiles files) {
+    this.vocabularies = vocabularies;
+    this.files = files;
+  }
+
+  /** What taking a file in would change. Stewards only. */
+  @PostMapping("/look")
+  VocabularyFiles.VocabularyChanges look(Member me, @RequestBody SkosFile body) {
+    return files.look(me, body.bytes());
+  }
+
+  /** Takes a file in. Stewards only. */
+  @PutMapping
+  VocabularyFiles.VocabularyChanges take(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody SkosFile body) {
+    return files.take(me, command, body.bytes());
+  }
+
+  /** All headings and aspects in SKOS. */
+  @GetMapping(value = "/skos", produces = "text/turtle;charset=UTF-8")
+  ResponseEntity<byte[]> skos(Member me) {
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"headings.ttl\"")
+        .body(vocabularies.skos().getBytes(StandardCharsets.UTF_8));
+  }
+}

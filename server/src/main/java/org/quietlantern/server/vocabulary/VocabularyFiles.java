@@ -1,0 +1,100 @@
+package org.quietlantern.server.vocabulary;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.quietlantern.core.vocabulary.SkosReader;
+import org.quietlantern.core.vocabulary.VocabularyUpdate;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Vocabulary files that a steward brings in (rule R1). */
+@Service
+class VocabularyFiles {
+  /** Bytes of a file. */
+  private static final int LONGEST = 40_000_000;
+
+  private static final int SHOWN = 200;
+  private final Vocabularies vocabularies;
+  private final Commands commands;
+  private final Groups groups;
+
+  /**
+   * What a file changes. Of each sort the first 200 are named.
+   *
+   * @param terms how many terms its schemes have from now on
+   */
+  public record VocabularyChanges(
+      int terms,
+      int added,
+      List<VocabularyUpdate.Renamed> renamed,
+      List<VocabularyUpdate.Replaced> replaced,
+      List<String> retired,
+      List<SkosReader.Problem> problems) {
+    static VocabularyChanges of(Vocabularies.Looked looked) {
+      VocabularyUpdate update = looked.update();
+      return new VocabularyChanges(
+          update.terms().size(),
+          update.added().size(),
+          some(update.renamed()),
+          some(update.replaced()),
+          some(update.retired()),
+          some(looked.problems()));
+    }
+
+    private static <T> List<T> some(List<T> all) {
+      return all.subList(0, Math.min(SHOWN, all.size()));
+    }
+  }
+
+  VocabularyFiles(Vocabularies vocabularies, Commands commands, Groups groups) {
+    this.vocabularies = vocabularies;
+    this.commands = commands;
+    this.groups = groups;
+  }
+
+  @Transactional(readOnly = true)
+  public VocabularyChanges look(Member who, byte[] file) {
+    check(who, file);
+    return VocabularyChanges.of(usable(vocabularies.look(file)));
+  }
+
+  @Transactional
+  public VocabularyChanges take(Member who, UUID command, byte[] file) {
+    check(who, file);
+    return commands.run(
+        who,
+        command,
+        "vocabulary.take",
+        VocabularyChanges.class,
+        () -> {
+          VocabularyChanges changes = VocabularyChanges.of(usable(vocabularies.take(file)));
+          return new Done<>("vocabulary", Map.of(), Map.of("terms", changes.terms()), changes);
+        });
+  }
+
+  private void check(Member who, byte[] file) {
+    if (!groups.isSteward(who)) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN, "not-yours", "A steward of the installation brings headings in.");
+    }
+    if (file.length > LONGEST) {
+      throw Refusal.unusable("vocabulary-file", "The file is longer than 40 million bytes.");
+    }
+  }
+
+  private static Vocabularies.Looked usable(Vocabularies.Looked looked) {
+    if (looked.update().terms().isEmpty()) {
+      String why =
+          looked.problems().isEmpty() ? "it has no terms" : looked.problems().get(0).toString();
+      throw Refusal.unusable("vocabulary-file", "Nothing in this file can be used; " + why + ".");
+    }
+    return looked;
+  }
+}

@@ -1,0 +1,93 @@
+import { useRef, useState } from 'react';
+import type { Schema } from '../../api';
+import { Act, counted, DialogForm, listed } from '../../ui';
+import { useHere } from '../session';
+import { useLookAtVocabulary, useTakeVocabulary } from './api';
+
+/** A steward brings in a newer vocabulary: what it would change is shown before it is taken in. */
+export function VocabularyDialog({ onClose }: { onClose: () => void }) {
+  const here = useHere();
+  const look = useLookAtVocabulary(here.id);
+  const take = useTakeVocabulary(here.id);
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<string | null>(null);
+  const choose = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const base64 = await inBase64(chosen);
+    setFile(base64);
+    look.mutate(base64);
+  };
+  return (
+    <DialogForm
+      title="Bring in headings"
+      wide
+      act="Take it in"
+      disabled={!file || !look.data || take.isPending}
+      error={take.error ?? look.error}
+      onSubmit={() => file && take.mutate(file, { onSuccess: onClose })}
+      onClose={onClose}
+    >
+      <p className="max-w-[65ch] text-soft">
+        SKOS in Turtle or RDF/XML. Headings that are renamed, merged or left out go on working in
+        saved searches, which say what became of them.
+      </p>
+      <p className="mt-2">
+        <input
+          ref={input}
+          type="file"
+          aria-label="Vocabulary file (SKOS)"
+          accept=".ttl,.rdf,.xml"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => void choose(event.target.files?.[0])}
+        />
+        <Act disabled={look.isPending} onClick={() => input.current?.click()}>
+          {look.isPending ? 'Reading …' : 'Choose a file'}
+        </Act>
+      </p>
+      {look.data && !look.error && <Changes changes={look.data} />}
+    </DialogForm>
+  );
+}
+
+function Changes({ changes }: { changes: Schema['VocabularyChanges'] }) {
+  const { added, renamed, replaced, retired, problems } = changes;
+  return (
+    <div role="status" className="mt-2 max-h-[40vh] overflow-y-auto">
+      <p>
+        {counted(changes.terms, 'term')} from now on, {added} of them new.
+      </p>
+      <Part title="Renamed" lines={renamed.map(({ from, to }) => `${from} → ${to}`)} />
+      <Part title="Replaced" lines={replaced.map(({ label, by }) => `${label} by ${listed(by)}`)} />
+      <Part title="Retired" lines={retired} />
+      <Part
+        title="Problems; the rest is taken in"
+        lines={problems.map(({ line, sentence }) => (line > 0 ? `line ${line}: ` : '') + sentence)}
+      />
+    </div>
+  );
+}
+
+function Part({ title, lines }: { title: string; lines: string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <h3 className="small-head mt-2">{title}</h3>
+      <ul>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** As it is, so that its encoding can be told. */
+async function inBase64(file: File): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 8192) {
+    text += String.fromCharCode(...bytes.subarray(at, at + 8192));
+  }
+  return btoa(text);
+}
