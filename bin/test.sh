@@ -50,7 +50,11 @@ bench() {
   case "$what" in
     search) bench_search "${@:2}" ;;
     http) bench_http "${@:2}" ;;
-    *) fail "there is no benchmark “$what”: search or http" ;;
+    headings)
+      build_bench
+      measure HeadingBench "${@:2}"
+      ;;
+    *) fail "there is no benchmark “$what”: search, http or headings" ;;
   esac
 }
 

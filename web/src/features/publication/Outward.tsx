@@ -24,10 +24,10 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
           <li key={way.what}>
             {way.count > 0 ? (
               <Link className="act" to={address(way)}>
-                {said(way, outward.references)}
+                {said(way, outward.references, publication.year)}
               </Link>
             ) : (
-              <span className="text-soft">{said(way, outward.references)}</span>
+              <span className="text-soft">{said(way, outward.references, publication.year)}</span>
             )}
           </li>
         ))}
@@ -61,7 +61,11 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
   );
 }
 
-function said(way: Schema['Way'], references: number | null | undefined): string {
+function said(
+  way: Schema['Way'],
+  references: number | null | undefined,
+  year: number | null | undefined,
+): string {
   const n = way.count.toLocaleString('en-GB');
   switch (way.what) {
     case 'cites':
@@ -69,7 +73,7 @@ function said(way: Schema['Way'], references: number | null | undefined): string
         ? 'no source tells what it cites'
         : `cites ${counted(references, 'work')}, ${n} of them here`;
     case 'citedby':
-      return `cited by ${n} here`;
+      return way.count === 0 && year ? `cited by 0 here, out since ${year}` : `cited by ${n} here`;
     default:
       return `alike ${n}`;
   }

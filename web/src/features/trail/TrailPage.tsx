@@ -79,12 +79,18 @@ function Steps({ words }: { words: string }) {
     setTicked((now) =>
       now.includes(q) ? now.filter((each) => each !== q) : [...now, q].slice(-2),
     );
-  const [one, other] = ticked;
+  // Newest first on the page: the earlier one is what the later one is held against.
+  const [later, earlier] = [...new Set(steps.map((step) => step.q))].filter((q) =>
+    ticked.includes(q),
+  );
   return (
     <>
       <p className="mt-2 min-h-[24px]" role="status">
-        {one && other ? (
-          <Act main onClick={() => navigate(`/g/${here.id}/compare?one=q:${other}&other=q:${one}`)}>
+        {later && earlier ? (
+          <Act
+            main
+            onClick={() => navigate(`/g/${here.id}/compare?one=q:${earlier}&other=q:${later}`)}
+          >
             Compare the two
           </Act>
         ) : (

@@ -16,8 +16,10 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Alike;
 import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Circumstances;
@@ -25,6 +27,7 @@ import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Entry;
 import org.quietlantern.core.search.Library;
 import org.quietlantern.core.search.LineCounts;
+import org.quietlantern.core.search.Order;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.Suggestions;
@@ -41,6 +44,7 @@ import org.quietlantern.core.search.Suggestions;
  */
 public final class SearchBench {
   private static final int BATCH = 1_000;
+  private static final Ordering HERE = new Ordering(Order.HERE, false);
   private static final Circumstances TODAY =
       Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
   private final CatalogueIndex index;
@@ -191,6 +195,18 @@ public final class SearchBench {
                 suggestions.of(property, "mot", 4);
               }
             }));
+    Entry like = changing;
+    print(
+        "| what is alike to one publication | %s |%n",
+        Times.of(() -> new Alike(snapshot).to(like.publication(), like.publicId())));
+    Strategy gained =
+        new Strategy(
+            List.of(
+                new Line.Words("a", "moth or bat or owl", false),
+                new Line.Words("b", "not (moth or bat or bird)", false)));
+    print(
+        "| gained of two searches, with the first 1,000 | %s |%n",
+        Times.of(() -> snapshot.search(compile(gained), HERE).count()));
     System.gc();
     long heap = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
     print(

@@ -114,6 +114,26 @@ class Screenshots {
     ilse.page().navigate(ilse.page().url().replaceAll("/q/.*", "/catalogue/holdings"));
     ilse.page().getByLabel("Titles held").waitFor();
     take(ilse, "holdings");
+    trail(ilse);
+  }
+
+  private void trail(Person ilse) {
+    String group = ilse.page().url().replaceAll("/catalogue/.*", "");
+    ilse.page().navigate(group + "/catalogue/headings?words=moths&h=Lepidoptera");
+    ilse.page().getByText("Also called").waitFor();
+    take(ilse, "headings");
+    ilse.go("Search").search("moth* dimming");
+    ilse.go("Search").search("(moth* or bats) dimming");
+    ilse.page().navigate(group + "/trail");
+    ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(0).check();
+    ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(1).check();
+    ilse.button("Compare the two").click();
+    ilse.page().getByLabel("Leaf").getByText("Outward").waitFor();
+    take(ilse, "comparison");
+    ilse.page().navigate(group + "/trail");
+    ilse.page().getByText("Report", new Page.GetByTextOptions().setExact(true)).first().click();
+    ilse.page().getByText("Not searched", new Page.GetByTextOptions().setExact(true)).waitFor();
+    take(ilse, "report");
   }
 
   private static void divideBy(Person ilse, String property) {

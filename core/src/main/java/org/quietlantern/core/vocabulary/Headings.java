@@ -25,7 +25,7 @@ public final class Headings {
   private final Map<String, Concept> byUri = new LinkedHashMap<>();
   private final Map<String, List<Concept>> narrower = new HashMap<>();
   private final Map<Kind, Map<String, Concept>> byName = new HashMap<>();
-  private final NavigableMap<String, Set<Concept>> byWord = new TreeMap<>();
+  private final NavigableMap<String, Set<Heading>> byWord = new TreeMap<>();
   private final Map<String, Concept> aspects = new LinkedHashMap<>();
 
   /** What sort of name a heading was met by, best first. */
@@ -45,6 +45,28 @@ public final class Headings {
   /** A heading met by a name. */
   public record Named(Concept heading, String name, Kind kind) {}
 
+  /** A heading with its names taken apart, so that looking up is comparing. */
+  private record Heading(Concept concept, List<Name> names) {
+    static Heading of(Concept concept) {
+      return new Heading(
+          concept,
+          Headings.names(concept).stream().map(n -> new Name(n, words(n.name()))).toList());
+    }
+
+    /** Each is itself only. */
+    @Override
+    public boolean equals(Object other) {
+      return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+      return System.identityHashCode(this);
+    }
+  }
+
+  private record Name(Named named, List<String> words) {}
+
   public Headings(Collection<Concept> headings, Collection<Concept> aspects) {
     headings.forEach(heading -> byUri.put(heading.uri(), heading));
     aspects.forEach(aspect -> this.aspects.put(aspect.uri(), aspect));
@@ -52,12 +74,13 @@ public final class Headings {
       heading
           .broader()
           .forEach(above -> narrower.computeIfAbsent(above, n -> new ArrayList<>()).add(heading));
-      for (Named named : names(heading)) {
+      Heading apart = Heading.of(heading);
+      for (Name name : apart.names()) {
         byName
-            .computeIfAbsent(named.kind(), k -> new HashMap<>())
-            .merge(Fold.letters(named.name()), heading, Headings::inUse);
-        words(named.name())
-            .forEach(word -> byWord.computeIfAbsent(word, w -> new LinkedHashSet<>()).add(heading));
+            .computeIfAbsent(name.named().kind(), k -> new HashMap<>())
+            .merge(Fold.letters(name.named().name()), heading, Headings::inUse);
+        name.words()
+            .forEach(word -> byWord.computeIfAbsent(word, w -> new LinkedHashSet<>()).add(apart));
       }
     }
     narrower.values().forEach(below -> below.sort(Comparator.comparing(Concept::label)));
@@ -187,7 +210,7 @@ public final class Headings {
     if (sought.isEmpty()) {
       return List.of();
     }
-    Set<Concept> met = new LinkedHashSet<>(beginningWith(sought.get(0)));
+    Set<Heading> met = new LinkedHashSet<>(beginningWith(sought.get(0)));
     sought.subList(1, sought.size()).forEach(word -> met.retainAll(beginningWith(word)));
     Set<String> whole = new HashSet<>(sought);
     return met.stream()
@@ -201,8 +224,8 @@ public final class Headings {
         .toList();
   }
 
-  private Set<Concept> beginningWith(String word) {
-    Set<Concept> met = new LinkedHashSet<>();
+  private Set<Heading> beginningWith(String word) {
+    Set<Heading> met = new LinkedHashSet<>();
     byWord.subMap(word, true, word + Character.MAX_VALUE, false).values().forEach(met::addAll);
     return met;
   }
@@ -210,22 +233,27 @@ public final class Headings {
   /** A lower rank is better. */
   private record Ranked(Named named, int rank) {}
 
-  private static Ranked best(Concept heading, List<String> sought, Set<String> whole) {
-    return names(heading).stream()
-        .map(named -> new Ranked(named, rank(named, sought, whole)))
-        .min(Comparator.comparingInt(Ranked::rank))
-        .orElseThrow();
+  private static Ranked best(Heading heading, List<String> sought, Set<String> whole) {
+    Ranked best = null;
+    for (Name name : heading.names()) {
+      int rank = rank(name, sought, whole);
+      if (best == null || rank < best.rank()) {
+        best = new Ranked(name.named(), rank);
+      }
+    }
+    return best;
   }
 
   /** The same words; all of them among others; beginning so; elsewhere. */
-  private static int rank(Named named, List<String> sought, Set<String> whole) {
-    List<String> words = words(named.name());
+  private static int rank(Name name, List<String> sought, Set<String> whole) {
+    List<String> words = name.words();
+    Named named = name.named();
     int how;
     if (words.equals(sought)) {
       how = 0;
     } else if (words.containsAll(whole)) {
       how = 1;
-    } else if (words.get(0).startsWith(sought.get(0))) {
+    } else if (!words.isEmpty() && words.get(0).startsWith(sought.get(0))) {
       how = 2;
     } else {
       how = sought.stream().allMatch(s -> words.stream().anyMatch(w -> w.startsWith(s))) ? 3 : 4;

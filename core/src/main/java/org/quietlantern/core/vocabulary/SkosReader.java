@@ -20,6 +20,7 @@ import org.eclipse.rdf4j.rio.RDFHandlerException;
 import org.eclipse.rdf4j.rio.RDFParseException;
 import org.eclipse.rdf4j.rio.RDFParser;
 import org.eclipse.rdf4j.rio.helpers.AbstractRDFHandler;
+import org.eclipse.rdf4j.rio.helpers.XMLParserSettings;
 import org.eclipse.rdf4j.rio.rdfxml.RDFXMLParser;
 import org.eclipse.rdf4j.rio.turtle.TurtleParser;
 
@@ -85,6 +86,7 @@ public final class SkosReader {
     boolean isXml = text.stripLeading().startsWith("<?xml") || text.contains("<rdf:RDF");
     SkosReader reader = new SkosReader();
     RDFParser parser = isXml ? new RDFXMLParser() : new TurtleParser();
+    parser.set(XMLParserSettings.DISALLOW_DOCTYPE_DECL, true);
     parser.setRDFHandler(reader.new Taking());
     if (isXml) {
       reader.findLines(text);

@@ -21,7 +21,7 @@ class HeadingsTest {
     add("Moth traps");
     add("Mothballs");
     add("Light traps", "Traps for moths");
-    add("Bats", "Chiroptera");
+    add("Bats", "Chiroptera", "…");
     Headings headings = new Headings(concepts, List.of());
     assertThat(met(headings, "moth"))
         .containsExactly(
