@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Failed, listed, Waiting } from '../../ui';
 import { useHere } from '../session';
-import { headingText, presentSheet, sheetWith } from '../strategy';
+import { headingText, SheetLinks } from '../strategy';
 import { useHeading } from './api';
 import { HeadingTable } from './HeadingsPage';
 
@@ -119,17 +119,7 @@ function Asking({ heading }: { heading: Schema['HeadingFacts'] }) {
       </div>
       <p className="mt-2 font-serif text-[15px]">{text}</p>
       <p className="mt-1 flex flex-wrap gap-x-4">
-        <Link className="act act-main" to={sheetWith(here.id, text)}>
-          Search for it
-        </Link>
-        {presentSheet(here.id) && (
-          <Link className="act" to={sheetWith(here.id, text, { joined: true })}>
-            Join the present search
-          </Link>
-        )}
-        <Link className="act" to={sheetWith(here.id, text, { joined: true, off: true })}>
-          On the sheet for later
-        </Link>
+        <SheetLinks group={here.id} line={text} main />
       </p>
     </section>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { useHere } from '../session';
-import { headingText, presentSheet, sheetWith } from '../strategy';
+import { headingText, SheetLinks } from '../strategy';
 
 /** The headings and keywords of a publication: each can begin a search or go into one. */
 export function Words({ leaf }: { leaf: Schema['Leaf'] }) {
@@ -56,17 +56,7 @@ function Set({ title, words }: { title: string; words: Word[] }) {
       {open && (
         <p className="mt-1 flex flex-wrap gap-x-4 bg-base-100 px-2 py-1">
           <span className="font-serif">{open.line}</span>
-          <Link className="act" to={sheetWith(here.id, open.line)}>
-            Search for it
-          </Link>
-          {presentSheet(here.id) && (
-            <Link className="act" to={sheetWith(here.id, open.line, { joined: true })}>
-              Join the present search
-            </Link>
-          )}
-          <Link className="act" to={sheetWith(here.id, open.line, { joined: true, off: true })}>
-            On the sheet for later
-          </Link>
+          <SheetLinks group={here.id} line={open.line} />
           {open.isHeading && (
             <Link
               className="act"

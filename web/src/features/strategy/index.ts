@@ -1,2 +1,3 @@
 export * from './lines';
 export * from './present';
+export { SheetLinks } from './SheetLinks';

@@ -52,6 +52,24 @@ final class Catalogue implements AutoCloseable {
   }
 
   static Publication with(Publication p, String title, String abstractText) {
+    return changed(p, title, abstractText, p.headings(), p.doi(), p.cited());
+  }
+
+  static Publication carrying(List<HeadingUse> headings) {
+    return changed(PLAIN, PLAIN.title(), "", headings, PLAIN.doi(), PLAIN.cited());
+  }
+
+  static Publication citing(String title, String doi, List<HeadingUse> headings, String... cited) {
+    return changed(PLAIN, title, "", headings, doi, new Cited(true, List.of(cited)));
+  }
+
+  private static Publication changed(
+      Publication p,
+      String title,
+      String abstractText,
+      List<HeadingUse> headings,
+      String doi,
+      Cited cited) {
     return new Publication(
         title,
         p.originalTitle(),
@@ -63,54 +81,6 @@ final class Catalogue implements AutoCloseable {
         p.publisher(),
         p.language(),
         abstractText,
-        p.headings(),
-        p.keywords(),
-        p.doi(),
-        p.relations(),
-        p.pages(),
-        p.open(),
-        p.studied(),
-        p.figures(),
-        p.cited());
-  }
-
-  static Publication carrying(List<HeadingUse> headings) {
-    Publication p = PLAIN;
-    return new Publication(
-        p.title(),
-        p.originalTitle(),
-        p.kind(),
-        p.version(),
-        p.authors(),
-        p.date(),
-        p.host(),
-        p.publisher(),
-        p.language(),
-        p.abstractText(),
-        headings,
-        p.keywords(),
-        p.doi(),
-        p.relations(),
-        p.pages(),
-        p.open(),
-        p.studied(),
-        p.figures(),
-        p.cited());
-  }
-
-  static Publication citing(String title, String doi, List<HeadingUse> headings, String... cited) {
-    Publication p = PLAIN;
-    return new Publication(
-        title,
-        p.originalTitle(),
-        p.kind(),
-        p.version(),
-        p.authors(),
-        p.date(),
-        p.host(),
-        p.publisher(),
-        p.language(),
-        p.abstractText(),
         headings,
         p.keywords(),
         doi,
@@ -119,7 +89,7 @@ final class Catalogue implements AutoCloseable {
         p.open(),
         p.studied(),
         p.figures(),
-        new Cited(true, List.of(cited)));
+        cited);
   }
 
   static Publication full(String title, int year, Kind kind, String author, String... headings) {
