@@ -9,6 +9,9 @@ import { CqlDialog } from './CqlDialog';
 import { ORDERS } from './orders';
 import type { Strategy } from '../strategy';
 
+/** Publications that one file holds. */
+const MOST_RECORDS = 20_000;
+
 /** One line between sheet and list: the count, its change, the state, the order, what can be done. */
 export function ResultBar({
   result,
@@ -20,6 +23,7 @@ export function ResultBar({
   stripped,
   link,
   report,
+  records,
   onOrder,
   onStrip,
   onMoveOn,
@@ -34,6 +38,8 @@ export function ResultBar({
   stripped: boolean;
   link: (() => void) | undefined;
   report: string | undefined;
+  /** Where the settled search can be fetched whole. */
+  records: string | undefined;
   onOrder: (order: string) => void;
   onStrip: () => void;
   onMoveOn: () => void;
@@ -64,7 +70,17 @@ export function ResultBar({
       )}
       {count > ids.length && (
         <span className="text-soft">
-          the list shows the first {counted(ids.length, 'publication')}; narrow it or turn the order
+          the list shows the first {counted(ids.length, 'publication')}; narrow it, turn the order
+          {records && count <= MOST_RECORDS ? (
+            <>
+              , or{' '}
+              <a className="act" href={records}>
+                take all as RIS
+              </a>
+            </>
+          ) : (
+            '; a settled search of up to 20,000 can be taken as RIS'
+          )}
         </span>
       )}
       {result.answer.unheaded != null && !stale && (

@@ -118,6 +118,7 @@ export function Workbench({
             before={isSettled ? came?.before : undefined}
             since={since}
             stripped={property !== null}
+            records={isSettled ? `/api/groups/${here.id}/q/${q}/records.ris` : undefined}
             report={isSettled ? `/g/${here.id}/report?of=q:${q}` : undefined}
             link={isSettled ? () => copy(`/q/${q}`) : undefined}
             onOrder={(next) => go(strategy, next, 'enter')}

@@ -150,6 +150,18 @@ class TrailTest {
     return null;
   }
 
+  @DisplayName("All that a search finds can be taken along, each publication once")
+  @Test
+  void allOfIt() {
+    JsonNode step = settle(tove, "moth* or light");
+    String file = tove.get("/q/" + step.get("q").asString() + "/records.ris").body();
+    int found = step.get("count").asInt();
+    assertThat(found).isGreaterThan(50);
+    assertThat(file.split("\r\nER  - \r\n", -1)).hasSize(found + 1);
+    List<String> ids = file.lines().filter(line -> line.startsWith("ID  - ")).toList();
+    assertThat(ids).hasSize(found).doesNotHaveDuplicates();
+  }
+
   @DisplayName("A report tells sources, lines with counts, same works, what was not searched")
   @Test
   void report() throws IOException {

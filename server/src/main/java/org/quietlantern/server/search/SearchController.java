@@ -1,5 +1,6 @@
 package org.quietlantern.server.search;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
@@ -12,6 +13,7 @@ import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,6 +31,7 @@ class SearchController {
   private final Leaves leaves;
   private final Beginnings beginnings;
   private final Outward outward;
+  private final ResultFiles files;
 
   /**
    * Something to search for.
@@ -50,7 +53,13 @@ class SearchController {
   record RowsBody(List<String> ids, @Nullable Asked asked) {}
 
   SearchController(
-      Matching matching, Hits hits, Leaves leaves, Beginnings beginnings, Outward outward) {
+      Matching matching,
+      Hits hits,
+      Leaves leaves,
+      Beginnings beginnings,
+      Outward outward,
+      ResultFiles files) {
+    this.files = files;
     this.outward = outward;
     this.matching = matching;
     this.hits = hits;
@@ -82,6 +91,14 @@ class SearchController {
   @GetMapping("/search/beginnings")
   Beginnings.BeginningsShown beginnings(Member me) {
     return beginnings.of(me);
+  }
+
+  /** All that a settled search finds, in RIS. */
+  @GetMapping(value = "/q/{q}/records.ris", produces = "application/x-research-info-systems")
+  ResponseEntity<byte[]> records(Member me, @PathVariable String q) {
+    return ResponseEntity.ok()
+        .header("Content-Disposition", "attachment; filename=\"search-" + q + ".ris\"")
+        .body(files.ris(me, q).getBytes(StandardCharsets.UTF_8));
   }
 
   /** Rows of a list that is known by its ids. */

@@ -1,0 +1,66 @@
+package org.quietlantern.server.search;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.quietlantern.core.exchange.RisWriter;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.trail.Trail;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** All that a search finds, as a file; lists show the first thousand. */
+@Service
+@Transactional(readOnly = true)
+class ResultFiles {
+  /** Publications that one file holds. */
+  static final int MOST = 20_000;
+
+  private static final int AT_ONCE = 500;
+  private final Trail trail;
+  private final Matching matching;
+  private final Publications publications;
+  private final LanternProperties properties;
+
+  ResultFiles(
+      Trail trail, Matching matching, Publications publications, LanternProperties properties) {
+    this.trail = trail;
+    this.matching = matching;
+    this.publications = publications;
+    this.properties = properties;
+  }
+
+  /** In the order of coming here; refused where there are too many, with how many there are. */
+  String ris(Member who, String q) {
+    Strategy strategy = trail.get(who, q).strategy();
+    int[] found = matching.look(who, look -> look.snapshot().all(look.compile(strategy)).toArray());
+    if (found.length > MOST) {
+      throw Refusal.unusable(
+          "too-many",
+          "%,d publications are more than the %,d that a file holds; take them by years."
+              .formatted(found.length, MOST));
+    }
+    StringBuilder file = new StringBuilder();
+    for (int from = 0; from < found.length; from += AT_ONCE) {
+      int[] some = Arrays.copyOfRange(found, from, Math.min(found.length, from + AT_ONCE));
+      file.append(new RisWriter().write(items(some)));
+    }
+    return file.toString();
+  }
+
+  private List<RisWriter.Item> items(int[] ids) {
+    List<RisWriter.Item> items = new ArrayList<>();
+    for (Stored stored : publications.byId(Arrays.stream(ids).boxed().toList())) {
+      items.add(
+          new RisWriter.Item(
+              stored.publication(), stored.pid(), properties.baseUrl() + "/p/" + stored.pid(), ""));
+    }
+    return items;
+  }
+}
