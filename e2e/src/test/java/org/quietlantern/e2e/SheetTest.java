@@ -163,7 +163,7 @@ class SheetTest {
     assertThat(ilse.page().getByRole(AriaRole.LISTBOX)).containsText("Pipistrellus");
     ilse.line(1).press("ArrowDown");
     ilse.line(1).press("Enter");
-    assertThat(ilse.line(1)).hasValue(Pattern.compile("^heading: \"Pipistrellus"));
+    assertThat(ilse.line(1)).hasValue(Pattern.compile("^heading/exact: \"Pipistrellus"));
     assertThat(ilse.page().getByRole(AriaRole.LISTBOX)).hasCount(0);
   }
 
