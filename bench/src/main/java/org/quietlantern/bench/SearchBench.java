@@ -198,7 +198,7 @@ public final class SearchBench {
     Entry like = changing;
     print(
         "| what is alike to one publication | %s |%n",
-        Times.of(() -> new Alike(snapshot).to(like.publication(), like.publicId())));
+        Times.of(() -> new Alike(snapshot, like.publication()).found(like.publicId())));
     Strategy gained =
         new Strategy(
             List.of(

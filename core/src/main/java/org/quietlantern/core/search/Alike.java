@@ -23,9 +23,15 @@ public final class Alike {
   public static final int MOST = 50;
 
   private final Snapshot snapshot;
+  private final Publication publication;
 
-  public Alike(Snapshot snapshot) {
+  /** Its words that say most, stems with the words as they are written. */
+  private final Map<String, String> strongest;
+
+  public Alike(Snapshot snapshot, Publication publication) {
     this.snapshot = snapshot;
+    this.publication = publication;
+    this.strongest = new Passage(snapshot).strongest(text(publication));
   }
 
   /**
@@ -43,8 +49,8 @@ public final class Alike {
     }
   }
 
-  /** Public ids, most alike first, without its own. */
-  public List<String> to(Publication publication, String publicId) {
+  /** Public ids, most alike first, without its own one. */
+  public List<String> found(String publicId) {
     State state = snapshot.state();
     List<Query> shared = new ArrayList<>();
     publication.headings().forEach(use -> shared.add(carrying(use)));
@@ -52,8 +58,7 @@ public final class Alike {
     if (!publication.doi().isEmpty()) {
       shared.add(word(IndexFields.CITES, publication.doi().toLowerCase(Locale.ROOT)));
     }
-    new Passage(snapshot)
-        .strongest(text(publication))
+    strongest
         .keySet()
         .forEach(stem -> shared.add(word(IndexFields.stemmed(IndexFields.ALL), stem)));
     shared.removeIf(query -> !says(query));
@@ -75,7 +80,8 @@ public final class Alike {
     return having > 1 && having <= snapshot.size() / 3;
   }
 
-  public Ground ground(Publication one, Publication other) {
+  /** What it shares with another. */
+  public Ground ground(Publication other) {
     Set<String> headings =
         other.headings().stream().map(HeadingUse::uri).collect(Collectors.toSet());
     Set<String> references = Set.copyOf(other.cited().dois());
@@ -84,17 +90,16 @@ public final class Alike {
             .map(Analysis.Found::word)
             .collect(Collectors.toSet());
     return new Ground(
-        one.headings().stream()
+        publication.headings().stream()
             .filter(use -> headings.contains(use.uri()))
             .map(HeadingUse::label)
             .toList(),
-        (int) one.cited().dois().stream().filter(references::contains).count(),
-        cites(one, other) || cites(other, one),
-        new Passage(snapshot)
-            .strongest(text(one)).entrySet().stream()
-                .filter(word -> words.contains(word.getKey()))
-                .map(Map.Entry::getValue)
-                .toList());
+        (int) publication.cited().dois().stream().filter(references::contains).count(),
+        cites(publication, other) || cites(other, publication),
+        strongest.entrySet().stream()
+            .filter(word -> words.contains(word.getKey()))
+            .map(Map.Entry::getValue)
+            .toList());
   }
 
   private static boolean cites(Publication one, Publication other) {

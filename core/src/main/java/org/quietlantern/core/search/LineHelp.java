@@ -209,8 +209,6 @@ public final class LineHelp {
 
   /** What a strategy finds; 0 if it cannot be searched. */
   private int whole(Strategy strategy) {
-    return snapshot.compile(strategy, circumstances, library) instanceof Compiled.Ready ready
-        ? count(ready.query())
-        : 0;
+    return snapshot.count(strategy, circumstances, library).orElse(0);
   }
 }

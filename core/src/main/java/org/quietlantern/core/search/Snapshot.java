@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import org.apache.lucene.document.IntPoint;
 import org.apache.lucene.index.BinaryDocValues;
 import org.apache.lucene.index.IndexReader;
@@ -39,6 +40,13 @@ public final class Snapshot implements AutoCloseable {
 
   public Compiled compile(Strategy strategy, Circumstances circumstances, Library library) {
     return new StrategyCompiler(state, circumstances, library).compile(strategy);
+  }
+
+  /** How many a strategy finds; empty where it cannot be searched. */
+  public OptionalInt count(Strategy strategy, Circumstances circumstances, Library library) {
+    return compile(strategy, circumstances, library) instanceof Compiled.Ready ready
+        ? OptionalInt.of(count(ready))
+        : OptionalInt.empty();
   }
 
   /** How many match. */

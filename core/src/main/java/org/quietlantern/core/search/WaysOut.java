@@ -136,8 +136,6 @@ public final class WaysOut {
 
   /** -1 for what cannot be searched. */
   private int count(Strategy strategy) {
-    return snapshot.compile(strategy, circumstances, library) instanceof Compiled.Ready ready
-        ? snapshot.state().sets().of(ready.query()).count()
-        : -1;
+    return snapshot.count(strategy, circumstances, library).orElse(-1);
   }
 }

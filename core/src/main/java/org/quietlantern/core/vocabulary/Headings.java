@@ -117,10 +117,6 @@ public final class Headings {
         : word;
   }
 
-  public boolean isEmpty() {
-    return byUri.isEmpty();
-  }
-
   /** All of them, in the order given. */
   public Collection<Concept> all() {
     return List.copyOf(byUri.values());

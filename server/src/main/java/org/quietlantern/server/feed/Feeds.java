@@ -127,7 +127,7 @@ public class Feeds {
     return new AtomFeed.Entry(
         AtomFeed.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
         stored.publication(),
-        properties.baseUrl() + "/p/" + stored.pid(),
+        properties.stableLink(stored.pid()),
         told.findingClass(),
         told.came(),
         told.closed());

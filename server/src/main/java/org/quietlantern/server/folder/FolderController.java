@@ -1,13 +1,11 @@
 package org.quietlantern.server.folder;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.platform.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -83,14 +81,7 @@ class FolderController {
   ResponseEntity<byte[]> exportRis(Member me, @PathVariable String folder) {
     FolderReading.RisFile file = reading.ris(me, folder);
     String name = file.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".ris";
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString())
-        .body(file.text().getBytes(StandardCharsets.UTF_8));
+    return Attachment.of(name, file.text());
   }
 
   @PostMapping("/folders/{folder}/searches")

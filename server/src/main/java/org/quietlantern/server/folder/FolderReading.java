@@ -137,6 +137,6 @@ public class FolderReading {
             .map(r -> r.who() + ": " + r.text())
             .collect(Collectors.joining("; "));
     return new RisWriter.Item(
-        stored.publication(), stored.pid(), properties.baseUrl() + "/p/" + stored.pid(), note);
+        stored.publication(), stored.pid(), properties.stableLink(stored.pid()), note);
   }
 }

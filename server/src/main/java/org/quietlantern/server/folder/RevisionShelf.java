@@ -31,10 +31,9 @@ class RevisionShelf implements Shelf {
 
   @Override
   @Transactional(readOnly = true)
-  public String title(int group, String name) {
+  public Optional<String> title(int group, String name) {
     return held(group, name)
-        .map(held -> held.name() + ", revision " + name.substring(name.indexOf(':') + 1))
-        .orElseThrow();
+        .map(held -> held.name() + ", revision " + name.substring(name.indexOf(':') + 1));
   }
 
   private Optional<SavedSearchMapper.Held> held(int group, String name) {

@@ -72,6 +72,11 @@ public class Matching {
     public Compiled.Ready compile(Strategy strategy) {
       return Matching.compile(snapshot, circumstances, library, strategy);
     }
+
+    /** What a strategy finds; 0 if it cannot be searched. */
+    public int count(Strategy strategy) {
+      return snapshot.count(strategy, circumstances, library).orElse(0);
+    }
   }
 
   /** Asks the present state of the catalogue something. */

@@ -10,6 +10,6 @@ public interface Shelf {
   /** A strategy of a group. {@code name}: without the prefix. */
   Optional<StrategyBody> find(int group, String name);
 
-  /** What to call it in a sentence; only for names that are found. */
-  String title(int group, String name);
+  /** What to call it in a sentence, if it is there. */
+  Optional<String> title(int group, String name);
 }

@@ -24,10 +24,7 @@ public class Shelves {
 
   /** What a held strategy is called; its name where it is not there any more. */
   public String title(int group, String name) {
-    return shelf(name)
-        .filter(shelf -> shelf.find(group, name.substring(PREFIX)).isPresent())
-        .map(shelf -> shelf.title(group, name.substring(PREFIX)))
-        .orElse(name);
+    return shelf(name).flatMap(shelf -> shelf.title(group, name.substring(PREFIX))).orElse(name);
   }
 
   private Optional<Shelf> shelf(String name) {

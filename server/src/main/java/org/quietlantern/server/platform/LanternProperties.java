@@ -22,6 +22,11 @@ public record LanternProperties(
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 
+  /** The address of a publication that anyone can open, for good. */
+  public String stableLink(String publication) {
+    return baseUrl + "/p/" + publication;
+  }
+
   /**
    * The demo's made-up world.
    *

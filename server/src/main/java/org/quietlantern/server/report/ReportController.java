@@ -1,11 +1,11 @@
 package org.quietlantern.server.report;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.quietlantern.core.report.Document;
 import org.quietlantern.core.report.DocxWriter;
 import org.quietlantern.core.report.TextWriter;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -48,18 +48,11 @@ class ReportController {
 
   @GetMapping(value = "/text", produces = "text/plain;charset=UTF-8")
   ResponseEntity<byte[]> text(Member me, @RequestParam String of) {
-    String text = TextWriter.write(reports.of(me, of).document());
-    return file("report.txt", text.getBytes(StandardCharsets.UTF_8));
+    return Attachment.of("report.txt", TextWriter.write(reports.of(me, of).document()));
   }
 
   @GetMapping(value = "/docx", produces = DOCX)
   ResponseEntity<byte[]> docx(Member me, @RequestParam String of) {
-    return file("report.docx", DocxWriter.write(reports.of(me, of).document()));
-  }
-
-  private static ResponseEntity<byte[]> file(String name, byte[] content) {
-    return ResponseEntity.ok()
-        .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
-        .body(content);
+    return Attachment.of("report.docx", DocxWriter.write(reports.of(me, of).document()));
   }
 }

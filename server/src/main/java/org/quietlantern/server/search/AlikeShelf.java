@@ -37,7 +37,7 @@ class AlikeShelf implements Shelf {
 
   private List<String> alike(Stored stored) {
     try (Snapshot snapshot = index.snapshot(0)) {
-      return new Alike(snapshot).to(stored.publication(), stored.pid());
+      return new Alike(snapshot, stored.publication()).found(stored.pid());
     }
   }
 
@@ -47,10 +47,9 @@ class AlikeShelf implements Shelf {
   }
 
   @Override
-  public String title(int group, String name) {
-    return "what is like “"
-        + stored(name).map(stored -> stored.publication().title()).orElse(name)
-        + "”";
+  @Transactional(readOnly = true)
+  public Optional<String> title(int group, String name) {
+    return stored(name).map(stored -> "what is like “" + stored.publication().title() + "”");
   }
 
   private Optional<Stored> stored(String name) {

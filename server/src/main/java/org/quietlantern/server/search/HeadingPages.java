@@ -3,7 +3,6 @@ package org.quietlantern.server.search;
 import java.util.ArrayList;
 import java.util.List;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.server.group.Member;
@@ -133,12 +132,8 @@ class HeadingPages {
   }
 
   private static int count(Matching.Look look, Concept heading, String modifier) {
-    Strategy asked =
-        Strategy.of("heading/" + modifier + ": \"" + heading.label().replace('"', ' ') + "\"");
-    return look.snapshot().compile(asked, look.circumstances(), look.library())
-            instanceof Compiled.Ready ready
-        ? look.snapshot().count(ready)
-        : 0;
+    return look.count(
+        Strategy.of("heading/" + modifier + ": \"" + heading.label().replace('"', ' ') + "\""));
   }
 
   /** A circle ends where it began. */

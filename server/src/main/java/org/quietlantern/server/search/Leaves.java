@@ -73,7 +73,7 @@ public class Leaves {
         publication.headings().stream().map(Leaf.HeadingShown::of).toList(),
         publication.keywords(),
         PlainCitation.of(publication),
-        properties.baseUrl() + "/p/" + stored.pid(),
+        properties.stableLink(stored.pid()),
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
         Said.lampOf(who, said).word(),
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),

@@ -8,7 +8,6 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Alike;
-import org.quietlantern.core.search.Compiled;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.group.Member;
@@ -61,19 +60,21 @@ class Outward {
         look -> {
           Integer references =
               publication.cited().known() ? publication.cited().dois().size() : null;
-          return new OutwardShown(references, ways(look, stored), closest(look, stored));
+          Alike alike = new Alike(look.snapshot(), publication);
+          List<String> found = alike.found(stored.pid());
+          return new OutwardShown(references, ways(look, stored, found), closest(alike, found));
         });
   }
 
-  private static List<Way> ways(Matching.Look look, Stored stored) {
+  private static List<Way> ways(Matching.Look look, Stored stored, List<String> alike) {
     Publication publication = stored.publication();
     List<Way> ways = new ArrayList<>();
     ways.add(way(look, "cites", "", words("citedby: " + stored.pid())));
     if (!publication.doi().isEmpty()) {
       ways.add(way(look, "citedby", "", words("cites: \"" + publication.doi() + "\"")));
     }
-    ways.add(
-        way(look, "alike", "", new Line.Held("l1", List.of("a:" + stored.pid()), false, false)));
+    Line held = new Line.Held("l1", List.of("a:" + stored.pid()), false, false);
+    ways.add(new Way("alike", "", body(held), alike.size()));
     publication.authors().stream()
         .map(PersonName::spoken)
         .limit(AUTHORS)
@@ -93,26 +94,21 @@ class Outward {
   }
 
   private static Way way(Matching.Look look, String what, String name, Line line) {
-    Strategy asked = new Strategy(List.of(line));
-    int count =
-        look.snapshot().compile(asked, look.circumstances(), look.library())
-                instanceof Compiled.Ready ready
-            ? look.snapshot().count(ready)
-            : 0;
-    return new Way(what, name, StrategyBody.of(asked).lines().get(0), count);
+    return new Way(what, name, body(line), look.count(new Strategy(List.of(line))));
   }
 
-  private List<Like> closest(Matching.Look look, Stored stored) {
-    Alike alike = new Alike(look.snapshot());
-    List<String> ids =
-        alike.to(stored.publication(), stored.pid()).stream().limit(CLOSEST).toList();
-    return publications.byPid(ids).stream()
+  private static LineBody body(Line line) {
+    return StrategyBody.of(new Strategy(List.of(line))).lines().get(0);
+  }
+
+  private List<Like> closest(Alike alike, List<String> found) {
+    return publications.byPid(found.stream().limit(CLOSEST).toList()).stream()
         .map(
             like ->
                 new Like(
                     like.pid(),
                     like.publication().title(),
-                    sentence(alike.ground(stored.publication(), like.publication()))))
+                    sentence(alike.ground(like.publication()))))
         .toList();
   }
 

@@ -59,7 +59,7 @@ class ResultFiles {
     for (Stored stored : publications.byId(Arrays.stream(ids).boxed().toList())) {
       items.add(
           new RisWriter.Item(
-              stored.publication(), stored.pid(), properties.baseUrl() + "/p/" + stored.pid(), ""));
+              stored.publication(), stored.pid(), properties.stableLink(stored.pid()), ""));
     }
     return items;
   }

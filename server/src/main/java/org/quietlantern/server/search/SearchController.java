@@ -1,6 +1,5 @@
 package org.quietlantern.server.search;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
@@ -13,6 +12,7 @@ import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -96,9 +96,7 @@ class SearchController {
   /** All that a settled search finds, in RIS. */
   @GetMapping(value = "/q/{q}/records.ris", produces = "application/x-research-info-systems")
   ResponseEntity<byte[]> records(Member me, @PathVariable String q) {
-    return ResponseEntity.ok()
-        .header("Content-Disposition", "attachment; filename=\"search-" + q + ".ris\"")
-        .body(files.ris(me, q).getBytes(StandardCharsets.UTF_8));
+    return Attachment.of("search-" + q + ".ris", files.ris(me, q));
   }
 
   /** Rows of a list that is known by its ids. */

@@ -36,8 +36,8 @@ class KeptShelf implements Shelf {
   }
 
   @Override
-  public String title(int group, String name) {
-    return find(group, name).map(StrategyBody::strategy).map(KeptShelf::spoken).orElse(name);
+  public Optional<String> title(int group, String name) {
+    return find(group, name).map(StrategyBody::strategy).map(KeptShelf::spoken);
   }
 
   /** As short as it can be told. */

@@ -8,6 +8,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -67,20 +68,14 @@ class TrailController {
 
   /** All steps as CSV (RFC 4180). */
   @GetMapping(value = "/trail/steps.csv", produces = "text/csv;charset=UTF-8")
-  ResponseEntity<String> csv(Member me) {
-    return file("trail.csv", pages.csv(me));
+  ResponseEntity<byte[]> csv(Member me) {
+    return Attachment.of("trail.csv", pages.csv(me));
   }
 
   /** All steps as text. */
   @GetMapping(value = "/trail/steps.txt", produces = "text/plain;charset=UTF-8")
-  ResponseEntity<String> text(Member me) {
-    return file("trail.txt", pages.text(me));
-  }
-
-  private static ResponseEntity<String> file(String name, String content) {
-    return ResponseEntity.ok()
-        .header("Content-Disposition", "attachment; filename=\"" + name + "\"")
-        .body(content);
+  ResponseEntity<byte[]> text(Member me) {
+    return Attachment.of("trail.txt", pages.text(me));
   }
 
   @GetMapping("/q/{q}")

@@ -1,10 +1,10 @@
 package org.quietlantern.server.vocabulary;
 
-import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -52,8 +52,6 @@ class VocabularyController {
   /** All headings and aspects in SKOS. */
   @GetMapping(value = "/skos", produces = "text/turtle;charset=UTF-8")
   ResponseEntity<byte[]> skos(Member me) {
-    return ResponseEntity.ok()
-        .header("Content-Disposition", "attachment; filename=\"headings.ttl\"")
-        .body(vocabularies.skos().getBytes(StandardCharsets.UTF_8));
+    return Attachment.of("headings.ttl", vocabularies.skos());
   }
 }
