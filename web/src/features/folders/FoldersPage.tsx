@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { counted, Failed, Waiting } from '../../ui';
+import { ToCheck } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { useAddFolder, useFolders } from './api';
 
@@ -13,6 +14,7 @@ export function FoldersPage() {
     <div className="page">
       <title>Folders · Quiet Lantern</title>
       <h1 className="font-serif text-[21px] font-semibold">Folders of {here.name}</h1>
+      <ToCheck />
       {folders.data.length === 0 && (
         <p className="mt-3 text-soft">No folder yet. Make one; whatever is kept goes into one.</p>
       )}

@@ -3,21 +3,28 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, shortDay } from '../../ui';
 import { SetAlertDialog } from '../alerts';
+import { useRun } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { shortText } from '../strategy';
 
 /** A saved search in its folder: what it is, what it found when, and whether it is watched. */
 export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
   const here = useHere();
+  const run = useRun(here.id);
   const [setting, setSetting] = useState(false);
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 py-1">
       <Link className="font-serif text-[15.5px] font-medium" to={`/g/${here.id}/s/${search.id}`}>
         {search.name}
       </Link>
+      <Act disabled={run.isPending} onClick={() => run.mutate(search.id)}>
+        Search for it
+      </Act>
       <span className="font-serif text-soft">{shortText(search.strategy)}</span>
       <span className="text-soft">
         {counted(search.count, 'publication')} on {shortDay(search.at)}, saved by {search.by}
+        {search.revision > 1 && `, revision ${search.revision}`}
+        {search.documented && ', documented'}
       </span>
       {search.alert ? (
         <Link className="act" to={`/g/${here.id}/a/${search.alert}`}>

@@ -33,19 +33,6 @@ export function useFolder(group: string, folder: string) {
   });
 }
 
-export function useSavedSearch(group: string, search: string) {
-  return useQuery({
-    queryKey: [...keys.living(group), 'searches', search],
-    queryFn: async ({ signal }) =>
-      body(
-        await api.GET('/api/groups/{group}/searches/{search}', {
-          params: { path: { group, search } },
-          signal,
-        }),
-      ),
-  });
-}
-
 function useRefresh(group: string) {
   const client = useQueryClient();
   // Nobody waits for it: what was done is done, and lists follow as they can.

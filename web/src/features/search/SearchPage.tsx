@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Failed, Waiting } from '../../ui';
+import { useSavedSearch } from '../saved';
 import { useHere } from '../session';
 import { newId, rememberSheet, shortText, strategyOf, type Line, type Strategy } from '../strategy';
 import { useStrategy } from './api';
@@ -30,6 +31,8 @@ export function SearchPage() {
   const here = useHere();
   const joined = q ?? params.get('with') ?? undefined;
   const strategy = useStrategy(here.id, joined);
+  const of = q ? undefined : (params.get('of') ?? undefined);
+  const saved = useSavedSearch(here.id, of);
   useEffect(() => {
     if (q) rememberSheet(here.id, q);
   }, [here.id, q]);
@@ -37,8 +40,10 @@ export function SearchPage() {
     return <Failed error={strategy.error} />;
   }
   if (joined && strategy.data === undefined) return <Waiting what="the search" />;
+  if (saved.error) return <Failed error={saved.error} />;
+  if (of && saved.data === undefined) return <Waiting what="the saved search" />;
   const order = params.get('order');
-  const known = joined && strategy.data ? strategy.data : strategyOf([]);
+  const known = (joined ? strategy.data : saved.data?.strategy) ?? strategyOf([]);
   const settled = q ? known : begun(params, known.lines);
   return (
     <>

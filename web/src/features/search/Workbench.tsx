@@ -3,6 +3,7 @@ import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { Problem, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 import { useCopyAddress } from '../publication';
+import { Changing } from '../saved';
 import { useHere } from '../session';
 import { useSearch, useSettle, useSince } from './api';
 import { Beginnings } from './Beginnings';
@@ -38,7 +39,8 @@ export function Workbench({
   const navigate = useNavigate();
   const location = useLocation();
   const came = location.state as Came;
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
+  const of = params.get('of');
   const tell = useNotice();
   const copy = useCopyAddress();
   const sheet = useSheet(settled.lines);
@@ -71,8 +73,11 @@ export function Workbench({
         { strategy: what, order: sorted },
         {
           onSuccess: (step) => {
-            const query = sorted === 'relevance' ? '' : `?order=${sorted}`;
-            navigate(`/g/${here.id}/q/${step.q}${query}`, {
+            const query = new URLSearchParams({
+              ...(sorted === 'relevance' ? {} : { order: sorted }),
+              ...(of ? { of } : {}),
+            });
+            navigate(`/g/${here.id}/q/${step.q}${query.size > 0 ? `?${query}` : ''}`, {
               replace: how === 'stood',
               state: { focus: how === 'enter', step: step.step, before: step.before },
             });
@@ -85,7 +90,7 @@ export function Workbench({
         },
       );
     },
-    [settle, navigate, here.id, tell],
+    [settle, navigate, here.id, of, tell],
   );
   useStood(answer !== undefined && !isSettled ? asked : null, () => go(counted, order, 'stood'));
   const pick = (line: string) => {
@@ -97,6 +102,14 @@ export function Workbench({
     sheet.replace(next.lines);
     go(next, order, 'enter');
   };
+  const leave = () =>
+    setParams(
+      (now) => {
+        now.delete('of');
+        return now;
+      },
+      { replace: true },
+    );
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <h1 className="sr-only">Search</h1>
@@ -110,6 +123,15 @@ export function Workbench({
       />
       {shown && asks(strategy) ? (
         <div>
+          {of && (
+            <Changing
+              of={of}
+              q={isSettled ? q : undefined}
+              strategy={strategy}
+              ready={fresh}
+              onLeave={leave}
+            />
+          )}
           <ResultBar
             result={shown}
             strategy={counted}

@@ -146,7 +146,12 @@ export function useKeepLimits(group: string) {
 
 /** What a held strategy is called. */
 export function useHeldTitle(group: string, name: string): string {
-  const held = useQuery({
+  return useHeld(group, name).data?.title ?? '…';
+}
+
+/** What a held strategy is called, and which has taken its place. */
+export function useHeld(group: string, name: string) {
+  return useQuery({
     queryKey: [...keys.group(group), 'held', name],
     staleTime: 60_000,
     queryFn: async ({ signal }) =>
@@ -157,5 +162,4 @@ export function useHeldTitle(group: string, name: string): string {
         }),
       ),
   });
-  return held.data?.title ?? '…';
 }

@@ -1,12 +1,21 @@
 import { Link } from 'react-router';
 import { useHere } from '../../session';
-import { useHeldTitle } from '../sheetApi';
+import { Act } from '../../../ui';
+import { useHeld } from '../sheetApi';
 import type { Line } from '../../strategy';
 import { lineKeys } from './LimitLine';
 import type { LineKeys } from './WordsLine';
 
 /** Strategies held whole; each leads to itself. */
-export function HeldLine({ line, keys }: { line: Line; keys: LineKeys }) {
+export function HeldLine({
+  line,
+  keys,
+  onStrategies,
+}: {
+  line: Line;
+  keys: LineKeys;
+  onStrategies: (names: string[]) => void;
+}) {
   const here = useHere();
   return (
     <span
@@ -21,19 +30,40 @@ export function HeldLine({ line, keys }: { line: Line; keys: LineKeys }) {
       {(line.strategies ?? []).map((name, at) => (
         <span key={name}>
           {at > 0 && <b className="mx-2 font-sans text-[13px] font-semibold">or</b>}
-          <Held group={here.id} name={name} />
+          <Held
+            group={here.id}
+            name={name}
+            onNewer={(newer) =>
+              onStrategies(line.strategies?.map((each) => (each === name ? newer : each)) ?? [])
+            }
+          />
         </span>
       ))}
     </span>
   );
 }
 
-function Held({ group, name }: { group: string; name: string }) {
-  const title = useHeldTitle(group, name);
+function Held({
+  group,
+  name,
+  onNewer,
+}: {
+  group: string;
+  name: string;
+  onNewer: (newer: string) => void;
+}) {
+  const { title = '…', newer } = useHeld(group, name).data ?? {};
   return (
-    <Link className="underline" to={`/g/${group}${address(name)}`}>
-      {title}
-    </Link>
+    <>
+      <Link className="underline" to={`/g/${group}${address(name)}`}>
+        {title}
+      </Link>
+      {newer && (
+        <Act className="ml-3 font-sans text-[13px]" onClick={() => onNewer(newer)}>
+          Hold revision {newer.split(':')[2]} instead
+        </Act>
+      )}
+    </>
   );
 }
 

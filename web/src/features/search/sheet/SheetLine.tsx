@@ -71,7 +71,15 @@ export function SheetLine({
             />
           )}
           {line.kind === 'limit' && <LimitLine line={line} keys={keys} onOpen={onLimit} />}
-          {line.kind === 'held' && <HeldLine line={line} keys={keys} />}
+          {line.kind === 'held' && (
+            <HeldLine
+              line={line}
+              keys={keys}
+              onStrategies={(strategies) =>
+                sheet.change(line.id, (held) => ({ ...held, strategies }))
+              }
+            />
+          )}
           <LineSays line={line} counted={counted} sheet={sheet} />
         </div>
         {notes.wrong.length > 0 && (

@@ -94,7 +94,9 @@ class StrangersTest {
             "cql",
             "read",
             "leaf",
-            "opened");
+            "opened",
+            "change",
+            "runs");
     return api()
         .filter(e -> e.path().contains("{group}"))
         .filter(e -> !(!e.method().equals("GET") && reads.contains(last(e.path()))))

@@ -70,13 +70,26 @@ public final class Snapshot implements AutoCloseable {
           ready.inForce().stream().filter(Compiled.Part::scores).map(Compiled.Part::query).toList();
       return new Relevance(state, words).first(set, Found.LISTED, ordering.reverse());
     }
+    return sorted(set, ordering, Found.LISTED);
+  }
+
+  private ScoreDoc[] sorted(DocSet set, Ordering ordering, int most) throws IOException {
     return state
         .searcher()
         .search(
             new SetQuery(set),
             new TopFieldCollectorManager(
-                ordering.order().sort(ordering.reverse(), state), Found.LISTED, null, Found.LISTED))
+                ordering.order().sort(ordering.reverse(), state), most, null, most))
         .scoreDocs;
+  }
+
+  /** Public ids of those that came here last, the newest first. {@code most}: at least one. */
+  List<String> newest(DocSet set, int most) {
+    try {
+      return publicIds(sorted(set, new Ordering(Order.HERE, false), most));
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
   }
 
   /** Doc values can only be read forwards: all of a segment are, once, in the order they lie in. */

@@ -13,7 +13,9 @@ public enum NewClass {
   LATE,
   UNDATED,
   /** Was here already; its record changed. */
-  NOW_MATCHING;
+  NOW_MATCHING,
+  /** A new revision of the search matches it. */
+  EDITED;
 
   private static final int MONTHS = 12;
 

@@ -246,6 +246,40 @@ class StrategyLawsTest {
     assertThat(found).as("strategies find something").isGreaterThan(2_000);
   }
 
+  @DisplayName("M1: gained, lost and common of two strategies are what reading everything finds")
+  @Test
+  void comparisons() {
+    int changed = 0;
+    for (int n = 0; n < STRATEGIES; n++) {
+      Strategy first = draw.strategy();
+      Strategy second = draw.strategy();
+      if (first.inForce().isEmpty() || second.inForce().isEmpty()) {
+        continue;
+      }
+      Set<Integer> before = meeting(first, line -> true);
+      Set<Integer> after = meeting(second, line -> true);
+      Set<String> gained = named(after, before);
+      Set<String> lost = named(before, after);
+      Comparison found = Comparison.of(snapshot, compile(first), compile(second), 3);
+      assertThat(found.gained().count()).as("%s to %s", first, second).isEqualTo(gained.size());
+      assertThat(found.lost().count()).as("%s to %s", first, second).isEqualTo(lost.size());
+      assertThat(found.common()).isEqualTo(after.size() - gained.size());
+      assertThat(gained).containsAll(found.gained().newest());
+      assertThat(lost).containsAll(found.lost().newest());
+      assertThat(found.gained().newest()).hasSize(Math.min(3, gained.size()));
+      changed += gained.size() + lost.size();
+    }
+    assertThat(changed).as("strategies differ").isGreaterThan(1_000);
+  }
+
+  /** Public ids of those that are not among the others. */
+  private static Set<String> named(Set<Integer> some, Set<Integer> others) {
+    return some.stream()
+        .filter(id -> !others.contains(id))
+        .map(id -> "p" + id)
+        .collect(Collectors.toSet());
+  }
+
   @DisplayName("M10: alone, left after it and without it are what they say, line by line")
   @Test
   void lines() {

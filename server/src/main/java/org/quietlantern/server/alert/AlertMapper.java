@@ -96,6 +96,26 @@ interface AlertMapper {
       """)
   Row lock(int id);
 
+  /** The alert that watches by a revision, locked. */
+  @Select(
+      """
+      select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
+        a.number, a.memory
+      from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
+      where a.revision = #{revision} and a.state <> 'ended' for update of a
+      """)
+  Row lockBy(int revision);
+
+  @Update(
+      """
+      update alert set revision = #{revision}, memory = #{memory}, version = version + 1
+      where id = #{id}
+      """)
+  void follow(int id, int revision, byte[] memory);
+
+  @Select("select exists (select 1 from finding where revision = #{revision})")
+  boolean hasFound(int revision);
+
   @Update(
       """
       update alert set memory = #{memory}, number = #{number}, version = version + 1

@@ -2,11 +2,8 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Compiled;
@@ -35,7 +32,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class AlertRun {
-  private static final int CHANGES_AT_ONCE = 5000;
   private final AlertMapper mapper;
   private final Publications publications;
   private final Matching matching;
@@ -79,7 +75,7 @@ class AlertRun {
       Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       Compiled.Ready ready = look.compile(strategy);
-      Changes changes = changes(alert.number(), snapshot.number());
+      ChangesSince changes = ChangesSince.read(publications, alert.number(), snapshot.number());
       RoaringBitmap matches = snapshot.among(ready, changes.touched());
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(memory, memory.news(matches));
@@ -105,32 +101,11 @@ class AlertRun {
     return unknown;
   }
 
-  /** What changed between two numbers, and which of it came with these changes. */
-  private record Changes(RoaringBitmap touched, Set<Integer> arrived) {}
-
-  private Changes changes(long after, long upTo) {
-    RoaringBitmap touched = new RoaringBitmap();
-    Set<Integer> arrived = new HashSet<>();
-    List<Publications.Change> page = new ArrayList<>();
-    long reached = after;
-    do {
-      page = publications.changes(reached, upTo, CHANGES_AT_ONCE);
-      for (Publications.Change change : page) {
-        touched.add(change.publication());
-        if (change.isNew()) {
-          arrived.add(change.publication());
-        }
-        reached = change.no();
-      }
-    } while (page.size() == CHANGES_AT_ONCE);
-    return new Changes(touched, arrived);
-  }
-
   private void announce(
       AlertMapper.Row alert,
       Matching.Look look,
       Strategy strategy,
-      Changes changes,
+      ChangesSince changes,
       RoaringBitmap news) {
     if (news.isEmpty()) {
       return;

@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.quietlantern.core.query.Property;
-import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
@@ -28,7 +26,6 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -131,24 +128,8 @@ public class Alerts implements Undoer {
   public AlertSet set(Member who, UUID command, String search, String rhythmText) {
     Rhythm rhythm = rhythm(rhythmText);
     SavedSearches.Watched watched = searches.watched(who, search);
-    refuseMoment(watched.strategy());
+    Watchable.require(watched.strategy());
     return commands.run(who, command, what(), AlertSet.class, () -> make(who, watched, rhythm));
-  }
-
-  /** When something came here is of the moment of asking: an alert has its memory for that (N9). */
-  private static void refuseMoment(Strategy strategy) {
-    strategy
-        .limit(Property.CAME)
-        .filter(line -> !line.off())
-        .ifPresent(
-            line -> {
-              throw new Refusal(
-                  HttpStatus.UNPROCESSABLE_CONTENT,
-                  "not-watchable",
-                  "An alert cannot be limited by when something came here: it tells what is new by"
-                      + " itself. Switch that line off and save the search without it.",
-                  Map.of("line", line.id()));
-            });
   }
 
   private static Rhythm rhythm(String text) {

@@ -70,9 +70,18 @@ class DemoGroups {
         "pollinat* or \"flower visits\" or \"seed set\" or \"fruit set\"",
         "monthly:1");
     hands.save(ilse, verges, "Road verges, any lamp", "heading: \"road verges\"");
-    hands.save(teodor, bats, "Horseshoe bats", "horseshoe or rhinolophus");
+    String horseshoes = hands.save(teodor, bats, "Horseshoe bats", "horseshoe or rhinolophus");
+    hands.check(maren, horseshoes, 1, "the genus finds hardly anything more, but leave it in");
     hands.save(maren, moths, "Light traps and skyglow", "\"light traps\" and skyglow");
-    hands.save(sefa, loggers, "Cheap loggers", "title: (logger or device or cheap or open)");
+    String cheap =
+        hands.save(sefa, loggers, "Cheap loggers", "title: (logger or device or cheap or open)");
+    hands.revise(
+        sefa,
+        cheap,
+        1,
+        "title: (logger or device or \"open hardware\") or \"low-cost\"",
+        "“cheap” and “open” alone met lamps and habitats");
+    hands.give(sefa, cheap, 2, ilse);
     hands.keep(ilse, verges, "dimm* verges", "the before-after design we wanted");
     hands.keep(ilse, verges, "\"part-night lighting\" moths", "for the introduction");
     hands.keep(teodor, verges, "curfew*", "for the methods section");

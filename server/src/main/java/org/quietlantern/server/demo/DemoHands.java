@@ -12,6 +12,10 @@ import org.quietlantern.server.folder.Keeping;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.revising.Checking;
+import org.quietlantern.server.revising.Documenting;
+import org.quietlantern.server.revising.Remarking;
+import org.quietlantern.server.revising.Revising;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -28,6 +32,10 @@ class DemoHands {
   private final Matching matching;
   private final Alerts alerts;
   private final Marking marking;
+  private final Documenting documenting;
+  private final Revising revising;
+  private final Checking checking;
+  private final Remarking remarking;
 
   DemoHands(
       Folders folders,
@@ -35,13 +43,21 @@ class DemoHands {
       SavedSearches searches,
       Matching matching,
       Alerts alerts,
-      Marking marking) {
+      Marking marking,
+      Documenting documenting,
+      Revising revising,
+      Checking checking,
+      Remarking remarking) {
     this.folders = folders;
     this.keeping = keeping;
     this.searches = searches;
     this.matching = matching;
     this.alerts = alerts;
     this.marking = marking;
+    this.documenting = documenting;
+    this.revising = revising;
+    this.checking = checking;
+    this.remarking = remarking;
   }
 
   private static UUID command(Member who, String... what) {
@@ -61,6 +77,27 @@ class DemoHands {
   void watch(Member who, String folder, String name, String line, String rhythm) {
     String search = save(who, folder, name, line);
     alerts.set(who, command(who, "watch", search), search, rhythm);
+  }
+
+  /** Documents a search, and changes it with a reason. */
+  void revise(Member who, String search, int n, String line, String why) {
+    documenting.declare(who, command(who, "document", search), search, true);
+    revising.save(
+        who,
+        command(who, "revise", search, "" + n),
+        search,
+        new Revising.Draft(n, Strategy.of(line), why, false));
+  }
+
+  void give(Member who, String search, int n, Member colleague) {
+    checking.give(who, command(who, "give", search), search, n, colleague.pid());
+  }
+
+  /** Remarks on the only line of a revision and says that it was checked. */
+  void check(Member who, String search, int n, String remark) {
+    String line = searches.get(who, search).strategy().lines().get(0).id();
+    remarking.remark(who, command(who, "remark", search), search, n, line, remark);
+    checking.checked(who, command(who, "checked", search), search, n);
   }
 
   /** Keeps the first that a line finds; nothing where it finds none. */

@@ -36,6 +36,17 @@ class RevisionShelf implements Shelf {
         .map(held -> held.name() + ", revision " + name.substring(name.indexOf(':') + 1));
   }
 
+  @Override
+  @Transactional(readOnly = true)
+  public Optional<String> newer(int group, String name) {
+    int colon = name.indexOf(':');
+    return mapper.revisions(group, name.substring(0, colon)).stream()
+        .map(SavedSearchMapper.RevisionRow::n)
+        .findFirst()
+        .filter(last -> last > Integer.parseInt(name.substring(colon + 1)))
+        .map(last -> name.substring(0, colon) + ":" + last);
+  }
+
   private Optional<SavedSearchMapper.Held> held(int group, String name) {
     int colon = name.indexOf(':');
     return Optional.ofNullable(

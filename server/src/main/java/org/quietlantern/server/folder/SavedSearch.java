@@ -7,6 +7,7 @@ import org.quietlantern.server.platform.Nullable;
 /**
  * A named strategy in a folder, with what it found when it was saved.
  *
+ * @param documented whether each change asks for a reason and each run is kept
  * @param alert public id of the alert that watches it, if one does
  */
 public record SavedSearch(
@@ -18,4 +19,5 @@ public record SavedSearch(
     int count,
     String by,
     Instant at,
+    boolean documented,
     @Nullable String alert) {}

@@ -6,6 +6,7 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface SavedSearchMapper {
@@ -21,12 +22,14 @@ interface SavedSearchMapper {
       int count,
       int membership,
       Instant at,
+      boolean documented,
       String alertPid) {}
 
   String ROWS =
       """
       select s.pid, s.name, f.id as folder, f.pid as folder_pid, f.name as folder_name,
-        r.id as revision, r.n, r.strategy::text, r.count, r.membership, r.at, a.pid as alert_pid
+        r.id as revision, r.n, r.strategy::text, r.count, r.membership, r.at,
+        s.documented is not null as documented, a.pid as alert_pid
       from saved_search s join folder f on f.id = s.folder
       join revision r on r.saved_search = s.id
         and r.n = (select max(n) from revision where saved_search = s.id)
@@ -74,6 +77,55 @@ interface SavedSearchMapper {
       """)
   void addRevision(
       int search, String strategy, int count, String asOf, int membership, Instant now);
+
+  record RevisionRow(
+      int id,
+      int n,
+      String strategy,
+      int count,
+      Integer gained,
+      Integer lost,
+      String comment,
+      int membership,
+      Instant at) {}
+
+  @Select(
+      """
+      select r.id, r.n, r.strategy::text, r.count, r.gained, r.lost, r.comment, r.membership, r.at
+      from saved_search s join folder f on f.id = s.folder join revision r on r.saved_search = s.id
+      where f.grp = #{group} and f.owner is null and s.pid = #{pid}
+      order by r.n desc limit 1000
+      """)
+  List<RevisionRow> revisions(int group, String pid);
+
+  @Select(
+      """
+      insert into revision (saved_search, n, strategy, count, gained, lost, comment, as_of,
+        membership, at)
+      select id, #{n}, #{made.strategy}::jsonb, #{made.count}, #{made.gained}, #{made.lost},
+        #{made.comment}, #{made.asOf}, #{membership}, #{now}
+      from saved_search where pid = #{pid}
+      on conflict (saved_search, n) do nothing returning id
+      """)
+  Integer revise(String pid, int n, Revisions.Made made, int membership, Instant now);
+
+  @Delete("delete from revision where id = #{id}")
+  void removeRevision(int id);
+
+  record Documented(Instant at, Integer membership) {}
+
+  @Select(
+      """
+      select documented as at, documented_by as membership from saved_search
+      where pid = #{pid} and documented is not null
+      """)
+  Documented documented(String pid);
+
+  @Update(
+      """
+      update saved_search set documented = #{at}, documented_by = #{membership} where pid = #{pid}
+      """)
+  void document(String pid, Instant at, Integer membership);
 
   @Delete("delete from saved_search where pid = #{pid}")
   void remove(String pid);

@@ -128,6 +128,7 @@ public class SavedSearches implements Undoer {
         row.count(),
         names.getOrDefault(row.membership(), "a former member"),
         row.at(),
+        row.documented(),
         row.alertPid());
   }
 

@@ -44,12 +44,11 @@ public class Matching {
   public Answer search(Member who, Strategy strategy, Ordering order, long waitFor) {
     try (Snapshot snapshot = index.snapshot(waitFor)) {
       Look look = new Look(snapshot, circumstances.of(who), shelves.of(who.group()));
-      Circumstances now = look.circumstances();
       Compiled.Ready ready = look.compile(strategy);
       Found found = snapshot.search(ready, order);
       return new Answer(
           found.count(),
-          new AsOf(snapshot.number(), now.today(), now.edition()).token(),
+          look.asOf(),
           calendar.now(),
           snapshot.number(),
           found.publicIds(),
@@ -71,6 +70,11 @@ public class Matching {
   public record Look(Snapshot snapshot, Circumstances circumstances, Library library) {
     public Compiled.Ready compile(Strategy strategy) {
       return Matching.compile(snapshot, circumstances, library, strategy);
+    }
+
+    /** The name of this state, opaque. */
+    public String asOf() {
+      return new AsOf(snapshot.number(), circumstances.today(), circumstances.edition()).token();
     }
 
     /** What a strategy finds; 0 if it cannot be searched. */

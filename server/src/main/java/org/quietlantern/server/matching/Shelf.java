@@ -10,6 +10,11 @@ public interface Shelf {
   /** A strategy of a group. {@code name}: without the prefix. */
   Optional<StrategyBody> find(int group, String name);
 
+  /** The name of the strategy that has taken its place, if one has. */
+  default Optional<String> newer(int group, String name) {
+    return Optional.empty();
+  }
+
   /** What to call it in a sentence, if it is there. */
   Optional<String> title(int group, String name);
 }

@@ -27,6 +27,14 @@ public class Shelves {
     return shelf(name).flatMap(shelf -> shelf.title(group, name.substring(PREFIX))).orElse(name);
   }
 
+  /** The name of the strategy that has taken its place, if one has. */
+  public Optional<String> newer(int group, String name) {
+    return shelf(name)
+        .flatMap(
+            shelf ->
+                shelf.newer(group, name.substring(PREFIX)).map(newer -> shelf.prefix() + newer));
+  }
+
   private Optional<Shelf> shelf(String name) {
     return shelves.stream().filter(shelf -> name.startsWith(shelf.prefix())).findFirst();
   }

@@ -19,8 +19,7 @@ import org.quietlantern.core.search.BySource;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.LineCounts;
 import org.quietlantern.server.catalogue.Sources;
-import org.quietlantern.server.folder.SavedSearch;
-import org.quietlantern.server.folder.SavedSearches;
+import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
@@ -28,6 +27,7 @@ import org.quietlantern.server.matching.Shelves;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.revising.Histories;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,7 +41,8 @@ class Reports {
   private final Matching matching;
   private final Shelves shelves;
   private final Sources sources;
-  private final SavedSearches savedSearches;
+  private final Revisions revisions;
+  private final Histories histories;
   private final Trail trail;
   private final Groups groups;
   private final Calendar calendar;
@@ -51,7 +52,8 @@ class Reports {
       Matching matching,
       Shelves shelves,
       Sources sources,
-      SavedSearches savedSearches,
+      Revisions revisions,
+      Histories histories,
       Trail trail,
       Groups groups,
       Calendar calendar,
@@ -59,7 +61,8 @@ class Reports {
     this.matching = matching;
     this.shelves = shelves;
     this.sources = sources;
-    this.savedSearches = savedSearches;
+    this.revisions = revisions;
+    this.histories = histories;
     this.trail = trail;
     this.groups = groups;
     this.calendar = calendar;
@@ -138,10 +141,27 @@ class Reports {
           .orElse(List.of());
     }
     if (parts[0].equals("s")) {
-      SavedSearch saved = savedSearches.get(who, parts[1]);
-      return List.of(then("It was saved", saved.at(), saved.count(), now, who.zoneId()));
+      return ofRevision(who, parts[1], Integer.parseInt(parts[2]), now);
     }
     return List.of();
+  }
+
+  private List<String> ofRevision(Member who, String search, int n, int now) {
+    Revisions.Revision revision = revisions.get(who, search, n);
+    List<String> since = new ArrayList<>();
+    since.add(
+        then("Revision " + n + " was saved", revision.at(), revision.count(), now, who.zoneId()));
+    if (!revision.comment().isEmpty()) {
+      since.add("Reason given: " + revision.comment());
+    }
+    histories.checks(who, revision).stream()
+        .filter(check -> check.checked() != null)
+        .map(
+            check ->
+                "Checked by %s on %s."
+                    .formatted(check.checker(), day(check.checked(), who.zoneId())))
+        .forEach(since::add);
+    return since;
   }
 
   private static String then(String what, Instant at, int then, int now, ZoneId zone) {

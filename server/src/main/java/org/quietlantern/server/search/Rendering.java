@@ -10,6 +10,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
 import org.quietlantern.server.matching.Shelves;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -31,11 +32,17 @@ class Rendering {
         CqlWriter.write(strategy), Sentence.of(strategy, name -> shelves.title(who.group(), name)));
   }
 
-  /** {@code title}: its name itself where it is not there any more. */
-  record HeldShown(String title) {}
+  /**
+   * What a held strategy is called.
+   *
+   * @param title its name itself where it is not there any more
+   * @param newer the name of a revision that took its place
+   */
+  record HeldShown(String title, @Nullable String newer) {}
 
   HeldShown held(Member who, String name) {
-    return new HeldShown(shelves.title(who.group(), name));
+    return new HeldShown(
+        shelves.title(who.group(), name), shelves.newer(who.group(), name).orElse(null));
   }
 
   StrategyBody read(String cql) {

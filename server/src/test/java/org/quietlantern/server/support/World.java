@@ -59,6 +59,7 @@ public final class World {
     values.put("q", q);
     values.put("action", action.toString());
     values.put("set", set);
+    values.put("n", "1");
   }
 
   public static synchronized World in(TestApp app) {
@@ -138,10 +139,14 @@ public final class World {
     body.put("round", values.get("round"));
     body.put("search", values.get("search"));
     body.put("rhythm", "daily");
+    body.put("revision", 1);
+    body.put("comment", "a reason");
+    body.put("documented", true);
+    body.put("member", group.member(1).pid());
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");
     }
-    if (List.of("search", "count", "sources", "ways-out", "cql", "leaf")
+    if (List.of("search", "count", "sources", "ways-out", "cql", "leaf", "change")
         .contains(last(endpoint.path()))) {
       body.remove("strategy");
     }

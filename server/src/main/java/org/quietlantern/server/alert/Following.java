@@ -1,0 +1,87 @@
+package org.quietlantern.server.alert;
+
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Reasons;
+import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.watch.Memory;
+import org.quietlantern.core.watch.NewClass;
+import org.quietlantern.server.arrival.Rounds;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.matching.Matching;
+import org.roaringbitmap.RoaringBitmap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** An alert follows the revisions of the search that it watches (rules N2, N7). */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class Following {
+  private final AlertMapper mapper;
+  private final Publications publications;
+  private final Matching matching;
+  private final IndexKeeper index;
+  private final Rounds rounds;
+
+  Following(
+      AlertMapper mapper,
+      Publications publications,
+      Matching matching,
+      IndexKeeper index,
+      Rounds rounds) {
+    this.mapper = mapper;
+    this.publications = publications;
+    this.matching = matching;
+    this.index = index;
+    this.rounds = rounds;
+  }
+
+  /**
+   * Watches by another revision from now on. What that one finds of what was here goes into memory;
+   * what came since the last run is left for the next one. Nothing happens where nothing watches.
+   *
+   * @param from the row number of the revision watched so far
+   * @param announce whether what goes into memory is also shown, in the round that gathers
+   */
+  public void follow(int from, int to, Strategy strategy, boolean announce) {
+    AlertMapper.Row alert = mapper.lockBy(from);
+    if (alert == null) {
+      return;
+    }
+    Watchable.require(strategy);
+    try (Snapshot snapshot = index.snapshot(publications.latest())) {
+      Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+      RoaringBitmap were = snapshot.all(look.compile(strategy));
+      were.andNot(ChangesSince.read(publications, alert.number(), snapshot.number()).touched());
+      Memory memory = Memory.read(alert.memory());
+      if (announce) {
+        announce(alert, to, look, strategy, memory.news(were));
+      }
+      mapper.follow(alert.id(), to, memory.with(were).bytes());
+    }
+  }
+
+  private void announce(
+      AlertMapper.Row alert,
+      int revision,
+      Matching.Look look,
+      Strategy strategy,
+      RoaringBitmap of) {
+    Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
+    int round = rounds.openRound(alert.id());
+    List<Integer> ids = Arrays.stream(of.toArray()).boxed().toList();
+    Reasons reasons = new Reasons(look.snapshot(), look.library(), look.circumstances().headings());
+    for (int id : ids) {
+      rounds.announce(finder, round, id, NewClass.EDITED, reasons.of(strategy, id));
+    }
+  }
+
+  /** Whether an alert has found something by a revision, which then stays. */
+  public boolean hasFound(int revision) {
+    return mapper.hasFound(revision);
+  }
+}

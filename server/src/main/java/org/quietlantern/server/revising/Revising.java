@@ -1,0 +1,180 @@
+package org.quietlantern.server.revising;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Comparison;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.alert.Following;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.folder.Revisions;
+import org.quietlantern.server.folder.SavedSearches;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Changing a saved search: what that gains and loses is known before it is saved (rule N7). */
+@Service
+public class Revising implements Undoer {
+  /** Titles shown of what is gained, and of what is lost. */
+  private static final int NAMED = 8;
+
+  private final Revisions revisions;
+  private final Following following;
+  private final Publications publications;
+  private final Groups groups;
+  private final Matching matching;
+  private final Commands commands;
+  private final Json json;
+
+  /**
+   * What a change would do.
+   *
+   * @param n the revision that it would follow
+   * @param now what that one finds now
+   * @param next what the changed one finds
+   */
+  public record ChangeShown(int n, int now, int next, SideShown gained, SideShown lost) {}
+
+  /** {@code titles}: of those that came here last. */
+  public record SideShown(int count, List<Titled> titles) {}
+
+  /** A publication by its title. */
+  public record Titled(String id, String title) {}
+
+  /** A revision just saved. */
+  public record RevisionSaved(int n, int count, int gained, int lost) {}
+
+  /**
+   * A change as a member saves it.
+   *
+   * @param n the revision that the member saw in force
+   * @param announce whether an alert shows what is gained in its round
+   */
+  public record Draft(int n, Strategy strategy, String comment, boolean announce) {}
+
+  Revising(
+      Revisions revisions,
+      Following following,
+      Publications publications,
+      Groups groups,
+      Matching matching,
+      Commands commands,
+      Json json) {
+    this.revisions = revisions;
+    this.following = following;
+    this.publications = publications;
+    this.groups = groups;
+    this.matching = matching;
+    this.commands = commands;
+    this.json = json;
+  }
+
+  /** What saving a strategy as the next revision would gain and lose, now. */
+  @Transactional(readOnly = true)
+  public ChangeShown preview(Member who, String search, Strategy strategy) {
+    Revisions.Revision last = revisions.of(who, search).get(0);
+    return matching.look(
+        who,
+        look -> {
+          Comparison found = compare(look, last, strategy);
+          return new ChangeShown(
+              last.n(),
+              found.common() + found.lost().count(),
+              found.common() + found.gained().count(),
+              shown(found.gained()),
+              shown(found.lost()));
+        });
+  }
+
+  private static Comparison compare(
+      Matching.Look look, Revisions.Revision last, Strategy strategy) {
+    return Comparison.of(
+        look.snapshot(), look.compile(last.strategy().strategy()), look.compile(strategy), NAMED);
+  }
+
+  private SideShown shown(Comparison.Part part) {
+    return new SideShown(
+        part.count(),
+        publications.byPid(part.newest()).stream()
+            .map(stored -> new Titled(stored.pid(), stored.publication().title()))
+            .toList());
+  }
+
+  /** Saves the next revision; an alert follows it. */
+  @Transactional
+  public RevisionSaved save(Member who, UUID command, String search, Draft draft) {
+    String comment = Remarking.cleaned(draft.comment());
+    revisions.of(who, search);
+    if (comment.isEmpty() && revisions.documented(search).isPresent()) {
+      throw Refusal.unusable("reason-needed", "This search is documented: say why it is changed.");
+    }
+    return commands.run(
+        who, command, what(), RevisionSaved.class, () -> make(who, search, draft, comment));
+  }
+
+  private Done<RevisionSaved> make(Member who, String search, Draft draft, String comment) {
+    Revisions.Revision last = revisions.of(who, search).get(0);
+    if (last.n() != draft.n()) {
+      throw Refusal.conflict(
+          "changed-since",
+          "%s saved revision %d meanwhile. Look at it, then save yours after it."
+              .formatted(groups.names(who.group()).get(last.membership()), last.n()));
+    }
+    StrategyBody body = StrategyBody.of(draft.strategy());
+    if (body.equals(last.strategy())) {
+      throw Refusal.conflict("nothing-changed", "The lines are those of the last revision.");
+    }
+    int n = last.n() + 1;
+    Revisions.Made made = matching.look(who, look -> made(look, last, draft, body, comment));
+    int row = revisions.add(who, search, n, made).orElseThrow();
+    following.follow(last.row(), row, draft.strategy(), draft.announce());
+    return new Done<>(
+        SavedSearches.subject(search),
+        Map.of("search", search, "from", last.row(), "to", row),
+        Map.of("revision", n, "gained", made.gained(), "lost", made.lost()),
+        new RevisionSaved(n, made.count(), made.gained(), made.lost()));
+  }
+
+  private Revisions.Made made(
+      Matching.Look look, Revisions.Revision last, Draft draft, StrategyBody body, String comment) {
+    Comparison found = compare(look, last, draft.strategy());
+    return new Revisions.Made(
+        json.write(body),
+        found.common() + found.gained().count(),
+        found.gained().count(),
+        found.lost().count(),
+        look.asOf(),
+        comment);
+  }
+
+  @Override
+  public String what() {
+    return "search.revise";
+  }
+
+  @Override
+  public String undo(
+      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
+    int from = (Integer) before.get("from");
+    int to = (Integer) before.get("to");
+    if (following.hasFound(to)) {
+      throw Refusal.conflict(
+          "changed-since", "The alert has found something by this revision, so it stays.");
+    }
+    List<Revisions.Revision> all = revisions.of(who, (String) before.get("search"));
+    Revisions.Revision former =
+        all.stream().filter(revision -> revision.row() == from).findFirst().orElseThrow();
+    following.follow(to, from, former.strategy().strategy(), false);
+    revisions.remove(to);
+    return "";
+  }
+}

@@ -1,0 +1,90 @@
+package org.quietlantern.server.revising;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.LineCounts;
+import org.quietlantern.core.search.Order;
+import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.folder.Revisions;
+import org.quietlantern.server.folder.SavedSearches;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.trail.Trail;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Runs of saved searches: each is a step; those of a documented search are kept with it. */
+@Service
+public class Running {
+  private static final Ordering NEWEST_HERE = new Ordering(Order.HERE, false);
+  private final RevisingMapper mapper;
+  private final Revisions revisions;
+  private final Matching matching;
+  private final Trail trail;
+  private final Commands commands;
+  private final Json json;
+  private final Calendar calendar;
+
+  /** What a line found in a run; {@code left} none for a line that rules out. */
+  record LineRun(String line, int alone, Optional<Integer> left) {}
+
+  Running(
+      RevisingMapper mapper,
+      Revisions revisions,
+      Matching matching,
+      Trail trail,
+      Commands commands,
+      Json json,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.revisions = revisions;
+    this.matching = matching;
+    this.trail = trail;
+    this.commands = commands;
+    this.json = json;
+    this.calendar = calendar;
+  }
+
+  /** Settles what the newest revision says, as a step of the member. */
+  @Transactional
+  public Trail.StepMade run(Member who, UUID command, String search) {
+    return commands.run(
+        who, command, "search.run", Trail.StepMade.class, () -> make(who, command, search));
+  }
+
+  private Done<Trail.StepMade> make(Member who, UUID command, String search) {
+    Revisions.Revision revision = revisions.of(who, search).get(0);
+    Strategy strategy = revision.strategy().strategy();
+    UUID stepping = UUID.nameUUIDFromBytes((command + " step").getBytes(StandardCharsets.UTF_8));
+    Trail.StepMade step = trail.settle(who, stepping, strategy, NEWEST_HERE);
+    if (revisions.documented(search).isPresent() && who.mayWrite()) {
+      mapper.addRun(matching.look(who, look -> found(who, revision, look)));
+    }
+    return new Done<>(
+        SavedSearches.subject(search) + ":run", Map.of(), Map.of("step", step.step()), step, "me");
+  }
+
+  private RevisingMapper.Run found(Member who, Revisions.Revision revision, Matching.Look look) {
+    var ready = look.compile(revision.strategy().strategy());
+    List<LineRun> lines =
+        new LineCounts(look.snapshot(), ready)
+            .all().stream()
+                .map(line -> new LineRun(line.line(), line.alone(), line.left()))
+                .toList();
+    return new RevisingMapper.Run(
+        revision.row(),
+        who.id(),
+        look.snapshot().count(ready),
+        json.write(lines),
+        look.asOf(),
+        calendar.now());
+  }
+}
