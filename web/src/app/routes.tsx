@@ -1,7 +1,7 @@
 import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
-import { HeadingsPage, HoldingsPage, SourcesPage } from '../features/catalogue';
+import { HeadingsPage, HoldingsPage, JournalsPage, SourcesPage } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
 import { PublicationPage } from '../features/publication';
 import { ReportPage } from '../features/report';
@@ -43,6 +43,7 @@ export const router = createBrowserRouter([
       { path: 'a/:id', element: <AlertPage /> },
       { path: 'catalogue', element: <Navigate to="headings" replace /> },
       { path: 'catalogue/headings', element: <HeadingsPage /> },
+      { path: 'catalogue/journals', element: <JournalsPage /> },
       { path: 'catalogue/sources', element: <SourcesPage /> },
       { path: 'catalogue/holdings', element: <HoldingsPage /> },
       { path: '*', element: <Lost /> },

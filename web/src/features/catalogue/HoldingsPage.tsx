@@ -100,14 +100,19 @@ export function HoldingsPage() {
               </thead>
               <tbody>
                 {fitting.slice(0, SHOWN).map((title) => (
-                  <tr key={`${title.issns[0]} ${title.from}`} className="border-b border-base-300">
+                  <tr
+                    key={`${title.issns[0]} ${title.stretch.from}`}
+                    className="border-b border-base-300"
+                  >
                     <th scope="row" className="py-1 text-left font-serif font-normal">
                       {title.title}
                     </th>
                     <td>{title.issns.join(', ')}</td>
-                    <td>{title.from ?? 'the first'}</td>
-                    <td>{title.to ?? 'the latest'}</td>
-                    <td className="text-soft">{title.free ? 'free to all' : title.embargo}</td>
+                    <td>{title.stretch.from ?? 'the first'}</td>
+                    <td>{title.stretch.to ?? 'the latest'}</td>
+                    <td className="text-soft">
+                      {title.stretch.free ? 'free to all' : title.stretch.embargo}
+                    </td>
                   </tr>
                 ))}
               </tbody>

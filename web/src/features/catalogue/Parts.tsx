@@ -2,6 +2,7 @@ import { NavLink } from 'react-router';
 import { useHere } from '../session';
 
 const PARTS = [
+  ['journals', 'Journals'],
   ['headings', 'Headings'],
   ['sources', 'Sources'],
   ['holdings', 'Holdings'],

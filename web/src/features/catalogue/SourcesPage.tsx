@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { counted, day, Failed, Waiting } from '../../ui';
 import { useHere } from '../session';
+import { sheetLimited } from '../strategy';
 import { useSources } from './api';
 import { Parts } from './Parts';
 
@@ -30,7 +31,7 @@ export function SourcesPage() {
               {SPEAKS[source.format] ?? source.format} ·{' '}
               {source.harvested ? `last harvest on ${day(source.harvested)}` : 'not harvested yet'}
             </p>
-            <Link className="act" to={`/g/${here.id}/search?only=${source.key}`}>
+            <Link className="act" to={sheetLimited(here.id, 'source', [source.key])}>
               Search only here
             </Link>
           </li>

@@ -111,3 +111,47 @@ export function useTakeVocabulary(group: string) {
     },
   });
 }
+
+export type Wanted = { words: string; discipline: string; letter: string; access: string };
+
+export function useJournals(group: string, wanted: Wanted) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'journals', wanted],
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/journals', {
+          params: { path: { group }, query: wanted },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useJournal(group: string, issn: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'journals', issn],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/journals/{issn}', {
+          params: { path: { group, issn } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** The issues of a year with their contents. */
+export function useIssues(group: string, issn: string, year: number | undefined) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'journals', issn, year],
+    enabled: year !== undefined,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/journals/{issn}/years/{year}', {
+          params: { path: { group, issn, year: year ?? 0 } },
+          signal,
+        }),
+      ),
+  });
+}

@@ -1,4 +1,5 @@
 export { useSourceNames, useSources } from './api';
 export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
+export { JournalsPage } from './JournalsPage';
 export { SourcesPage } from './SourcesPage';

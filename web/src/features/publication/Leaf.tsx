@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { useHere } from '../session';
 import { Outward } from './Outward';
 import { Words } from './Words';
 
@@ -54,13 +56,23 @@ export function Leaf({
 }
 
 function Where({ leaf }: { leaf: Schema['Leaf'] }) {
+  const here = useHere();
   const { host } = leaf;
   const pages = [...new Set([host.firstPage, host.lastPage])].filter(Boolean).join('–');
   const volume = host.volume && ` ${host.volume}${host.issue && `(${host.issue})`}`;
   return (
     <>
       {(host.title || leaf.publisher) && '· '}
-      <span className="font-serif italic">{host.title || leaf.publisher}</span>
+      {host.issn ? (
+        <Link
+          className="font-serif italic underline decoration-base-300 hover:decoration-current"
+          to={`/g/${here.id}/catalogue/journals?j=${host.issn}`}
+        >
+          {host.title}
+        </Link>
+      ) : (
+        <span className="font-serif italic">{host.title || leaf.publisher}</span>
+      )}
       {volume}
       {pages && `, ${pages}`} {leaf.publication.year && `· ${leaf.publication.year}`}
     </>

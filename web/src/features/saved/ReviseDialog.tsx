@@ -48,6 +48,8 @@ export function ReviseDialog({
           <p className="mt-2">
             {counted(data.now, 'publication')} so far, {data.next.toLocaleString('en-GB')} after the
             change.
+            {data.gained.count + data.lost.count === 0 &&
+              ' The same publications are found by other words.'}
           </p>
           <div className="mt-2 grid gap-x-8 gap-y-2 md:grid-cols-2">
             <Side name="gained" side={data.gained} all={compared && `${compared}&part=gained`} />

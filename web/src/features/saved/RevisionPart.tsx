@@ -49,7 +49,7 @@ export function RevisionPart({
           ))}
         </ol>
       )}
-      <Checks search={search} revision={revision} mayGive={newest && mayWrite(here)} />
+      <Checks search={search} revision={revision} newest={newest} />
     </section>
   );
 }
@@ -57,16 +57,17 @@ export function RevisionPart({
 function Checks({
   search,
   revision,
-  mayGive,
+  newest,
 }: {
   search: string;
   revision: Schema['RevisionShown'];
-  mayGive: boolean;
+  newest: boolean;
 }) {
   const here = useHere();
   const [giving, setGiving] = useState(false);
   const checked = useChecked(here.id, search, revision.n);
-  const done = revision.checks.some((check) => check.mine && check.checked);
+  const mine = revision.checks.find((check) => check.mine);
+  const mayCheck = mayWrite(here) && !revision.mine && (newest || mine) && !mine?.checked;
   return (
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4">
       {revision.checks.map((check) => (
@@ -76,12 +77,12 @@ function Checks({
             : `Given to ${check.checker} to check, by ${check.askedBy} on ${day(check.asked ?? '')}.`}
         </span>
       ))}
-      {mayWrite(here) && !revision.mine && !done && (
+      {mayCheck && (
         <Act disabled={checked.isPending} onClick={() => checked.mutate(null)}>
           I have checked it
         </Act>
       )}
-      {mayGive && <Act onClick={() => setGiving(true)}>Give it to be checked</Act>}
+      {newest && mayWrite(here) && <Act onClick={() => setGiving(true)}>Give it to be checked</Act>}
       {giving && (
         <GiveDialog search={search} revision={revision} onClose={() => setGiving(false)} />
       )}

@@ -4,7 +4,15 @@ import { isProblem } from '../../api';
 import { Failed, Waiting } from '../../ui';
 import { useSavedSearch } from '../saved';
 import { useHere } from '../session';
-import { newId, rememberSheet, shortText, strategyOf, type Line, type Strategy } from '../strategy';
+import {
+  limitOf,
+  newId,
+  rememberSheet,
+  shortText,
+  strategyOf,
+  type Line,
+  type Strategy,
+} from '../strategy';
 import { useStrategy } from './api';
 import { isOrder } from './orders';
 import { Workbench } from './Workbench';
@@ -12,11 +20,21 @@ import { Workbench } from './Workbench';
 /** A sheet as other places of the application begin it. */
 function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
   const lines = [...present];
-  const only = params.get('only');
+  const limit = params.get('limit');
   const add = params.get('add');
   const hold = params.get('hold');
   if (hold) lines.push({ id: newId(lines), kind: 'held', strategies: [hold], rulesOut: false });
-  if (only) lines.push({ id: 'only', kind: 'limit', property: 'source', chosen: [only] });
+  if (limit) {
+    const old = limitOf(lines, limit);
+    const line: Line = {
+      id: old?.id ?? newId(lines),
+      kind: 'limit',
+      property: limit,
+      chosen: params.getAll('only'),
+    };
+    if (old) lines.splice(lines.indexOf(old), 1, line);
+    else lines.push(line);
+  }
   if (add) {
     const off = params.get('off') ? { off: true } : {};
     lines.push({ id: newId(lines), kind: 'words', text: add, ...off });
@@ -49,7 +67,7 @@ export function SearchPage() {
     <>
       <title>{`${shortText(settled) || 'Search'} · Quiet Lantern`}</title>
       <Workbench
-        key={params.get('add') ?? params.get('hold') ?? 'sheet'}
+        key={params.get('add') ?? params.get('hold') ?? params.get('only') ?? 'sheet'}
         q={q}
         ready={!joined || !strategy.isPlaceholderData}
         settled={settled}

@@ -1,5 +1,12 @@
 import { beforeEach, expect, it } from 'vitest';
-import { headingText, presentSheet, rememberSheet, sheetHolding, sheetWith } from './present';
+import {
+  headingText,
+  presentSheet,
+  rememberSheet,
+  sheetHolding,
+  sheetLimited,
+  sheetWith,
+} from './present';
 
 beforeEach(() => sessionStorage.clear());
 
@@ -19,4 +26,10 @@ it('begins a sheet of its own, or joins the one that is there', () => {
   );
   expect(sheetWith('g1', 'bats')).toBe('/g/g1/search?add=bats');
   expect(sheetHolding('g1', 'q:xyz', true)).toBe('/g/g1/search?hold=q%3Axyz&with=abc');
+  expect(sheetLimited('g1', 'journal', ['Lamp & Land', 'Lamp'])).toBe(
+    '/g/g1/search?limit=journal&only=Lamp+%26+Land&only=Lamp',
+  );
+  expect(sheetLimited('g1', 'source', ['index'], true)).toBe(
+    '/g/g1/search?limit=source&only=index&with=abc',
+  );
 });

@@ -23,6 +23,20 @@ export function sheetHolding(group: string, name: string, joined = false): strin
   return `/g/${group}/search?${params}`;
 }
 
+/** The address of a sheet that is limited to some values: an empty one, or the present search. */
+export function sheetLimited(
+  group: string,
+  property: string,
+  values: readonly string[],
+  joined = false,
+): string {
+  const params = new URLSearchParams({ limit: property });
+  values.forEach((value) => params.append('only', value));
+  const present = presentSheet(group);
+  if (joined && present) params.set('with', present);
+  return `/g/${group}/search?${params}`;
+}
+
 /**
  * The address of a sheet with one more line: on an empty sheet, or joined to the present search;
  * `off`: switched off, for later.

@@ -99,7 +99,11 @@ class StatementsTest {
               "{q}",
               q,
               "{publication}",
-              found.get(0));
+              found.get(0),
+              "{issn}",
+              "9999-1004",
+              "{year}",
+              "2025");
     }
 
     int count(Endpoints.Endpoint endpoint) {

@@ -12,7 +12,8 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Reads what is known of journals from CSV (RFC 4180) with a first line of names: {@code title,
- * issn, publisher, peer_reviewed_from}; other columns are passed over.
+ * issn, publisher, discipline, since, peer_reviewed_from, former_title, former_until}; other
+ * columns are passed over.
  */
 public final class JournalsReader {
   private static final CSVFormat FORMAT =
@@ -24,10 +25,12 @@ public final class JournalsReader {
           .setTrim(true)
           .get();
 
+  private static final List<String> YEARS = List.of("since", "peer_reviewed_from", "former_until");
+
   private JournalsReader() {}
 
   /** What was read, and what could not be, with its line. */
-  public record Read(List<Journals.Journal> journals, List<String> problems) {
+  public record Read(List<Journal> journals, List<String> problems) {
     public Read {
       journals = List.copyOf(journals);
       problems = List.copyOf(problems);
@@ -35,7 +38,7 @@ public final class JournalsReader {
   }
 
   public static Read read(String csv) {
-    List<Journals.Journal> journals = new ArrayList<>();
+    List<Journal> journals = new ArrayList<>();
     List<String> problems = new ArrayList<>();
     try (CSVParser parser = CSVParser.parse(new StringReader(csv), FORMAT)) {
       if (!parser.getHeaderNames().contains("issn")) {
@@ -50,22 +53,39 @@ public final class JournalsReader {
     return new Read(journals, problems);
   }
 
-  private static void take(CSVRecord line, List<Journals.Journal> journals, List<String> problems) {
+  private static void take(CSVRecord line, List<Journal> journals, List<String> problems) {
     String issn = cell(line, "issn");
-    String from = cell(line, "peer_reviewed_from");
-    if (issn.isEmpty() || !from.matches("|\\d{4}")) {
-      problems.add(
-          "line "
-              + (line.getRecordNumber() + 1)
-              + (issn.isEmpty() ? ": no ISSN" : ": not a year: “" + from + "”"));
+    if (issn.isEmpty()) {
+      problems.add(at(line) + "no ISSN");
       return;
     }
+    for (String column : YEARS) {
+      if (!cell(line, column).matches("|\\d{4}")) {
+        problems.add(at(line) + "not a year: “" + cell(line, column) + "”");
+        return;
+      }
+    }
+    String former = cell(line, "former_title");
     journals.add(
-        new Journals.Journal(
+        new Journal(
             issn,
             cell(line, "title"),
             cell(line, "publisher"),
-            from.isEmpty() ? Optional.empty() : Optional.of(Integer.valueOf(from))));
+            cell(line, "discipline"),
+            year(line, "since"),
+            year(line, "peer_reviewed_from"),
+            former.isEmpty()
+                ? List.of()
+                : List.of(new Journal.Former(former, year(line, "former_until")))));
+  }
+
+  private static String at(CSVRecord line) {
+    return "line " + (line.getRecordNumber() + 1) + ": ";
+  }
+
+  private static Optional<Integer> year(CSVRecord line, String name) {
+    String year = cell(line, name);
+    return year.isEmpty() ? Optional.empty() : Optional.of(Integer.valueOf(year));
   }
 
   private static String cell(CSVRecord line, String name) {

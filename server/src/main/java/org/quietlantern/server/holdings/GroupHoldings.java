@@ -45,14 +45,8 @@ public class GroupHoldings {
       List<TitleLine> titles,
       List<String> lends) {}
 
-  /** One stretch of a title; open ends are left out. */
-  public record TitleLine(
-      String title,
-      List<String> issns,
-      @Nullable String from,
-      @Nullable String to,
-      String embargo,
-      boolean free) {}
+  /** A title and one stretch of it. */
+  public record TitleLine(String title, List<String> issns, Stretch stretch) {}
 
   /** What taking a file in came to. */
   public record Taken(int titles, List<ProblemLine> problems) {}
@@ -100,23 +94,7 @@ public class GroupHoldings {
   }
 
   private static TitleLine line(Holdings.Title title) {
-    var coverage = title.coverage();
-    String embargo =
-        (coverage.wall().isZero() ? "" : "not the last " + spoken(coverage.wall()))
-            + (coverage.window().isZero() ? "" : "only the last " + spoken(coverage.window()));
-    return new TitleLine(
-        title.name(),
-        title.issns(),
-        coverage.from().equals(java.time.LocalDate.MIN) ? null : coverage.from().toString(),
-        coverage.to().equals(java.time.LocalDate.MAX) ? null : coverage.to().toString(),
-        embargo,
-        coverage.free());
-  }
-
-  private static String spoken(java.time.Period period) {
-    return period.getYears() > 0
-        ? period.getYears() + " years"
-        : period.getMonths() > 0 ? period.getMonths() + " months" : period.getDays() + " days";
+    return new TitleLine(title.name(), title.issns(), Stretch.of(title.coverage()));
   }
 
   /**

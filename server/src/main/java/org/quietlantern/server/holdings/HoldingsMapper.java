@@ -11,7 +11,16 @@ interface HoldingsMapper {
   /** {@code membership}: who supplied it; none for the installation itself. */
   record FileRow(String file, String name, Integer membership, Instant at) {}
 
-  record JournalRow(String issn, String title, String publisher, Integer peerReviewedFrom) {}
+  /** A journal; {@code formerTitle} is empty if it was always called so. */
+  record JournalRow(
+      String issn,
+      String title,
+      String publisher,
+      String discipline,
+      Integer since,
+      Integer peerReviewedFrom,
+      String formerTitle,
+      Integer formerUntil) {}
 
   @Select("select unnest(lends) from grp where id = #{group} order by 1 limit 100")
   List<String> lends(int group);
@@ -30,14 +39,22 @@ interface HoldingsMapper {
 
   @Insert(
       """
-      insert into journal (issn, title, publisher, peer_reviewed_from)
-      values (#{issn}, #{title}, #{publisher}, #{from})
+      insert into journal (issn, title, publisher, discipline, since, peer_reviewed_from,
+        former_title, former_until)
+      values (#{issn}, #{title}, #{publisher}, #{discipline}, #{since}, #{peerReviewedFrom},
+        #{formerTitle}, #{formerUntil})
       on conflict (issn) do update set title = excluded.title, publisher = excluded.publisher,
-        peer_reviewed_from = excluded.peer_reviewed_from
+        discipline = excluded.discipline, since = excluded.since,
+        peer_reviewed_from = excluded.peer_reviewed_from,
+        former_title = excluded.former_title, former_until = excluded.former_until
       """)
-  void journal(String issn, String title, String publisher, Integer from);
+  void journal(JournalRow journal);
 
   @Select(
-      "select issn, title, publisher, peer_reviewed_from from journal order by issn limit 200000")
+      """
+      select issn, title, publisher, discipline, since, peer_reviewed_from, former_title,
+        former_until
+      from journal order by issn limit 200000
+      """)
   List<JournalRow> journals();
 }

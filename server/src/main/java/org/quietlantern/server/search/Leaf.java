@@ -41,10 +41,15 @@ public record Leaf(
 
   /** The journal or book around it; unknown parts are empty. */
   public record HostShown(
-      String title, String volume, String issue, String firstPage, String lastPage) {
+      String title, String issn, String volume, String issue, String firstPage, String lastPage) {
     static HostShown of(Host host) {
       return new HostShown(
-          host.title(), host.volume(), host.issue(), host.firstPage(), host.lastPage());
+          host.title(),
+          host.issn(),
+          host.volume(),
+          host.issue(),
+          host.firstPage(),
+          host.lastPage());
     }
   }
 

@@ -60,6 +60,8 @@ public final class World {
     values.put("action", action.toString());
     values.put("set", set);
     values.put("n", "1");
+    values.put("issn", "9999-1004");
+    values.put("year", "2025");
   }
 
   public static synchronized World in(TestApp app) {
