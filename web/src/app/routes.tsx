@@ -4,7 +4,7 @@ import { ArrivalsPage } from '../features/arrivals';
 import { HeadingsPage, HoldingsPage, JournalsPage, SourcesPage } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
 import { PublicationPage } from '../features/publication';
-import { ReportPage } from '../features/report';
+import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
 import { SignInPage } from '../features/session';
@@ -33,6 +33,7 @@ export const router = createBrowserRouter([
       { path: 'trail', element: <TrailPage /> },
       { path: 'compare', element: <ComparePage /> },
       { path: 'report', element: <ReportPage /> },
+      { path: 'n/:id', element: <NotePage /> },
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },

@@ -3,6 +3,7 @@ import type { Schema } from '../../api';
 import { counted, Failed, Lamp, PublicationRow, shortDay, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { useFolder } from './api';
+import { NotesHere } from './NotesHere';
 import { SearchLine } from './SearchLine';
 
 export function FolderPage() {
@@ -37,6 +38,7 @@ export function FolderPage() {
           </ul>
         </section>
       )}
+      <NotesHere folder={id} />
       {items.length === 0 ? (
         <p className="p-6 text-soft">Nothing is kept here yet.</p>
       ) : (

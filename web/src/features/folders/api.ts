@@ -145,3 +145,17 @@ export function useSaveSearch(group: string) {
     },
   });
 }
+
+/** The dated notes of a folder. */
+export function useNotes(group: string, folder: string) {
+  return useQuery({
+    queryKey: [...keys.folder(group, folder), 'notes'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/folders/{folder}/notes', {
+          params: { path: { group, folder } },
+          signal,
+        }),
+      ),
+  });
+}

@@ -1,4 +1,5 @@
 export { useKeep } from './api';
+export { FolderChoice, useChosenFolder } from './FolderChoice';
 export { FolderPage } from './FolderPage';
 export { FoldersPage } from './FoldersPage';
 export { KeepDialog } from './KeepDialog';

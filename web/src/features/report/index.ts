@@ -1,1 +1,3 @@
+export { KeepNoteDialog } from './KeepNoteDialog';
+export { NotePage } from './NotePage';
 export { ReportPage } from './ReportPage';

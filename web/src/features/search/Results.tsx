@@ -7,6 +7,7 @@ import { Leaf, useCopyLink, useLeaf, useMark } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
 import { useRows } from './api';
+import { Glance } from './Glance';
 import { HitRow } from './HitRow';
 import { MARKS } from './marks';
 import { Ticked } from './Ticked';
@@ -17,11 +18,14 @@ export function Results({
   strategy,
   step,
   focus,
+  q,
 }: {
   result: Schema['SearchResult'];
   strategy: Strategy;
   step: string | undefined;
   focus: boolean;
+  /** The address of the search, once it is settled. */
+  q?: string | undefined;
 }) {
   const here = useHere();
   const [params, setParams] = useSearchParams();
@@ -34,6 +38,7 @@ export function Results({
   const mark = useMark(here.id);
   const copy = useCopyLink();
   const [keeping, setKeeping] = useState(false);
+  const [afar, setAfar] = useState(false);
   const [peeking, setPeeking] = useState(false);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const choose = (index: number) =>
@@ -150,13 +155,21 @@ export function Results({
           </div>
         }
         leaf={
-          leaf.data && (
-            <Leaf
-              leaf={leaf.data}
-              lineNumber={(line) => strategy.lines.findIndex((l) => l.id === line) + 1}
-              acts={acts}
-            />
-          )
+          <>
+            <p className="mb-1">
+              <Act aria-expanded={afar} onClick={() => setAfar((now) => !now)}>
+                The field at a glance
+              </Act>
+            </p>
+            {afar && <Glance strategy={strategy} q={q} />}
+            {leaf.data && (
+              <Leaf
+                leaf={leaf.data}
+                lineNumber={(line) => strategy.lines.findIndex((l) => l.id === line) + 1}
+                acts={acts}
+              />
+            )}
+          </>
         }
       />
       {keeping && (

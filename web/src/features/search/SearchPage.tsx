@@ -30,7 +30,9 @@ function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
       id: old?.id ?? newId(lines),
       kind: 'limit',
       property: limit,
-      chosen: params.getAll('only'),
+      ...(params.has('only') ? { chosen: params.getAll('only') } : {}),
+      ...(params.has('from') ? { from: params.get('from') ?? '' } : {}),
+      ...(params.has('to') ? { to: params.get('to') ?? '' } : {}),
     };
     if (old) lines.splice(lines.indexOf(old), 1, line);
     else lines.push(line);

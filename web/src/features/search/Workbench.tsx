@@ -174,6 +174,7 @@ export function Workbench({
           result={shown}
           strategy={counted}
           step={came?.step}
+          q={isSettled ? q : undefined}
           focus={came?.focus === true && params.get('p') === null}
         />
       ) : (

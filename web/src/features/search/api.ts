@@ -116,3 +116,21 @@ export function useRows(group: string, strategy: Strategy, ids: string[], first:
     showTo: (index: number) => setSeen((now) => Math.max(now, Math.floor(index / CHUNK))),
   };
 }
+
+/** What a result looks like from afar. */
+export function useGlance(group: string, strategy: Strategy) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'glance', JSON.stringify(strategy)],
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.POST('/api/groups/{group}/search/glance', {
+          params: { path: { group } },
+          body: { strategy },
+          signal,
+        }),
+      ),
+  });
+}

@@ -57,6 +57,12 @@ export function ComparePage() {
           <Act aria-pressed={sampled} onClick={() => set('order', sampled ? 'here' : 'sample')}>
             Drawn at random
           </Act>
+          <Link
+            className="act"
+            to={`/g/${here.id}/report?of=${encodeURIComponent(`comparison:${one},${other}`)}`}
+          >
+            In writing
+          </Link>
         </div>
       </div>
       {result.error ? (

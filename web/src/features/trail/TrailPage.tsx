@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, clock, day, Failed, Waiting } from '../../ui';
+import { Act, day, Failed, Waiting } from '../../ui';
 import { useHere } from '../session';
-import { sheetHolding, shortText } from '../strategy';
 import { useTrail } from './api';
 import { Opened } from './Opened';
+import { Step } from './Step';
 
 /** Every step of the member's searching, by day, and every publication opened. */
 export function TrailPage() {
@@ -87,12 +87,17 @@ function Steps({ words }: { words: string }) {
     <>
       <p className="mt-2 min-h-[24px]" role="status">
         {later && earlier ? (
-          <Act
-            main
-            onClick={() => navigate(`/g/${here.id}/compare?one=q:${earlier}&other=q:${later}`)}
-          >
-            Compare the two
-          </Act>
+          <span className="flex flex-wrap items-center gap-x-4">
+            <Act
+              main
+              onClick={() => navigate(`/g/${here.id}/compare?one=q:${earlier}&other=q:${later}`)}
+            >
+              Compare the two
+            </Act>
+            <Link className="act" to={report(here.id, ends(steps, earlier, later))}>
+              Report from the one to the other
+            </Link>
+          </span>
         ) : (
           <span className="text-soft">
             {steps.length === 0
@@ -107,7 +112,12 @@ function Steps({ words }: { words: string }) {
       </p>
       {[...days].map(([name, those]) => (
         <section key={name} aria-label={name} className="mt-3 max-w-[60rem]">
-          <h2 className="small-head">{name}</h2>
+          <h2 className="flex items-baseline gap-x-4">
+            <span className="small-head">{name}</span>
+            <Link className="act text-[13px]" to={report(here.id, those)}>
+              Report on the day
+            </Link>
+          </h2>
           <ol>
             {those.map((step) => (
               <Step
@@ -129,59 +139,15 @@ function Steps({ words }: { words: string }) {
   );
 }
 
-function Step({
-  step,
-  ticked,
-  onTick,
-}: {
-  step: Schema['TrailStep'];
-  ticked: boolean;
-  onTick: () => void;
-}) {
-  const here = useHere();
-  const text = shortText(step.strategy);
-  return (
-    <li className="grid grid-cols-[20px_48px_minmax(0,1fr)_auto] items-baseline gap-x-2 border-b border-base-300 py-1.5">
-      <input
-        type="checkbox"
-        aria-label={`Tick ${text}`}
-        className="size-[14px] accent-primary"
-        checked={ticked}
-        onChange={onTick}
-      />
-      <span className="text-[13px] text-soft">{clock(step.at)}</span>
-      <div className="min-w-0">
-        <Link
-          className="font-serif text-[16px] break-words hover:underline"
-          to={`/g/${here.id}/q/${step.q}`}
-        >
-          {text}
-        </Link>
-        {step.opened.map((publication) => (
-          <p key={publication.id} className="text-[13px] text-soft">
-            opened{' '}
-            <Link className="hover:underline" to={`/g/${here.id}/p/${publication.id}`}>
-              {publication.title}
-            </Link>
-          </p>
-        ))}
-        <p className="flex flex-wrap gap-x-4 text-[13px]">
-          <Link className="act" to={sheetHolding(here.id, `q:${step.q}`, true)}>
-            Put on the sheet as a line
-          </Link>
-          <Link className="act" to={`/g/${here.id}/report?of=q:${step.q}`}>
-            Report
-          </Link>
-        </p>
-      </div>
-      <span className="text-right">
-        <b className="font-semibold">{step.count.toLocaleString('en-GB')}</b>
-        {step.before != null && step.before !== step.count && (
-          <span className="block text-[13px] text-soft">
-            was {step.before.toLocaleString('en-GB')}
-          </span>
-        )}
-      </span>
-    </li>
-  );
+/** The written account of a stretch of the trail, from its first step to its last. */
+function report(group: string, stretch: readonly Schema['TrailStep'][]): string {
+  const [last, first] = [stretch[0], stretch[stretch.length - 1]];
+  return `/g/${group}/report?of=${encodeURIComponent(`trail:${first?.id}:${last?.id}`)}`;
+}
+
+/** Steps from the newest with one strategy to the oldest with another. */
+function ends(steps: readonly Schema['TrailStep'][], earlier: string, later: string) {
+  const to = steps.findIndex((step) => step.q === later);
+  const from = steps.findLastIndex((step) => step.q === earlier);
+  return steps.slice(to, from + 1);
 }

@@ -82,28 +82,29 @@ class StatementsTest {
               .ok()
               .get("q")
               .asString();
+      String note = "";
+      for (int i = 0; i < size; i++) {
+        note =
+            client
+                .post("/folders/" + folder + "/notes", Map.of("of", "q:" + q))
+                .ok()
+                .get("note")
+                .get("id")
+                .asString();
+      }
       values =
-          Map.of(
-              "{group}",
-              group.pid(),
-              "{folder}",
-              folder,
-              "{search}",
-              search,
-              "{alert}",
-              everything,
-              "{feed}",
-              feed,
-              "{round}",
-              round,
-              "{q}",
-              q,
-              "{publication}",
-              found.get(0),
-              "{issn}",
-              "9999-1004",
-              "{year}",
-              "2025");
+          Map.ofEntries(
+              Map.entry("{group}", group.pid()),
+              Map.entry("{folder}", folder),
+              Map.entry("{search}", search),
+              Map.entry("{alert}", everything),
+              Map.entry("{feed}", feed),
+              Map.entry("{round}", round),
+              Map.entry("{q}", q),
+              Map.entry("{note}", note),
+              Map.entry("{publication}", found.get(0)),
+              Map.entry("{issn}", "9999-1004"),
+              Map.entry("{year}", "2025"));
     }
 
     int count(Endpoints.Endpoint endpoint) {

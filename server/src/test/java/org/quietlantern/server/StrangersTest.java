@@ -96,6 +96,7 @@ class StrangersTest {
             "leaf",
             "opened",
             "change",
+            "glance",
             "runs");
     return api()
         .filter(e -> e.path().contains("{group}"))

@@ -2,7 +2,6 @@ package org.quietlantern.core.report;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * The written account of a search, with what PRISMA-S (Rethlefsen and others 2021) asks for:
@@ -42,15 +41,8 @@ public record SearchReport(
    */
   public record LineOf(String text, String alone, String left) {}
 
-  /**
-   * A source.
-   *
-   * @param coverage years of its records, as text
-   * @param harvested the day of its last harvest, as text
-   */
-  public record SourceOf(String name, int records, String coverage, String harvested, int found) {}
-
-  private static final String NOT_SEARCHED =
+  /** What a search leaves out unless a line says otherwise. */
+  static final String NOT_SEARCHED =
       "Searched were titles, abstracts, headings and author keywords, unless a line names another"
           + " field. Full texts were not searched, nor were any catalogues beside these, registers of"
           + " studies, reference lists or experts.";
@@ -59,7 +51,7 @@ public record SearchReport(
     List<Document.Block> blocks = new ArrayList<>();
     blocks.add(new Document.Paragraph(when));
     blocks.add(new Document.Paragraph(sentence));
-    blocks.add(new Document.Paragraph(number(count) + " publications were found."));
+    blocks.add(new Document.Paragraph(Numbers.publications(count) + " were found."));
     since.forEach(sentence -> blocks.add(new Document.Paragraph(sentence)));
     blocks.add(new Document.Heading("Strategy, line by line"));
     List<List<String>> rows = new ArrayList<>();
@@ -71,32 +63,16 @@ public record SearchReport(
     blocks.add(new Document.Heading("The same in CQL"));
     blocks.add(new Document.Paragraph(cql));
     blocks.add(new Document.Heading("Sources"));
-    blocks.add(
-        new Document.Table(
-            List.of("source", "publications", "years", "last harvest", "found in it"),
-            sources.stream()
-                .map(
-                    s ->
-                        List.of(
-                            s.name(),
-                            number(s.records()),
-                            s.coverage(),
-                            s.harvested(),
-                            number(s.found())))
-                .toList()));
+    blocks.add(SourceOf.table(sources));
     blocks.add(new Document.Heading("Same works"));
     blocks.add(
         new Document.Paragraph(
-            number(merged)
+            Numbers.grouped(merged)
                 + " of those found are supplied by more than one source; each is counted once."));
     blocks.add(new Document.Heading("Not searched"));
     blocks.add(new Document.Paragraph(NOT_SEARCHED));
     blocks.add(new Document.Heading("Address"));
     blocks.add(new Document.Paragraph(address));
     return new Document("Search report: " + title, blocks);
-  }
-
-  public static String number(int count) {
-    return String.format(Locale.ENGLISH, "%,d", count);
   }
 }

@@ -3,6 +3,7 @@ package org.quietlantern.core.search;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
 
 /**
@@ -49,6 +50,15 @@ public record Breakdown(
   }
 
   public static Breakdown of(Snapshot snapshot, Compiled.Ready ready, Asked asked) {
+    return ofResult(snapshot, ready.without(part -> limits(part.line(), asked.property())), asked);
+  }
+
+  private static boolean limits(Line line, Property property) {
+    return line instanceof Line.Limited limited && limited.limit().property() == property;
+  }
+
+  /** The same over the result as it is: a limit of the property takes part. */
+  public static Breakdown ofResult(Snapshot snapshot, Compiled.Ready ready, Asked asked) {
     try {
       return new BreakdownCount(snapshot.state(), ready, asked).breakdown();
     } catch (IOException failed) {

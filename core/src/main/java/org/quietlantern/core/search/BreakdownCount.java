@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.function.Function;
 import org.apache.lucene.index.LeafReaderContext;
-import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Tree;
 import org.roaringbitmap.IntConsumer;
@@ -27,17 +26,14 @@ final class BreakdownCount {
   private final DocSet base;
   private int unknown;
 
-  BreakdownCount(State state, Compiled.Ready ready, Breakdown.Asked asked) {
+  /** Counts over what {@code base} finds. */
+  BreakdownCount(State state, Compiled.Ready base, Breakdown.Asked asked) {
     this.state = state;
     this.asked = asked;
     this.property = asked.property();
-    this.circumstances = ready.circumstances();
+    this.circumstances = base.circumstances();
     this.columns = new PropertyColumns(state.columns(), circumstances);
-    this.base = state.sets().of(ready.without(part -> limits(part.line())).query());
-  }
-
-  private boolean limits(Line line) {
-    return line instanceof Line.Limited limited && limited.limit().property() == property;
+    this.base = state.sets().of(base.query());
   }
 
   Breakdown breakdown() throws IOException {

@@ -69,6 +69,12 @@ public class Folders {
     return get(who, folder).id();
   }
 
+  /** Whether a folder is the member's own pile, of which others see nothing. */
+  @Transactional(readOnly = true)
+  public boolean isPile(Member who, String folder) {
+    return get(who, folder).pile();
+  }
+
   /** Folders of the group that hold these publications, by row number of the publication. */
   @Transactional(readOnly = true)
   public Map<Integer, List<FolderName>> holding(Member who, Collection<Integer> publications) {

@@ -54,7 +54,7 @@ class LinkController {
     return html(status, page.publication(found.get()));
   }
 
-  @GetMapping("/{kind:[fsqar]}/{id}")
+  @GetMapping("/{kind:[fsqarn]}/{id}")
   ResponseEntity<String> forMembers(@PathVariable String kind, @PathVariable String id) {
     if (!(PublicId.read(id) instanceof PublicId.Reading.Sound sound)) {
       return html(HttpStatus.NOT_FOUND, page.mistyped(id));

@@ -7,6 +7,7 @@ import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
+import org.quietlantern.server.report.Notes;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Component;
 
@@ -15,14 +16,21 @@ import org.springframework.stereotype.Component;
 class Linked {
   private final Map<String, Function<String, Optional<String>>> groups;
 
-  Linked(Folders folders, SavedSearches searches, Trail trail, Alerts alerts, Arrivals arrivals) {
+  Linked(
+      Folders folders,
+      SavedSearches searches,
+      Trail trail,
+      Alerts alerts,
+      Arrivals arrivals,
+      Notes notes) {
     this.groups =
         Map.of(
             "f", folders::groupOf,
             "s", searches::groupOf,
             "q", trail::groupOf,
             "a", alerts::groupOf,
-            "r", arrivals::groupOf);
+            "r", arrivals::groupOf,
+            "n", notes::groupOf);
   }
 
   /** Public id of the group; empty for a kind or an id that there is not. */

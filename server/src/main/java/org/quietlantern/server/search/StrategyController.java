@@ -20,6 +20,7 @@ class StrategyController {
   private final Breakdowns breakdowns;
   private final SheetHelp help;
   private final Rendering rendering;
+  private final Glances glances;
 
   /** {@code part} of a value's words, {@code most} bars, {@code months}: dates by month. */
   record BreakdownBody(
@@ -35,10 +36,11 @@ class StrategyController {
 
   record CqlBody(String cql) {}
 
-  StrategyController(Breakdowns breakdowns, SheetHelp help, Rendering rendering) {
+  StrategyController(Breakdowns breakdowns, SheetHelp help, Rendering rendering, Glances glances) {
     this.breakdowns = breakdowns;
     this.help = help;
     this.rendering = rendering;
+    this.glances = glances;
   }
 
   /** How the result divides over a property. */
@@ -59,6 +61,13 @@ class StrategyController {
   @GetMapping("/properties")
   List<Breakdowns.PropertyShown> properties() {
     return Breakdowns.properties();
+  }
+
+  /** What the result looks like from afar. */
+  @PostMapping("/glance")
+  @GuestsMay
+  Glances.GlanceShown glance(Member me, @RequestBody Asked body) {
+    return glances.of(me, body.toStrategy());
   }
 
   /** The strategy source by source. */

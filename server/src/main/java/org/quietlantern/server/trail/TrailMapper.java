@@ -103,6 +103,16 @@ interface TrailMapper {
       """)
   List<PageRow> page(int membership, String part, int before, int most);
 
+  /** In the order of time, both ends in. */
+  @Select(
+      """
+      select t.id, t.pid, k.pid as q, k.strategy::text, t.ordered, t.count_before, t.count, t.at
+      from step t join kept_strategy k on k.id = t.strategy
+      where t.membership = #{membership} and t.id between #{from} and #{to}
+      order by t.id limit 1000
+      """)
+  List<PageRow> stretch(int membership, int from, int to);
+
   record Run(int count, Instant at) {}
 
   /** The first step of a member with a strategy. */

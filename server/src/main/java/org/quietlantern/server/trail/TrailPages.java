@@ -17,13 +17,14 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** A member's trail to be read, searched and taken along; nobody else's (rule R3). */
 @Service
 @Transactional(readOnly = true)
-class TrailPages {
+public class TrailPages {
   private static final int STEPS = 50;
   private static final int OPENED = 200;
 
@@ -44,7 +45,7 @@ class TrailPages {
    * @param before the count of the step before it; none for the first
    * @param opened publications that were opened from it
    */
-  record TrailStep(
+  public record TrailStep(
       String id,
       String q,
       StrategyBody strategy,
@@ -55,7 +56,7 @@ class TrailPages {
       List<OpenedLine> opened) {}
 
   /** A publication that was opened. {@code q}: the strategy it came from, if one did. */
-  record OpenedLine(String id, String title, Instant at, @Nullable String q) {}
+  public record OpenedLine(String id, String title, Instant at, @Nullable String q) {}
 
   TrailPages(TrailMapper mapper, Json json) {
     this.mapper = mapper;
@@ -67,16 +68,29 @@ class TrailPages {
     List<TrailMapper.PageRow> rows =
         mapper.page(who.id(), pattern(words), from == null ? 0 : from, STEPS + 1);
     List<TrailMapper.PageRow> shown = rows.subList(0, Math.min(STEPS, rows.size()));
-    Integer[] ids = shown.stream().map(TrailMapper.PageRow::id).toArray(Integer[]::new);
+    return new TrailPage(steps(who, shown), rows.size() > STEPS);
+  }
+
+  /** From one of the member's steps to another, both in, in the order of time. */
+  public List<TrailStep> stretch(Member who, String one, String other) {
+    Integer from = mapper.findStep(who.id(), one);
+    Integer to = mapper.findStep(who.id(), other);
+    if (from == null || to == null) {
+      throw Refusal.unknown();
+    }
+    return steps(who, mapper.stretch(who.id(), Math.min(from, to), Math.max(from, to)));
+  }
+
+  /** With what was opened from them. */
+  private List<TrailStep> steps(Member who, List<TrailMapper.PageRow> rows) {
+    Integer[] ids = rows.stream().map(TrailMapper.PageRow::id).toArray(Integer[]::new);
     Map<Integer, List<OpenedLine>> opened =
         mapper.openedFrom(who.id(), ids).stream()
             .collect(
                 Collectors.groupingBy(
                     TrailMapper.OpenedRow::step,
                     Collectors.mapping(TrailPages::line, Collectors.toList())));
-    return new TrailPage(
-        shown.stream().map(row -> step(row, opened.getOrDefault(row.id(), List.of()))).toList(),
-        rows.size() > STEPS);
+    return rows.stream().map(row -> step(row, opened.getOrDefault(row.id(), List.of()))).toList();
   }
 
   /** What is typed stands for itself. */

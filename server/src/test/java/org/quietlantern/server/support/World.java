@@ -13,7 +13,7 @@ import java.util.UUID;
 public final class World {
   /** Variables that name something of one group. */
   public static final Set<String> OWNED =
-      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set");
+      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set", "note");
 
   private static World world;
   private final TestGroup group;
@@ -60,6 +60,14 @@ public final class World {
     values.put("action", action.toString());
     values.put("set", set);
     values.put("n", "1");
+    values.put(
+        "note",
+        client
+            .post("/folders/" + folder + "/notes", Map.of("of", "glance:q:" + q))
+            .ok()
+            .get("note")
+            .get("id")
+            .asString());
     values.put("issn", "9999-1004");
     values.put("year", "2025");
   }
@@ -141,6 +149,7 @@ public final class World {
     body.put("round", values.get("round"));
     body.put("search", values.get("search"));
     body.put("rhythm", "daily");
+    body.put("of", "glance:q:" + values.get("q"));
     body.put("revision", 1);
     body.put("comment", "a reason");
     body.put("documented", true);
@@ -148,7 +157,7 @@ public final class World {
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");
     }
-    if (List.of("search", "count", "sources", "ways-out", "cql", "leaf", "change")
+    if (List.of("search", "count", "sources", "ways-out", "cql", "leaf", "change", "glance")
         .contains(last(endpoint.path()))) {
       body.remove("strategy");
     }

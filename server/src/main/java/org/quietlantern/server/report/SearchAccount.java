@@ -2,10 +2,8 @@ package org.quietlantern.server.report;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -14,85 +12,79 @@ import org.quietlantern.core.query.CqlWriter;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Sentence;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.report.Document;
+import org.quietlantern.core.report.Numbers;
 import org.quietlantern.core.report.SearchReport;
 import org.quietlantern.core.search.BySource;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.LineCounts;
 import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.folder.Revisions;
-import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Shelves;
-import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.revising.Histories;
 import org.quietlantern.server.trail.Trail;
-import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.stereotype.Component;
 
 /** Search reports, made from what a strategy finds now, with what it found before. */
-@Service
-@Transactional(readOnly = true)
-class Reports {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+@Component
+class SearchAccount implements Account {
   private final Matching matching;
   private final Shelves shelves;
   private final Sources sources;
   private final Revisions revisions;
   private final Histories histories;
   private final Trail trail;
-  private final Groups groups;
-  private final Calendar calendar;
-  private final LanternProperties properties;
+  private final Imprint imprint;
 
-  Reports(
+  SearchAccount(
       Matching matching,
       Shelves shelves,
       Sources sources,
       Revisions revisions,
       Histories histories,
       Trail trail,
-      Groups groups,
-      Calendar calendar,
-      LanternProperties properties) {
+      Imprint imprint) {
     this.matching = matching;
     this.shelves = shelves;
     this.sources = sources;
     this.revisions = revisions;
     this.histories = histories;
     this.trail = trail;
-    this.groups = groups;
-    this.calendar = calendar;
-    this.properties = properties;
+    this.imprint = imprint;
+  }
+
+  @Override
+  public List<String> prefixes() {
+    return List.of("q:", "s:", "a:");
   }
 
   /** {@code name}: of a held strategy, {@code q:ID} or {@code s:ID:n}. */
-  SearchReport of(Member who, String name) {
+  @Override
+  public Document of(Member who, String name) {
     Strategy strategy = shelves.of(who.group()).find(name).orElseThrow(Refusal::unknown);
-    return matching.look(who, look -> report(who, name, strategy, look));
+    return matching.look(who, look -> report(who, name, strategy, look)).document();
   }
 
   private SearchReport report(Member who, String name, Strategy strategy, Matching.Look look) {
     Compiled.Ready ready = look.compile(strategy);
-    List<Sources.SourceView> all = sources.all();
-    BySource bySource =
-        BySource.of(look.snapshot(), ready, all.stream().map(Sources.SourceView::key).toList());
-    String[] parts = name.split(":");
+    BySource bySource = BySource.of(look.snapshot(), ready, List.copyOf(sources.names().keySet()));
+    Map<String, String> found =
+        bySource.shares().stream()
+            .collect(Collectors.toMap(BySource.Share::source, s -> Numbers.grouped(s.found())));
     return new SearchReport(
-        shelves.title(who.group(), name),
-        "Made on %s by %s, %s."
-            .formatted(day(calendar.now(), who.zoneId()), who.name(), groups.name(who.group())),
+        imprint.title(who, name),
+        imprint.made(who),
         bySource.count(),
         lines(who, strategy, look, ready),
         CqlWriter.write(strategy),
-        Sentence.of(strategy, held -> shelves.title(who.group(), held)),
-        sources(all, bySource, who.zoneId()),
+        imprint.sentence(who, strategy),
+        imprint.sources(who, found),
         bySource.several(),
-        properties.baseUrl() + "/g/" + who.groupPid() + "/report?of=" + name,
-        since(who, parts, bySource.count()));
+        imprint.address(who, name),
+        since(who, name.split(":"), bySource.count()));
   }
 
   private List<SearchReport.LineOf> lines(
@@ -106,31 +98,12 @@ class Reports {
       Optional<LineCounts.LineCount> count = Optional.ofNullable(counts.get(line.id()));
       lines.add(
           new SearchReport.LineOf(
-              Sentence.ofLine(line, held -> shelves.title(who.group(), held))
+              Sentence.ofLine(line, held -> imprint.title(who, held))
                   + (line.off() ? " (switched off)" : ""),
-              count.map(c -> SearchReport.number(c.alone())).orElse(""),
-              count.flatMap(LineCounts.LineCount::left).map(SearchReport::number).orElse("")));
+              count.map(c -> Numbers.grouped(c.alone())).orElse(""),
+              count.flatMap(LineCounts.LineCount::left).map(Numbers::grouped).orElse("")));
     }
     return lines;
-  }
-
-  private static List<SearchReport.SourceOf> sources(
-      List<Sources.SourceView> all, BySource bySource, ZoneId zone) {
-    Map<String, Integer> found =
-        bySource.shares().stream()
-            .collect(Collectors.toMap(BySource.Share::source, BySource.Share::found));
-    return all.stream()
-        .map(
-            source ->
-                new SearchReport.SourceOf(
-                    source.name(),
-                    source.records(),
-                    source.firstYear() == null
-                        ? "unknown"
-                        : source.firstYear() + " to " + source.lastYear(),
-                    source.harvested() == null ? "never" : day(source.harvested(), zone),
-                    found.getOrDefault(source.key(), 0)))
-        .toList();
   }
 
   private List<String> since(Member who, String[] parts, int now) {
@@ -140,10 +113,9 @@ class Reports {
           .map(run -> List.of(then("It was first run", run.at(), run.count(), now, who.zoneId())))
           .orElse(List.of());
     }
-    if (parts[0].equals("s")) {
-      return ofRevision(who, parts[1], Integer.parseInt(parts[2]), now);
-    }
-    return List.of();
+    return parts[0].equals("s")
+        ? ofRevision(who, parts[1], Integer.parseInt(parts[2]), now)
+        : List.of();
   }
 
   private List<String> ofRevision(Member who, String search, int n, int now) {
@@ -154,13 +126,13 @@ class Reports {
     if (!revision.comment().isEmpty()) {
       since.add("Reason given: " + revision.comment());
     }
-    histories.checks(who, revision).stream()
-        .filter(check -> check.checked() != null)
-        .map(
-            check ->
-                "Checked by %s on %s."
-                    .formatted(check.checker(), day(check.checked(), who.zoneId())))
-        .forEach(since::add);
+    for (Histories.CheckShown check : histories.checks(who, revision)) {
+      Instant checked = check.checked();
+      if (checked != null) {
+        since.add(
+            "Checked by %s on %s.".formatted(check.checker(), Imprint.day(checked, who.zoneId())));
+      }
+    }
     return since;
   }
 
@@ -169,12 +141,8 @@ class Reports {
     String change =
         more == 0
             ? "as many as now"
-            : SearchReport.number(Math.abs(more)) + (more > 0 ? " fewer" : " more") + " than now";
+            : Numbers.grouped(Math.abs(more)) + (more > 0 ? " fewer" : " more") + " than now";
     return "%s on %s and found %s then, %s."
-        .formatted(what, day(at, zone), SearchReport.number(then), change);
-  }
-
-  private static String day(Instant at, ZoneId zone) {
-    return DAY.format(at.atZone(zone));
+        .formatted(what, Imprint.day(at, zone), Numbers.grouped(then), change);
   }
 }

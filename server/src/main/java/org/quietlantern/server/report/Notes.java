@@ -1,0 +1,123 @@
+package org.quietlantern.server.report;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.quietlantern.core.report.Document;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** WrittenAccounts kept in folders as they were on a day: dated notes. */
+@Service
+public class Notes implements Undoer {
+  private final NoteMapper mapper;
+  private final WrittenAccounts accounts;
+  private final Folders folders;
+  private final Groups groups;
+  private final Commands commands;
+  private final Json json;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  /** A note in its folder. */
+  record NoteLine(String id, String title, String by, Instant at) {}
+
+  /** A note; {@code of} names the account, which can be asked for again. */
+  record NoteView(NoteLine note, Folders.FolderName folder, String of, List<BlockShown> blocks) {}
+
+  Notes(
+      NoteMapper mapper,
+      WrittenAccounts accounts,
+      Folders folders,
+      Groups groups,
+      Commands commands,
+      Json json,
+      PublicIds ids,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.accounts = accounts;
+    this.folders = folders;
+    this.groups = groups;
+    this.commands = commands;
+    this.json = json;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** Keeps an account as it is now. {@code of}: its name. */
+  @Transactional
+  NoteView keep(Member who, UUID command, String folder, String of) {
+    int folderId = folders.id(who, folder);
+    Document document = accounts.of(who, of);
+    return commands.run(
+        who,
+        command,
+        what(),
+        NoteView.class,
+        () -> make(who, folderId, document, of, folders.isPile(who, folder) ? "me" : "group"));
+  }
+
+  private Done<NoteView> make(
+      Member who, int folder, Document document, String of, String visibleTo) {
+    String pid = ids.next();
+    String blocks = json.write(BlockShown.of(document));
+    mapper.add(pid, folder, document.title(), of, blocks, who.id(), calendar.now());
+    NoteView view = get(who, pid);
+    return new Done<>(
+        "note:" + pid, Map.of("note", pid), Map.of("title", document.title()), view, visibleTo);
+  }
+
+  /** The newest first. */
+  @Transactional(readOnly = true)
+  List<NoteLine> inFolder(Member who, String folder) {
+    Map<Integer, String> names = groups.names(who.group());
+    return mapper.inFolder(folders.id(who, folder)).stream().map(row -> line(row, names)).toList();
+  }
+
+  @Transactional(readOnly = true)
+  NoteView get(Member who, String pid) {
+    NoteMapper.Row row =
+        Optional.ofNullable(mapper.find(who.group(), who.id(), pid)).orElseThrow(Refusal::unknown);
+    return new NoteView(
+        line(row, groups.names(who.group())),
+        new Folders.FolderName(row.folderPid(), row.folderName()),
+        row.of(),
+        Arrays.asList(json.read(row.blocks(), BlockShown[].class)));
+  }
+
+  private static NoteLine line(NoteMapper.Row row, Map<Integer, String> names) {
+    return new NoteLine(
+        row.pid(), row.title(), names.getOrDefault(row.membership(), "a former member"), row.at());
+  }
+
+  /** Public id of the group that a note belongs to. */
+  @Transactional(readOnly = true)
+  public Optional<String> groupOf(String pid) {
+    return Optional.ofNullable(mapper.groupOf(pid));
+  }
+
+  @Override
+  public String what() {
+    return "note.keep";
+  }
+
+  @Override
+  public String undo(
+      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
+    mapper.remove((String) before.get("note"));
+    return "";
+  }
+}
