@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Act, Dialog, useKeys } from '../ui';
 import { PLACES } from './places';
 
@@ -30,13 +30,13 @@ export function FrameKeys({ group }: { group: string }) {
       <Act hint="g" className="max-xl:hidden!" onClick={() => setOpen('go')}>
         Go to
       </Act>
-      {open === 'keys' && <KeyList onClose={close} />}
+      {open === 'keys' && <KeyList group={group} onClose={close} />}
       {open === 'go' && <GoTo group={group} onClose={close} />}
     </>
   );
 }
 
-function KeyList({ onClose }: { onClose: () => void }) {
+function KeyList({ group, onClose }: { group: string; onClose: () => void }) {
   return (
     <Dialog title="Keys" onClose={onClose}>
       <dl className="mt-3 grid grid-cols-[5rem_1fr] gap-y-1">
@@ -48,6 +48,9 @@ function KeyList({ onClose }: { onClose: () => void }) {
         ))}
       </dl>
       <p className="mt-3 text-soft">Single keys can be switched off under your name.</p>
+      <Link className="act mt-1" to={`/g/${group}/help`} onClick={onClose}>
+        All our words, and help for each place
+      </Link>
       <button type="button" className="act mt-3" onClick={onClose}>
         Close
       </button>

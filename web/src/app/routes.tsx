@@ -3,6 +3,7 @@ import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
 import { HeadingsPage, HoldingsPage, JournalsPage, SourcesPage } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
+import { HelpPage } from '../features/help';
 import { PublicationPage } from '../features/publication';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
@@ -33,6 +34,8 @@ export const router = createBrowserRouter([
       { path: 'trail', element: <TrailPage /> },
       { path: 'compare', element: <ComparePage /> },
       { path: 'report', element: <ReportPage /> },
+      { path: 'help', element: <HelpPage /> },
+      { path: 'help/:place', element: <HelpPage /> },
       { path: 'n/:id', element: <NotePage /> },
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { counted, day, Failed, Waiting } from '../../ui';
+import { HelpLink, Own } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
 import { FeedOfAlert } from './FeedOfAlert';
@@ -16,21 +17,24 @@ export function AlertPage() {
   return (
     <div className="page">
       <title>{`${alert.name} · Quiet Lantern`}</title>
-      <h1 className="font-serif text-[21px] font-semibold">{alert.name}</h1>
+      <div className="flex items-baseline gap-x-4">
+        <h1 className="font-serif text-[21px] font-semibold">{alert.name}</h1>
+        <HelpLink place="alerts" />
+      </div>
       <p className="mt-1 text-soft">
-        An alert on{' '}
+        An <Own word="alert">alert</Own> on{' '}
         <Link className="act" to={`/g/${here.id}/s/${alert.search}`}>
           its saved search
         </Link>
-        , set by {alert.by} on {day(alert.at)}. {counted(alert.findings, 'finding')} so far. A keep
-        goes into{' '}
+        , set by {alert.by} on {day(alert.at)}.{' '}
+        <Own word="finding">{counted(alert.findings, 'finding')}</Own> so far. A keep goes into{' '}
         <Link className="act" to={`/g/${here.id}/f/${alert.folder.id}`}>
           {alert.folder.name}
         </Link>
         .
       </p>
       <p className="mt-1">
-        Its rounds close {rhythmInWords(alert.rhythm, alert.hour)}
+        Its <Own word="round">rounds</Own> close {rhythmInWords(alert.rhythm, alert.hour)}
         {alert.nextCloses && <span className="text-soft">, next on {day(alert.nextCloses)}</span>}.
       </p>
       <LastRounds group={here.id} rounds={rounds} />

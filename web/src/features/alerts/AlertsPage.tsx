@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { counted, Failed, shortDay, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { useHere } from '../session';
 import { useAlerts } from './api';
 import { rhythmInWords } from './rhythm';
@@ -12,7 +13,10 @@ export function AlertsPage() {
   return (
     <div className="page">
       <title>Alerts · Quiet Lantern</title>
-      <h1 className="font-serif text-[21px] font-semibold">Alerts of {here.name}</h1>
+      <div className="flex items-baseline gap-x-4">
+        <h1 className="font-serif text-[21px] font-semibold">Alerts of {here.name}</h1>
+        <HelpLink place="alerts" />
+      </div>
       {alerts.data.length === 0 && (
         <p className="mt-3 text-soft">
           Nothing is watched yet. Save a search into a folder, then set an alert on it there.

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { shortDay } from '../../ui';
+import { HelpLink, Own } from '../help';
 
 type Round = Schema['RoundLine'];
 
@@ -21,11 +22,12 @@ export function Board({
       tabIndex={0}
       className="max-h-[30vh] overflow-auto border-b border-base-300 bg-base-200 px-4 py-2 lg:px-6"
     >
+      <HelpLink place="arrivals" />
       <table className="w-full text-left text-[13.5px]">
         <thead className="text-[13px] text-soft max-lg:sr-only">
           <tr>
             <th scope="col" className="pr-4 font-normal">
-              Round
+              <Own word="round">Round</Own>
             </th>
             {members.map((member) => (
               <th key={member.id} scope="col" className="pr-3 font-normal">
@@ -33,7 +35,7 @@ export function Board({
               </th>
             ))}
             <th scope="col" className="pr-3 text-right font-normal">
-              covered
+              <Own word="covered" />
             </th>
             <th scope="col" className="text-right font-normal">
               nobody yet

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Failed, TwoPanes, Waiting } from '../../ui';
+import { HelpLink, Own } from '../help';
 import { useHere, useMe } from '../session';
 import { useHeadings } from './api';
 import { HeadingPane } from './HeadingPane';
@@ -41,15 +42,18 @@ export function HeadingsPage() {
           <HeadingPane name={name} to={to} />
         ) : (
           <p className="text-soft">
-            A heading stands for an idea, whatever words an author used for it. Look one up by the
-            words you would use, or go down from the top.
+            A <Own word="heading" /> stands for an idea, whatever words an author used for it. Look
+            one up by the words you would use, or go down from the top.
           </p>
         )
       }
       list={
         <div className="page h-full overflow-y-auto">
           <title>Headings · Quiet Lantern</title>
-          <h1 className="mb-2 font-serif text-[21px] font-semibold">Headings</h1>
+          <div className="mb-2 flex items-baseline gap-x-4">
+            <h1 className="font-serif text-[21px] font-semibold">Headings</h1>
+            <HelpLink place="headings" />
+          </div>
           <Parts />
           <p className="mb-2 flex flex-wrap gap-x-5">
             <a className="act" href={`/api/groups/${here.id}/vocabulary/skos`}>
@@ -131,7 +135,7 @@ export function HeadingTable({
             alone
           </th>
           <th scope="col" className="w-32 text-right font-normal">
-            with narrower
+            <Own word="with narrower" />
           </th>
         </tr>
       </thead>

@@ -1,12 +1,13 @@
 import { Link, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, Failed, TwoPanes, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { useHere } from '../session';
 import { useJournals, type Wanted } from './api';
 import { JournalPane } from './JournalPane';
 import { Parts } from './Parts';
 
-const ACCESS: Record<string, string> = { open: 'open to all', held: 'yours to read' };
+const ACCESS: Record<string, string> = { open: 'open to all', held: 'some years yours to read' };
 
 /** Journals: looked up by what one remembers of them; one of them beside. */
 export function JournalsPage() {
@@ -57,7 +58,10 @@ export function JournalsPage() {
       list={
         <div className="page h-full overflow-y-auto">
           <title>Journals · Quiet Lantern</title>
-          <h1 className="mb-2 font-serif text-[21px] font-semibold">Journals</h1>
+          <div className="mb-2 flex items-baseline gap-x-4">
+            <h1 className="font-serif text-[21px] font-semibold">Journals</h1>
+            <HelpLink place="journals" />
+          </div>
           <Parts />
           <Asking wanted={wanted} shown={journals.data} onChange={change} />
           {journals.error ? (

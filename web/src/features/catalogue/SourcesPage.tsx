@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { counted, day, Failed, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
 import { useSources } from './api';
@@ -19,7 +20,10 @@ export function SourcesPage() {
   return (
     <div className="page">
       <title>Sources · Quiet Lantern</title>
-      <h1 className="mb-2 font-serif text-[21px] font-semibold">Sources</h1>
+      <div className="mb-2 flex items-baseline gap-x-4">
+        <h1 className="font-serif text-[21px] font-semibold">Sources</h1>
+        <HelpLink place="sources" />
+      </div>
       <Parts />
       <ul className="max-w-[52rem]">
         {sources.data.map((source) => (

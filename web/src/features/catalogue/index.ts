@@ -1,4 +1,4 @@
-export { useSourceNames, useSources } from './api';
+export { useHeadings, useSourceNames, useSources } from './api';
 export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
 export { JournalsPage } from './JournalsPage';

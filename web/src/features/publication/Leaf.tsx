@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { useHere } from '../session';
+import { Abstract } from './Abstract';
 import { Outward } from './Outward';
 import { Words } from './Words';
 
@@ -40,9 +41,7 @@ export function Leaf({
       ))}
       {acts}
       {leaf.abstractText ? (
-        <p className="mt-2 max-w-[75ch] font-serif text-[15px] leading-normal">
-          <Marked text={leaf.abstractText} spans={leaf.litAbstract} />
-        </p>
+        <Abstract text={leaf.abstractText} lit={leaf.litAbstract} />
       ) : (
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, Failed, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useReport } from './api';
@@ -23,7 +24,10 @@ export function ReportPage() {
     <article className="page">
       <title>{`${report.data.title} · Quiet Lantern`}</title>
       <div className="max-w-[52rem]">
-        <h1 className="font-serif text-[21px] font-semibold">{report.data.title}</h1>
+        <div className="flex items-baseline gap-x-4">
+          <h1 className="font-serif text-[21px] font-semibold">{report.data.title}</h1>
+          <HelpLink place="report" />
+        </div>
         <p className="mt-1 flex flex-wrap gap-x-5 print:hidden">
           <Act main onClick={() => window.print()}>
             Print

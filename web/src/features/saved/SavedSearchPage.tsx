@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, day, Failed, shortDay, Waiting } from '../../ui';
 import { SetAlertDialog } from '../alerts';
+import { HelpLink, Own } from '../help';
 import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useDocument, useHistory, useRun } from './api';
@@ -20,7 +21,10 @@ export function SavedSearchPage() {
   return (
     <div className="page">
       <title>{`${search.name} · Quiet Lantern`}</title>
-      <h1 className="font-serif text-[21px] font-semibold">{search.name}</h1>
+      <div className="flex items-baseline gap-x-4">
+        <h1 className="font-serif text-[21px] font-semibold">{search.name}</h1>
+        <HelpLink place="saved" />
+      </div>
       <p className="mt-1">
         {now == null ? (
           <span role="alert" className="text-error">
@@ -101,9 +105,10 @@ function Documented({ history }: { history: Schema['HistoryShown'] }) {
   const declare = useDocument(here.id, search.id);
   return (
     <p className="mt-3 max-w-[75ch] text-soft">
+      <Own word="documented">{documented ? 'Documented' : 'Not documented'}</Own>
       {documented
-        ? `Documented since ${day(documented)}, by ${documentedBy}: each change gives a reason, each run is kept below. `
-        : 'Not documented: changes need no reason, and runs are not kept. '}
+        ? ` since ${day(documented)}, by ${documentedBy}: each change gives a reason, each run is kept below. `
+        : ': changes need no reason, and runs are not kept. '}
       {mayWrite(here) && (
         <Act disabled={declare.isPending} onClick={() => declare.mutate(!documented)}>
           {documented ? 'End that' : 'Document it'}

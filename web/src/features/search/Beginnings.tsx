@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { shortDay } from '../../ui';
+import { GuideOffer } from '../help';
 import { useHere } from '../session';
 import { useBeginnings } from './sheetApi';
 import { headingText, shortText } from '../strategy';
@@ -19,6 +20,7 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
   const known = useBeginnings(here.id).data;
   return (
     <div className="page">
+      <GuideOffer />
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[1.2fr_1fr_1fr]">
         <section aria-label="Examples">
           <h2 className="small-head">Lines to try</h2>

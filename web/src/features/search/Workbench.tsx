@@ -3,6 +3,7 @@ import { useLocation, useNavigate, useSearchParams } from 'react-router';
 import { Problem, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 import { useCopyAddress } from '../publication';
+import { Guide } from '../help';
 import { Changing } from '../saved';
 import { useHere } from '../session';
 import { useSearch, useSettle, useSince } from './api';
@@ -102,6 +103,13 @@ export function Workbench({
     sheet.replace(next.lines);
     go(next, order, 'enter');
   };
+  const guide = (
+    <Guide
+      lines={sheet.lines}
+      settled={isSettled}
+      onLines={(lines) => sheet.replace(lines.map((line, at) => ({ ...line, id: `g${at}` })))}
+    />
+  );
   const leave = () =>
     setParams(
       (now) => {
@@ -123,6 +131,7 @@ export function Workbench({
       />
       {shown && asks(strategy) ? (
         <div>
+          {guide}
           {of && (
             <Changing
               of={of}
@@ -159,14 +168,17 @@ export function Workbench({
           <WaysOut sheet={sheet} answer={shown.answer} />
         </div>
       ) : (
-        property && (
-          <Strip
-            sheet={sheet}
-            property={property}
-            onProperty={setProperty}
-            onClose={() => setProperty(null)}
-          />
-        )
+        <div>
+          {guide}
+          {property && (
+            <Strip
+              sheet={sheet}
+              property={property}
+              onProperty={setProperty}
+              onClose={() => setProperty(null)}
+            />
+          )}
+        </div>
       )}
       {shown && asks(strategy) ? (
         <Results

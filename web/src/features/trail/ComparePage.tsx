@@ -1,5 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { Act, Failed, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { Results, useHeldTitle, useSearch } from '../search';
 import { useHere } from '../session';
 import { strategyOf, type Line, type Strategy } from '../strategy';
@@ -39,7 +40,10 @@ export function ComparePage() {
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
       <div className="px-6 pt-3 pb-2">
         <title>Comparison · Quiet Lantern</title>
-        <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
+        <div className="flex items-baseline gap-x-4">
+          <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
+          <HelpLink place="trail" />
+        </div>
         <ol className="mt-1">
           <Side label="first" name={one} />
           <Side label="second" name={other} />

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, day, Failed, Waiting } from '../../ui';
+import { HelpLink } from '../help';
 import { useHere } from '../session';
 import { useTrail } from './api';
 import { Opened } from './Opened';
@@ -25,7 +26,10 @@ export function TrailPage() {
   return (
     <div className="page">
       <title>Trail · Quiet Lantern</title>
-      <h1 className="mb-1 font-serif text-[21px] font-semibold">Trail</h1>
+      <div className="mb-1 flex items-baseline gap-x-4">
+        <h1 className="font-serif text-[21px] font-semibold">Trail</h1>
+        <HelpLink place="trail" />
+      </div>
       <p className="max-w-[65ch] text-soft">
         Every search you settled, with what it found then, and every publication you opened. It is
         yours alone.

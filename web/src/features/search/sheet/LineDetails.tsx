@@ -4,14 +4,7 @@ import { useHere } from '../../session';
 import { useLineHelp } from '../sheetApi';
 import { strategyOf, type Line } from '../../strategy';
 import type { SheetState } from '../useSheet';
-
-const WIDENED: Record<string, string> = {
-  variants: 'irregular forms and spelling variants',
-  names: 'other names of its headings',
-  narrower: 'narrower headings',
-  related: 'related headings',
-  text: 'inside the text',
-};
+import { WIDENED } from './widened';
 
 const OFFERED: Record<string, string> = {
   variant: 'another spelling or form',

@@ -1,7 +1,8 @@
 import type { Schema } from '../../../api';
-import { Act, counted as inWords } from '../../../ui';
+import { Act, counted as inWords, listed } from '../../../ui';
 import { UNKNOWN, type Line } from '../../strategy';
 import type { SheetState } from '../useSheet';
+import { WIDENED } from './widened';
 
 const OFFER: Record<string, string> = {
   spelling: 'did you mean',
@@ -28,7 +29,9 @@ export function LineSays({
       {forms.length > 0 && (
         <span className="truncate">{forms.map((met) => met.forms.join(', ')).join(' · ')}</span>
       )}
-      {(line.widened?.length ?? 0) > 0 && <span>with its variants</span>}
+      {line.widened && line.widened.length > 0 && (
+        <span>with {listed(line.widened.map((by) => WIDENED[by] ?? by))}</span>
+      )}
       {counted.says && <span>{counted.says}</span>}
       {counted.inactive && <span>{counted.inactive}</span>}
       {unknown > 0 && !line.all && (

@@ -3,6 +3,7 @@ import { flushSync } from 'react-dom';
 import type { Problem, Schema } from '../../../api';
 import { Act, counted, useKeys } from '../../../ui';
 import { isBlank, shortText, strategyOf, type Line } from '../../strategy';
+import { Own } from '../../help';
 import type { SheetState } from '../useSheet';
 import { SheetLine } from './SheetLine';
 
@@ -76,12 +77,12 @@ export function Sheet({
           if (isNarrow()) setFolded(asked.length > 0);
         }}
       >
-        <div className="sheet-row min-h-0! text-[12px] text-soft max-lg:hidden" aria-hidden="true">
+        <div className="sheet-row min-h-0! text-right text-[12px] text-soft max-lg:hidden">
           <span />
           <span />
-          <span className="text-right">alone</span>
-          <span className="text-right">left after it</span>
-          <span className="text-right">without it</span>
+          <Own word="alone" />
+          <Own word="left after it" />
+          <Own word="without it" />
         </div>
         <ol>
           {lines.map((line, at) => (

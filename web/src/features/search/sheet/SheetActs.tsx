@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Act } from '../../../ui';
+import { HelpLink } from '../../help';
 import { mayWrite, useHere } from '../../session';
 import type { SheetState } from '../useSheet';
 import { HoldDialog } from './HoldDialog';
@@ -21,6 +22,7 @@ export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () =
       <Link className="act" to={`/g/${here.id}/trail`}>
         Trail
       </Link>
+      <HelpLink place="search" />
       {open === 'hold' && <HoldDialog sheet={sheet} onClose={close} />}
       {open === 'sets' && <LimitSetsDialog sheet={sheet} onClose={close} />}
       {open === 'passage' && <PassageDialog sheet={sheet} onClose={close} />}

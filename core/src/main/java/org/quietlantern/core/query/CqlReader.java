@@ -114,9 +114,9 @@ public final class CqlReader {
     Set<Widening> widened = EnumSet.noneOf(Widening.class);
     for (Cql.Clause clause : clauses) {
       for (String modifier : clause.modifiers()) {
-        if (modifier.equals(Widening.VARIANTS.word())) {
-          widened.add(Widening.VARIANTS);
-        } else if (!modifier.equals("stem") && !CqlTerms.isHeading(clause)) {
+        Optional<Widening> widening = Widening.ofModifier(modifier);
+        widening.ifPresent(widened::add);
+        if (widening.isEmpty() && !modifier.equals("stem") && !CqlTerms.isHeading(clause)) {
           problem(Problem.Code.CQL_NOT_SPOKEN, clause);
         }
       }

@@ -52,7 +52,7 @@ final class CqlTerms {
 
   private Optional<Term> heading(Cql.Clause clause) {
     List<String> modifiers =
-        clause.modifiers().stream().filter(m -> !m.equals(Widening.VARIANTS.word())).toList();
+        clause.modifiers().stream().filter(m -> Widening.ofModifier(m).isEmpty()).toList();
     Optional<String> unspeakable =
         modifiers.stream().filter(m -> !m.matches("[\\p{L}-]+")).findFirst();
     if (unspeakable.isPresent()) {

@@ -28,7 +28,7 @@ public final class CqlWriter implements Term.Cases<String> {
   /** The widenings of a line are modifiers of every relation in it. */
   private static CqlWriter of(Set<Widening> widened) {
     String modifiers =
-        widened.stream().sorted().map(w -> "/" + w.word()).collect(Collectors.joining());
+        widened.stream().sorted().map(w -> "/" + w.modifier()).collect(Collectors.joining());
     return new CqlWriter(ANY, modifiers);
   }
 

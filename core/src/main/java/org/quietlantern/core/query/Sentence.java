@@ -59,8 +59,23 @@ public final class Sentence {
   }
 
   private static String words(Term tree, Line.Words line) {
-    String widened = line.widened().isEmpty() ? "" : " (and its variants)";
-    return tree.match(new Spoken()) + widened;
+    String spoken = tree.match(new Spoken());
+    return line.widened().isEmpty() ? spoken : spoken + " (" + widened(line) + ")";
+  }
+
+  private static String widened(Line.Words line) {
+    return line.widened().stream()
+        .sorted()
+        .map(
+            widening ->
+                switch (widening) {
+                  case VARIANTS -> "its variants";
+                  case NAMES -> "other names of its headings";
+                  case NARROWER -> "narrower headings";
+                  case RELATED -> "related headings";
+                  case TEXT -> "inside the text";
+                })
+        .collect(Collectors.joining(", ", "and ", ""));
   }
 
   private String held(Line.Held line) {

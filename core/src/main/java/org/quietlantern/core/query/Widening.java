@@ -1,6 +1,8 @@
 package org.quietlantern.core.query;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /** A way to let a line find more; each is off until somebody asks for it (rule M6). */
 public enum Widening {
@@ -17,7 +19,18 @@ public enum Widening {
 
   /** Whether this version can carry it out; the others keep their place. */
   public boolean works() {
-    return this == VARIANTS;
+    return this != TEXT;
+  }
+
+  /** As a relation modifier in CQL; those about headings are told from modifiers of a heading. */
+  public String modifier() {
+    return this == VARIANTS ? word() : "widen." + word();
+  }
+
+  static Optional<Widening> ofModifier(String modifier) {
+    return Arrays.stream(values())
+        .filter(widening -> widening.works() && widening.modifier().equals(modifier))
+        .findFirst();
   }
 
   public String word() {

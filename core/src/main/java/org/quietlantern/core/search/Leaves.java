@@ -18,6 +18,11 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
   /** Strategies inside strategies. */
   private static final int DEEPEST = 10;
 
+  /** What is searched of a line of words: its tree, widened or as it was typed. */
+  interface Trees {
+    Term of(Line.Words line, Term typed);
+  }
+
   private final String line;
   private final List<Field> fields;
 
@@ -28,8 +33,13 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
 
   /** Of the lines in force that find something; those of held strategies under their line. */
   static List<Leaf> of(Strategy strategy, Library library) {
+    return of(strategy, library, (line, typed) -> typed);
+  }
+
+  /** The same with what widening adds, as {@code trees} says. */
+  static List<Leaf> of(Strategy strategy, Library library, Trees trees) {
     return strategy.inForce().stream()
-        .flatMap(line -> ofLine(line.id(), line, library, DEEPEST))
+        .flatMap(line -> ofLine(line.id(), line, library, trees, DEEPEST))
         .distinct()
         .toList();
   }
@@ -49,18 +59,20 @@ final class Leaves implements Term.Cases<Stream<Leaves.Leaf>> {
         : leaf instanceof Term.Cut cut ? cut.span() : ((Term.Word) leaf).span();
   }
 
-  private static Stream<Leaf> ofLine(String as, Line line, Library library, int deep) {
+  private static Stream<Leaf> ofLine(String as, Line line, Library library, Trees trees, int deep) {
     if (line instanceof Line.Words words) {
       Parsed parsed = words.parsed();
       return parsed.rulesOut()
           ? Stream.empty()
-          : parsed.tree().stream().flatMap(t -> t.match(new Leaves(as, IndexFields.DEFAULTS)));
+          : parsed.tree().stream()
+              .map(tree -> trees.of(words, tree))
+              .flatMap(tree -> tree.match(new Leaves(as, IndexFields.DEFAULTS)));
     }
     if (line instanceof Line.Held held && !held.rulesOut() && deep > 0) {
       return held.strategies().stream()
           .flatMap(name -> library.find(name).stream())
           .flatMap(strategy -> strategy.inForce().stream())
-          .flatMap(inner -> ofLine(as, inner, library, deep - 1));
+          .flatMap(inner -> ofLine(as, inner, library, trees, deep - 1));
     }
     return Stream.empty();
   }

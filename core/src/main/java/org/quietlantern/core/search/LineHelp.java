@@ -2,6 +2,7 @@ package org.quietlantern.core.search;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -195,7 +196,9 @@ public final class LineHelp {
   }
 
   private Gain gain(Strategy strategy, Line.Words line, Widening widening) {
-    Line.Words wide = new Line.Words(line.id(), line.text(), line.off(), Set.of(widening));
+    Set<Widening> both = EnumSet.of(widening);
+    both.addAll(line.widened());
+    Line.Words wide = new Line.Words(line.id(), line.text(), line.off(), both);
     Strategy widened =
         new Strategy(
             strategy.lines().stream().map(l -> l.id().equals(line.id()) ? wide : l).toList());

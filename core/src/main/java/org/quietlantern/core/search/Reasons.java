@@ -26,7 +26,9 @@ public final class Reasons {
   /** In the order of the strategy's lines; limits are no reasons. {@code id}: its row number. */
   public List<Why> of(Strategy strategy, int id) {
     List<Why> reasons = new ArrayList<>();
-    for (Leaves.Leaf leaf : Leaves.of(strategy, library)) {
+    Lexicon lexicon = new Lexicon(snapshot.reader());
+    Leaves.Trees widened = (line, typed) -> Widener.widen(typed, line.widened(), headings, lexicon);
+    for (Leaves.Leaf leaf : Leaves.of(strategy, library, widened)) {
       List<Field> fields = leaf.fields().stream().filter(f -> meets(leaf, f, id)).toList();
       if (!fields.isEmpty()) {
         reasons.add(new Why(leaf.line(), Leaves.typed(leaf.term()), fields));

@@ -15,7 +15,6 @@ import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
-import org.quietlantern.core.query.Widening;
 
 /** A strategy as queries, line by line, and what is wrong or worth knowing about each. */
 final class StrategyCompiler {
@@ -93,9 +92,7 @@ final class StrategyCompiler {
     parsed.problems().forEach(p -> problems.add(new Compiled.Placed(line.id(), p)));
     return parsed
         .tree()
-        .map(
-            tree ->
-                line.widened().contains(Widening.VARIANTS) ? Widener.widen(tree, lexicon) : tree)
+        .map(tree -> Widener.widen(tree, line.widened(), circumstances.headings(), lexicon))
         .map(
             tree ->
                 new Compiled.Part(

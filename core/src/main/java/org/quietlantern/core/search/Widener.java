@@ -2,9 +2,12 @@ package org.quietlantern.core.search;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.vocabulary.Headings;
 
 /**
  * Adds to each word of a tree its irregular forms and spelling variants, as far as the catalogue
@@ -18,8 +21,10 @@ final class Widener implements Term.Cases<Term> {
     this.lexicon = lexicon;
   }
 
-  static Term widen(Term tree, Lexicon lexicon) {
-    return tree.match(new Widener(lexicon));
+  /** A tree with all widenings of its line. */
+  static Term widen(Term tree, Set<Widening> by, Headings headings, Lexicon lexicon) {
+    Term wide = HeadingWidener.widen(tree, by, headings, lexicon);
+    return by.contains(Widening.VARIANTS) ? wide.match(new Widener(lexicon)) : wide;
   }
 
   /** What one word or phrase can be met as besides itself. */

@@ -120,7 +120,7 @@ class HeadingLawsTest {
             .toList());
   }
 
-  private static Circumstances circumstances(Headings headings) {
+  static Circumstances circumstances(Headings headings) {
     return new Circumstances(
         LocalDate.of(2026, 11, 25),
         ZoneId.of("Europe/Oslo"),

@@ -1,0 +1,5 @@
+export { Guide } from './Guide';
+export { GuideOffer } from './GuideOffer';
+export { HelpLink } from './HelpLink';
+export { HelpPage } from './HelpPage';
+export { Own } from './Own';

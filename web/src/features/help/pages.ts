@@ -1,0 +1,159 @@
+import type { Word } from './words';
+
+/** A short page of help. */
+export type HelpOf = {
+  title: string;
+  /** Where it helps, below the group's address. */
+  path: string;
+  says: readonly string[];
+  /** Lines that can be run, with what they do. */
+  lines?: readonly (readonly [string, string])[];
+  /** Keys with what they do. */
+  keys?: readonly (readonly [string, string])[];
+  words: readonly Word[];
+};
+
+export const PAGES: Record<string, HelpOf> = {
+  search: {
+    title: 'Searching',
+    path: 'search',
+    says: [
+      'Type two or three words and look at the count first. Too many: add a line. Too few: give an idea other words, or look at which line costs the most.',
+      'One line stands for one idea. Its words are joined by or; neighbouring words mean all of them; quotation marks mean next to each other, as written. An asterisk after three letters stands for any ending. Not in front of a line rules it out.',
+      'Limits are lines too, and are set from the strip of bars. Nothing is in force that does not stand on the sheet.',
+      'Details under a line show in which field it is met, other spellings, and what widening it would bring. Each has its count; nothing is applied unasked.',
+      'Saving a search keeps it for the group. Set an alert on it, and what comes in later is told.',
+    ],
+    lines: [
+      ['dimming moths', 'both words, in any form'],
+      ['"part-night lighting" or curfew*', 'a phrase, or any ending'],
+      ['title: (bat or bats) not bridge*', 'a field, brackets, ruled out'],
+      ['heading/narrower: "Bats"', 'a heading with all below it'],
+      ['author: oxlade year: 2025-2026', 'a person, some years'],
+    ],
+    keys: [
+      ['Enter', 'settles the search and goes to the list'],
+      ['Shift Enter', 'one more line'],
+      ['Alt ↑ ↓', 'moves a line'],
+      ['/', 'to the last line'],
+      ['u U', 'undo, redo'],
+    ],
+    words: ['alone', 'left after it', 'without it', 'limit', 'settled', 'leaf'],
+  },
+  trail: {
+    title: 'The trail',
+    path: 'trail',
+    says: [
+      'Every search you settle is a step, with what it found then and what the step before had found. Going on from any of them is opening it.',
+      'Tick two steps to see what the second gained and lost, with titles; or to have everything from the one to the other in writing.',
+      'A step can stand on the sheet as a line of its own, and be joined with other lines.',
+      'Nobody but you sees your trail. A report of it that you keep in a folder is there for the group.',
+    ],
+    words: ['step', 'settled', 'trail', 'note'],
+  },
+  saved: {
+    title: 'Saved searches',
+    path: 'folders',
+    says: [
+      'A saved search belongs to the group. Searching for it makes it a step on your trail.',
+      'To change it, put it on the sheet, and save it as the next revision. You see what the change gains and loses, with titles, before you save. Nothing older is lost.',
+      'A documented search asks why it is changed each time, and keeps every run: that is what a systematic review has to report.',
+      'Give a revision to a colleague to check. They remark on single lines and say when they are through. The report says who checked it.',
+    ],
+    words: ['revision', 'documented', 'alert'],
+  },
+  report: {
+    title: 'Reports',
+    path: 'trail',
+    says: [
+      'A report tells what was searched, line by line with counts, in which sources, of what date, and what was not searched: what PRISMA-S asks for. It says what changed since the search was made.',
+      'It can be printed, downloaded as DOCX or text, and kept in a folder as it reads today.',
+    ],
+    words: ['note', 'source', 'revision'],
+  },
+  arrivals: {
+    title: 'Arrivals',
+    path: 'arrivals',
+    says: [
+      'What an alert finds arrives in its round. Each member has a lamp on each arrival; reviewing it lights the lamp, here and wherever else the work arrives.',
+      'Scrolling past or opening is not reviewing: only a mark is.',
+      'The board shows who is through with which round, and what nobody has looked at.',
+    ],
+    keys: [
+      ['1', 'keep'],
+      ['2', 'pass'],
+      ['3', 'raise for the group'],
+      ['4', 'hold'],
+      ['5', 'seen'],
+      ['0', 'undo'],
+      ['j k', 'next, former'],
+    ],
+    words: [
+      'arrival',
+      'lamp',
+      'round',
+      'gathering',
+      'covered',
+      'keep',
+      'pass',
+      'raise',
+      'hold',
+      'seen',
+    ],
+  },
+  folders: {
+    title: 'Folders',
+    path: 'folders',
+    says: [
+      'A folder is the group’s: publications with who kept them and why, saved searches, and dated notes.',
+      'Your pile is your own. What you keep there is marked as seen by you; others learn nothing else.',
+      'A folder can be taken along as RIS.',
+    ],
+    words: ['pile', 'keep', 'note', 'stable link'],
+  },
+  alerts: {
+    title: 'Alerts',
+    path: 'alerts',
+    says: [
+      'An alert watches a saved search. What is there already when it is set is never announced; nothing is announced twice, not from two sources and not by two alerts.',
+      'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
+      'A feed brings closed rounds to your own reader. Its address is secret, and yours to end.',
+    ],
+    words: ['alert', 'rhythm', 'round', 'finding'],
+  },
+  headings: {
+    title: 'Headings',
+    path: 'catalogue/headings',
+    says: [
+      'Look an idea up by the words you would use: other names lead to the heading that stands for it.',
+      'Ask for it alone, with everything below it, only where it is central, or in one aspect; what you choose has to hold of one and the same heading.',
+      'New records have no headings for some weeks. A search of headings only is told how many it cannot see yet.',
+    ],
+    words: ['heading', 'with narrower', 'central', 'aspect', 'steward'],
+  },
+  journals: {
+    title: 'Journals',
+    path: 'catalogue/journals',
+    says: [
+      'Look a journal up by words of its title, also by one it had before, or by its ISSN.',
+      'It tells what the sources have of it, what your group may read, and the issues that are here. Searching only there is one act.',
+    ],
+    words: ['holdings', 'source', 'limit'],
+  },
+  sources: {
+    title: 'Sources',
+    path: 'catalogue/sources',
+    says: [
+      'Where records come from, how many, of which years, and when each was last asked. The same work from two sources is one publication; every source’s record is kept as it was supplied.',
+    ],
+    words: ['source', 'steward'],
+  },
+  holdings: {
+    title: 'Holdings',
+    path: 'catalogue/holdings',
+    says: [
+      'A coordinator brings in a KBART file of what the group may read. Access in every list follows from it, for the day on which you look.',
+    ],
+    words: ['holdings'],
+  },
+};
