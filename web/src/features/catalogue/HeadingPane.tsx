@@ -5,7 +5,7 @@ import { Failed, listed, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { headingText, SheetLinks } from '../strategy';
 import { useHeading } from './api';
-import { HeadingTable } from './HeadingsPage';
+import { HeadingTable } from './HeadingTable';
 
 /** One heading: what it means, where it stands, and how it is put on the sheet. */
 export function HeadingPane({ name, to }: { name: string; to: (label: string) => string }) {

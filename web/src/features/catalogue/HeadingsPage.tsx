@@ -6,6 +6,7 @@ import { HelpLink, Own } from '../help';
 import { useHere, useMe } from '../session';
 import { useHeadings } from './api';
 import { HeadingPane } from './HeadingPane';
+import { HeadingTable } from './HeadingTable';
 import { Parts } from './Parts';
 import { VocabularyDialog } from './VocabularyDialog';
 
@@ -109,56 +110,5 @@ function List({
       </p>
       <HeadingTable lines={lines} current={current} to={to} label="Headings found" />
     </>
-  );
-}
-
-/** Headings with how many publications carry them, alone and with what is below. */
-export function HeadingTable({
-  lines,
-  current = null,
-  to,
-  label,
-}: {
-  lines: Schema['HeadingLine'][];
-  current?: string | null;
-  to: (label: string) => string;
-  label: string;
-}) {
-  return (
-    <table aria-label={label} className="mt-2 w-full">
-      <thead>
-        <tr className="text-[13px] text-soft">
-          <th scope="col" className="text-left font-normal">
-            heading
-          </th>
-          <th scope="col" className="w-20 text-right font-normal">
-            alone
-          </th>
-          <th scope="col" className="w-32 text-right font-normal">
-            <Own word="with narrower" />
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line) => (
-          <tr
-            key={line.label}
-            className={`border-b border-base-300 ${line.label === current ? 'bg-base-200' : ''}`}
-          >
-            <th scope="row" className="py-1 text-left font-normal">
-              <Link className="font-serif text-[16px] hover:underline" to={to(line.label)}>
-                {line.label}
-              </Link>
-              {line.by && <span className="ml-2 text-[13px] text-soft">by “{line.by}”</span>}
-              {line.retired && <span className="ml-2 text-[13px] text-soft">retired</span>}
-            </th>
-            <td className="text-right">{line.count.toLocaleString('en-GB')}</td>
-            <td className="text-right">
-              {line.below > 0 ? line.withNarrower.toLocaleString('en-GB') : ''}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

@@ -5,6 +5,7 @@ import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { useHere } from '../session';
 import { Abstract } from './Abstract';
 import { Outward } from './Outward';
+import { Versions } from './Versions';
 import { Words } from './Words';
 
 /** One publication, with what can be done put in between its facts and its abstract. */
@@ -49,6 +50,7 @@ export function Leaf({
       <Why leaf={leaf} lineNumber={lineNumber} />
       <Words leaf={leaf} />
       <Outward key={publication.id} publication={publication} />
+      <Versions key={`versions of ${publication.id}`} publication={publication.id} />
       <Said said={leaf.said} folders={leaf.folders} />
     </>
   );

@@ -96,3 +96,17 @@ export function useOutward(group: string, publication: string) {
       ),
   });
 }
+
+/** The versions of a work, as each source supplied it. */
+export function useVersions(group: string, publication: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'versions', publication],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/publications/{publication}/versions', {
+          params: { path: { group, publication } },
+          signal,
+        }),
+      ),
+  });
+}

@@ -6,16 +6,13 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.quietlantern.core.publication.Fold;
 
 /** The headings: found by any of their names, gone through up and down (rules H1, H2, H4). */
@@ -25,7 +22,7 @@ public final class Headings {
   private final Map<String, Concept> byUri = new LinkedHashMap<>();
   private final Map<String, List<Concept>> narrower = new HashMap<>();
   private final Map<Kind, Map<String, Concept>> byName = new HashMap<>();
-  private final NavigableMap<String, Set<Heading>> byWord = new TreeMap<>();
+  private final HeadingIndex index = new HeadingIndex();
   private final Map<String, Concept> aspects = new LinkedHashMap<>();
 
   /** What sort of name a heading was met by, best first. */
@@ -40,32 +37,14 @@ public final class Headings {
     Kind(int worse) {
       this.worse = worse;
     }
+
+    int worse() {
+      return worse;
+    }
   }
 
   /** A heading met by a name. */
   public record Named(Concept heading, String name, Kind kind) {}
-
-  /** A heading with its names taken apart, so that looking up is comparing. */
-  private record Heading(Concept concept, List<Name> names) {
-    static Heading of(Concept concept) {
-      return new Heading(
-          concept,
-          Headings.names(concept).stream().map(n -> new Name(n, words(n.name()))).toList());
-    }
-
-    /** Each is itself only. */
-    @Override
-    public boolean equals(Object other) {
-      return this == other;
-    }
-
-    @Override
-    public int hashCode() {
-      return System.identityHashCode(this);
-    }
-  }
-
-  private record Name(Named named, List<String> words) {}
 
   public Headings(Collection<Concept> headings, Collection<Concept> aspects) {
     headings.forEach(heading -> byUri.put(heading.uri(), heading));
@@ -74,13 +53,12 @@ public final class Headings {
       heading
           .broader()
           .forEach(above -> narrower.computeIfAbsent(above, n -> new ArrayList<>()).add(heading));
-      Heading apart = Heading.of(heading);
-      for (Name name : apart.names()) {
+      List<Named> names = names(heading);
+      index.add(names);
+      for (Named name : names) {
         byName
-            .computeIfAbsent(name.named().kind(), k -> new HashMap<>())
-            .merge(Fold.letters(name.named().name()), heading, Headings::inUse);
-        name.words()
-            .forEach(word -> byWord.computeIfAbsent(word, w -> new LinkedHashSet<>()).add(apart));
+            .computeIfAbsent(name.kind(), k -> new HashMap<>())
+            .merge(Fold.letters(name.name()), heading, Headings::inUse);
       }
     }
     narrower.values().forEach(below -> below.sort(Comparator.comparing(Concept::label)));
@@ -97,24 +75,6 @@ public final class Headings {
     heading.names().forEach(name -> names.add(new Named(heading, name, Kind.OTHER)));
     heading.fate().former().forEach(name -> names.add(new Named(heading, name, Kind.FORMER)));
     return names;
-  }
-
-  /** Words as they are compared: letters folded, without the ending of a plural. */
-  private static List<String> words(String name) {
-    List<String> words = new ArrayList<>();
-    for (String part : name.split("[^\\p{L}\\p{M}\\p{N}]+")) {
-      String word = Fold.letters(part);
-      if (!word.isEmpty()) {
-        words.add(singular(word));
-      }
-    }
-    return words;
-  }
-
-  private static String singular(String word) {
-    return word.length() > 3 && word.endsWith("s") && !word.endsWith("ss")
-        ? word.substring(0, word.length() - 1)
-        : word;
   }
 
   /** All of them, in the order given. */
@@ -202,59 +162,6 @@ public final class Headings {
 
   /** Headings for everyday words, best first (rule H1); each with the name it was met by. */
   public List<Named> lookUp(String typed, int most) {
-    List<String> sought = words(typed);
-    if (sought.isEmpty()) {
-      return List.of();
-    }
-    Set<Heading> met = new LinkedHashSet<>(beginningWith(sought.get(0)));
-    sought.subList(1, sought.size()).forEach(word -> met.retainAll(beginningWith(word)));
-    Set<String> whole = new HashSet<>(sought);
-    return met.stream()
-        .map(heading -> best(heading, sought, whole))
-        .sorted(
-            Comparator.comparingInt((Ranked r) -> r.rank())
-                .thenComparingInt(r -> r.named().heading().label().length())
-                .thenComparing(r -> r.named().heading().label()))
-        .limit(most)
-        .map(Ranked::named)
-        .toList();
-  }
-
-  private Set<Heading> beginningWith(String word) {
-    Set<Heading> met = new LinkedHashSet<>();
-    byWord.subMap(word, true, word + Character.MAX_VALUE, false).values().forEach(met::addAll);
-    return met;
-  }
-
-  /** A lower rank is better. */
-  private record Ranked(Named named, int rank) {}
-
-  private static Ranked best(Heading heading, List<String> sought, Set<String> whole) {
-    Ranked best = null;
-    for (Name name : heading.names()) {
-      int rank = rank(name, sought, whole);
-      if (best == null || rank < best.rank()) {
-        best = new Ranked(name.named(), rank);
-      }
-    }
-    return best;
-  }
-
-  /** The same words; all of them among others; beginning so; elsewhere. */
-  private static int rank(Name name, List<String> sought, Set<String> whole) {
-    List<String> words = name.words();
-    Named named = name.named();
-    int how;
-    if (words.equals(sought)) {
-      how = 0;
-    } else if (words.containsAll(whole)) {
-      how = 1;
-    } else if (!words.isEmpty() && words.get(0).startsWith(sought.get(0))) {
-      how = 2;
-    } else {
-      how = sought.stream().allMatch(s -> words.stream().anyMatch(w -> w.startsWith(s))) ? 3 : 4;
-    }
-    int retired = named.heading().fate().retired() ? 3 : 0;
-    return how * 6 + retired + named.kind().worse;
+    return index.lookUp(typed, most);
   }
 }

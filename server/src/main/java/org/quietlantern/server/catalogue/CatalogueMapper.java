@@ -189,6 +189,21 @@ interface CatalogueMapper {
       """)
   List<Supplying> supplying(Integer[] ids);
 
+  /** {@code source}: its name. */
+  record RecordRow(
+      String source, String identifier, String format, String raw, boolean deleted, Instant came) {}
+
+  /** What sources supplied of a work, and of what was merged into it. */
+  @Select(
+      """
+      select s.name as source, r.identifier, r.format, r.raw, r.deleted, r.came
+      from publication p join source_record r on r.publication = p.id
+      join source s on s.id = r.source
+      where (p.id = #{publication} or p.canonical = #{publication}) and r.raw <> ''
+      order by s.rank, r.id limit 100
+      """)
+  List<RecordRow> records(int publication);
+
   /** A source and what it holds; {@code ended} of its last good harvest. */
   record SourceRow(
       String key,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.catalogue.Versions;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
@@ -32,6 +33,7 @@ class SearchController {
   private final Beginnings beginnings;
   private final Outward outward;
   private final ResultFiles files;
+  private final Versions versions;
 
   /**
    * Something to search for.
@@ -58,8 +60,10 @@ class SearchController {
       Leaves leaves,
       Beginnings beginnings,
       Outward outward,
-      ResultFiles files) {
+      ResultFiles files,
+      Versions versions) {
     this.files = files;
+    this.versions = versions;
     this.outward = outward;
     this.matching = matching;
     this.hits = hits;
@@ -113,6 +117,12 @@ class SearchController {
   @GetMapping("/publications/{publication}/outward")
   Outward.OutwardShown outward(Member me, @PathVariable String publication) {
     return outward.of(me, publication);
+  }
+
+  /** What each source supplied of it: its versions, the latest form first. */
+  @GetMapping("/publications/{publication}/versions")
+  List<Versions.VersionShown> versions(Member me, @PathVariable String publication) {
+    return versions.of(publication);
   }
 
   @GetMapping("/publications/{publication}")

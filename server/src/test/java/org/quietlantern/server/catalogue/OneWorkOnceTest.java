@@ -1,6 +1,7 @@
 package org.quietlantern.server.catalogue;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.net.URI;
 import java.util.List;
@@ -105,6 +106,16 @@ class OneWorkOnceTest {
     assertThat(field("index:1", "title")).isEqualTo("Owls over orchards: a census");
     assertThat(field("index:1", "abstractText")).isEqualTo("Owls hunted over dark orchards.");
     assertThat(field("index:1", "authors")).contains("Liv Marie");
+    assertThat(APP.bean(Versions.class).of(first))
+        .as("each as it was supplied")
+        .extracting(
+            Versions.VersionShown::source,
+            Versions.VersionShown::version,
+            Versions.VersionShown::title,
+            Versions.VersionShown::doi)
+        .containsExactly(
+            tuple("The Night Index", "final", "Owls over orchards: a census", "10.5555/o.1"),
+            tuple("A shelf", "final", "OWLS OVER ORCHARDS: A CENSUS", ""));
     assertThat(field("index:1", "date")).as("the earliest appearance").contains("2026");
 
     take("shelf", new SourceRecord("shelf:1", "oai_dc", "", "2026-11-21", true));

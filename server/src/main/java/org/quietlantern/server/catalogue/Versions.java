@@ -1,0 +1,81 @@
+package org.quietlantern.server.catalogue;
+
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.core.exchange.Supplied;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.server.platform.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What each source supplied of one work: its versions, beside each other. */
+@Service
+@Transactional(readOnly = true)
+public class Versions {
+  private static final Comparator<VersionShown> LATEST_FORM_FIRST =
+      Comparator.comparing(VersionShown::version, Versions::form);
+  private static final List<String> FORMS = List.of("final", "accepted", "preprint");
+
+  private final CatalogueMapper mapper;
+  private final Publications publications;
+
+  /**
+   * A version as a source has it. What it does not say is empty.
+   *
+   * @param version {@code final}, {@code accepted} or {@code preprint}
+   * @param date when this version appeared, as far as it is known
+   * @param where the journal, book or publisher
+   * @param withdrawn whether the source has taken it back
+   */
+  public record VersionShown(
+      String source,
+      String identifier,
+      String version,
+      String title,
+      @Nullable String date,
+      String where,
+      String doi,
+      boolean open,
+      boolean withdrawn,
+      Instant came) {}
+
+  Versions(CatalogueMapper mapper, Publications publications) {
+    this.mapper = mapper;
+    this.publications = publications;
+  }
+
+  /**
+   * The latest form first, the most believed source first; those that could not be read are left
+   * out.
+   */
+  public List<VersionShown> of(String pid) {
+    return mapper.records(publications.get(pid).id()).stream()
+        .flatMap(
+            row ->
+                RecordReader.read(row.format(), row.raw()) instanceof Supplied.Read read
+                    ? java.util.stream.Stream.of(version(row, read.publication()))
+                    : java.util.stream.Stream.empty())
+        .sorted(LATEST_FORM_FIRST)
+        .toList();
+  }
+
+  private static int form(String one, String other) {
+    return Integer.compare(FORMS.indexOf(one), FORMS.indexOf(other));
+  }
+
+  private static VersionShown version(CatalogueMapper.RecordRow row, Publication publication) {
+    return new VersionShown(
+        row.source(),
+        row.identifier(),
+        publication.version().word(),
+        publication.title(),
+        publication.date().map(Object::toString).orElse(null),
+        publication.host().isKnown() ? publication.host().title() : publication.publisher(),
+        publication.doi(),
+        publication.open(),
+        row.deleted(),
+        row.came());
+  }
+}
