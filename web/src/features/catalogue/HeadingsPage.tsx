@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Failed, TwoPanes, Waiting } from '../../ui';
 import { HelpLink, Own } from '../help';
