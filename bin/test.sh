@@ -83,5 +83,5 @@ bench_search() {
 # Asks a demo that runs.
 bench_http() {
   build_bench
-  measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk
+  measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk "${@:2}"
 }

@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Locale;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.quietlantern.core.query.Limit;
@@ -16,7 +17,8 @@ import org.quietlantern.core.query.Strategy;
 
 /**
  * The same questions over HTTP, to a demo that runs: count, the first 1,000 ids, counts of all
- * lines and the first fifty rows. Arguments: its address, e-mail and password of a member.
+ * lines and the first fifty rows. Arguments: its address, e-mail and password of a member; then, if
+ * a trail is to be measured, how many steps to settle first, which stay on that member's trail.
  */
 public final class HttpBench {
   private final CookieManager cookies = new CookieManager();
@@ -36,6 +38,25 @@ public final class HttpBench {
     for (Question question : Question.all()) {
       bench.print(question);
     }
+    if (arguments.length > 3) {
+      bench.trail(Integer.parseInt(arguments[3]));
+    }
+  }
+
+  /** Settles so many different searches first. */
+  private void trail(int steps) {
+    String path = "/api/groups/" + group;
+    for (int i = 0; i < steps; i++) {
+      String asked = "{\"asked\":{\"text\":\"moth or bench%d\"},\"order\":\"here\"}".formatted(i);
+      send("POST", path + "/steps", asked);
+    }
+    System.out.printf("%n| a trail of %,d steps | milliseconds |%n|---|---|%n", steps);
+    Times opened = Times.of(() -> send("GET", path + "/trail", ""));
+    System.out.printf(Locale.ENGLISH, "| opened | %s |%n", opened);
+    Times sought = Times.of(() -> send("GET", path + "/trail?words=bench17", ""));
+    System.out.printf(Locale.ENGLISH, "| looked through for a word | %s |%n", sought);
+    Times csv = Times.of(() -> send("GET", path + "/trail/steps.csv", ""));
+    System.out.printf(Locale.ENGLISH, "| all of it as CSV | %s |%n", csv);
   }
 
   private void signIn(String email, String password) {
@@ -70,6 +91,7 @@ public final class HttpBench {
       HttpRequest.Builder request =
           HttpRequest.newBuilder(URI.create(address + path))
               .header("Content-Type", "application/json")
+              .header("Command-Id", UUID.randomUUID().toString())
               .method(method, HttpRequest.BodyPublishers.ofString(body));
       cookies.getCookieStore().getCookies().stream()
           .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))

@@ -16,18 +16,17 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Alike;
 import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Circumstances;
+import org.quietlantern.core.search.Comparison;
 import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Entry;
 import org.quietlantern.core.search.Library;
 import org.quietlantern.core.search.LineCounts;
-import org.quietlantern.core.search.Order;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.Suggestions;
@@ -44,7 +43,6 @@ import org.quietlantern.core.search.Suggestions;
  */
 public final class SearchBench {
   private static final int BATCH = 1_000;
-  private static final Ordering HERE = new Ordering(Order.HERE, false);
   private static final Circumstances TODAY =
       Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
   private final CatalogueIndex index;
@@ -199,14 +197,14 @@ public final class SearchBench {
     print(
         "| what is alike to one publication | %s |%n",
         Times.of(() -> new Alike(snapshot, like.publication()).found(like.publicId())));
-    Strategy gained =
-        new Strategy(
-            List.of(
-                new Line.Words("a", "moth or bat or owl", false),
-                new Line.Words("b", "not (moth or bat or bird)", false)));
+    Strategy before = Strategy.of("moth or bat or bird");
+    Strategy after = Strategy.of("moth or bat or owl");
     print(
-        "| gained of two searches, with the first 1,000 | %s |%n",
-        Times.of(() -> snapshot.search(compile(gained), HERE).count()));
+        "| gained and lost of two searches, with eight names each | %s |%n",
+        Times.of(() -> Comparison.of(snapshot, compile(before), compile(after), 8)));
+    print(
+        "| the same, words nobody asked for before | %s |%n",
+        Times.of(this::forget, () -> Comparison.of(snapshot, compile(before), compile(after), 8)));
     System.gc();
     long heap = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
     print(

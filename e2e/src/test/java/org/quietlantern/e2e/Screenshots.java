@@ -2,6 +2,7 @@ package org.quietlantern.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.file.Path;
@@ -33,8 +34,6 @@ class Screenshots {
       try (Person teodor = new Person(chromium.browser(), lantern, 390, 844, ColorScheme.LIGHT)) {
         teodor.signIn("teodor").search("dimming moth*");
         take(teodor, "search-narrow");
-        teodor.go("Arrivals").page().getByLabel("Arrivals").waitFor();
-        take(teodor, "arrivals-narrow");
       }
     }
   }
@@ -62,11 +61,7 @@ class Screenshots {
     ilse.go("Folders").link("Verge lighting").click();
     ilse.page().getByLabel("Publications kept").waitFor();
     take(ilse, "folder");
-    ilse.page()
-        .getByLabel("Publications kept")
-        .getByRole(com.microsoft.playwright.options.AriaRole.LINK)
-        .first()
-        .click();
+    ilse.page().getByLabel("Publications kept").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByText("Citation").waitFor();
     String id = ilse.path().replaceAll(".*/p/", "");
     take(ilse, "publication");
@@ -107,9 +102,6 @@ class Screenshots {
   private void strip(Person ilse) {
     ilse.button("Breakdown").click();
     take(ilse, "search-years");
-    divideBy(ilse, "Organisms");
-    ilse.page().getByLabel("Breakdown").getByText("Insects").waitFor();
-    take(ilse, "search-organisms");
     ilse.button("Fold away").click();
     ilse.page().navigate(ilse.page().url().replaceAll("/q/.*", "/catalogue/holdings"));
     ilse.page().getByLabel("Titles held").waitFor();
@@ -122,6 +114,16 @@ class Screenshots {
     ilse.page().navigate(group + "/catalogue/headings?words=moths&h=Lepidoptera");
     ilse.page().getByText("Also called").waitFor();
     take(ilse, "headings");
+    ilse.page().navigate(group + "/catalogue/journals?words=lamp");
+    ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
+    ilse.page().getByText("Volume").first().waitFor();
+    take(ilse, "journals");
+    ilse.go("Folders").link("Cheap loggers, revision 2").click();
+    ilse.page().getByText("Revision 1").waitFor();
+    take(ilse, "saved-search");
+    ilse.page().navigate(group + "/help/search");
+    ilse.page().getByText("Lines to try").waitFor();
+    take(ilse, "help");
     ilse.go("Search").search("moth* dimming");
     ilse.go("Search").search("(moth* or bats) dimming");
     ilse.page().navigate(group + "/trail");

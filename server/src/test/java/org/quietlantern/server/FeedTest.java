@@ -49,7 +49,7 @@ class FeedTest {
   void anOrdinaryReaderReadsIt() {
     String address = subscribe(fia);
     assertThat(AtomRules.broken(reader.get(address).body())).isEmpty();
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     Client.Response answer = reader.get(address);
     assertThat(answer.header("Content-Type")).isEqualTo("application/atom+xml;charset=utf-8");
     assertThat(AtomRules.broken(answer.body())).isEmpty();
@@ -68,17 +68,17 @@ class FeedTest {
     String mine = subscribe(fia);
     String yours = subscribe(group.client(1));
     assertThat(mine).isNotEqualTo(yours);
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     List<String> first = ids(mine);
     assertThat(ids(yours)).isEqualTo(first);
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     assertThat(ids(mine)).containsAll(first).doesNotHaveDuplicates();
     int today = APP.bean(Calendar.class).now().atZone(ZoneOffset.UTC).getDayOfMonth();
     String later =
         group.alert(group.folder("G"), "Monthly", TestGroup.EVERYTHING, "monthly:" + today);
     String quiet =
         path(fia.post("/alerts/" + later + "/feed", Map.of()).ok().get("address").asString());
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     assertThat(fia.get("/rounds").ok().toString()).contains("Monthly");
     assertThat(ids(quiet)).as("its round still gathers").isEmpty();
   }
@@ -96,7 +96,7 @@ class FeedTest {
     assertThat(byTag.body()).isEmpty();
     assertThat(reader.get(address, "If-Modified-Since", first.header("Last-Modified")).status())
         .isEqualTo(304);
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     assertThat(reader.get(address, "If-None-Match", first.header("ETag")).status()).isEqualTo(200);
   }
 

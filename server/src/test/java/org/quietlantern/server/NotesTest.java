@@ -78,7 +78,7 @@ class NotesTest {
     String note = kept.get("note").get("id").asString();
     String said = nele.get("/notes/" + note).ok().get("blocks").toString();
     assertThat(said).contains("Publications per year").contains("Made on ");
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     assertThat(nele.get("/notes/" + note).ok().get("blocks").toString()).isEqualTo(said);
     assertThat(nele.get("/report?of=" + of).ok().get("blocks").toString()).isNotEqualTo(said);
     JsonNode listed = group.client(1).get("/folders/" + folder + "/notes").ok().get(0);

@@ -168,7 +168,7 @@ class RevisingTest {
     save(rune, 1, TestGroup.EVERYTHING, "").ok();
     APP.workOff();
     assertThat(rounds(alert)).as("nothing was announced").isZero();
-    APP.pass(TestApp.OVER_A_WEEKEND);
+    APP.passUntilSomethingCame();
     int came = rounds(alert);
     assertThat(came).as("found by the new revision").isPositive();
     assertThat(save(rune, 2, "kind: article", "").status()).isEqualTo(200);

@@ -78,7 +78,8 @@ class StatementsTest {
         feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
       }
       String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
-      APP.pass(TestApp.OVER_A_WEEKEND + size);
+      APP.passUntilSomethingCame();
+      APP.pass(size);
       String round = client.get("/rounds").ok().get(0).get("id").asString();
       String q =
           client

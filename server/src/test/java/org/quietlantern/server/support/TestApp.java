@@ -28,6 +28,7 @@ import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.oai.Faults;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
  * The real application on a database of its own, beside a source of its own. Nothing falls due by
@@ -144,6 +145,23 @@ public final class TestApp implements AutoCloseable {
       setClock(bean(Calendar.class).now().plus(java.time.Duration.ofDays(1)));
       workOff();
     }
+  }
+
+  /**
+   * Lets days pass over a weekend, and on until a publication came: whatever days passed before, an
+   * alert on everything has a round.
+   */
+  public void passUntilSomethingCame() {
+    int before = publications();
+    pass(OVER_A_WEEKEND);
+    for (int day = 0; publications() == before && day < OVER_A_WEEKEND * 2; day++) {
+      pass(1);
+    }
+  }
+
+  private int publications() {
+    return bean(JdbcTemplate.class)
+        .queryForObject("select count(*) from publication where canonical is null", Integer.class);
   }
 
   /** A new group whose people are signed in; the first of them coordinates. */

@@ -47,7 +47,7 @@ public final class World {
             .ok()
             .get("id")
             .asString();
-    app.pass(TestApp.OVER_A_WEEKEND);
+    app.passUntilSomethingCame();
     String round = client.get("/rounds").ok().get(0).get("id").asString();
     values.put("group", group.pid());
     values.put("folder", folder);
