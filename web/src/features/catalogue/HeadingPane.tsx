@@ -72,6 +72,8 @@ function Asking({ heading }: { heading: Schema['HeadingFacts'] }) {
   const [narrower, setNarrower] = useState(false);
   const [central, setCentral] = useState(false);
   const [aspects, setAspects] = useState<string[]>([]);
+  const [names, setNames] = useState(false);
+  const [related, setRelated] = useState(false);
   const text = headingText(heading.label, [
     ...(narrower ? ['narrower'] : []),
     ...(central ? ['central'] : []),
@@ -117,9 +119,35 @@ function Asking({ heading }: { heading: Schema['HeadingFacts'] }) {
           />
         ))}
       </div>
+      {(heading.names.length > 0 || heading.related.length > 0) && (
+        <div className="mt-2 flex flex-col gap-1">
+          <p className="small-head">Widened</p>
+          {heading.names.length > 0 && (
+            <Choice
+              on={names}
+              onChange={setNames}
+              label="its other names"
+              note="as words, wherever they stand"
+            />
+          )}
+          {heading.related.length > 0 && (
+            <Choice
+              on={related}
+              onChange={setRelated}
+              label="related headings"
+              note={listed(heading.related.map((beside) => beside.label))}
+            />
+          )}
+        </div>
+      )}
       <p className="mt-2 font-serif text-[15px]">{text}</p>
       <p className="mt-1 flex flex-wrap gap-x-4">
-        <SheetLinks group={here.id} line={text} main />
+        <SheetLinks
+          group={here.id}
+          line={text}
+          widened={[...(names ? ['names'] : []), ...(related ? ['related'] : [])]}
+          main
+        />
       </p>
     </section>
   );
@@ -136,14 +164,14 @@ function Choice({
   onChange: (on: boolean) => void;
   label: string;
   note: string;
-  count: number;
+  count?: number;
 }) {
   return (
     <label className="flex items-baseline gap-2">
       <input type="checkbox" checked={on} onChange={(event) => onChange(event.target.checked)} />
       <span>{label}</span>
       <span className="min-w-0 grow text-[13px] text-soft">{note}</span>
-      <span className="text-soft">{count.toLocaleString('en-GB')}</span>
+      {count !== undefined && <span className="text-soft">{count.toLocaleString('en-GB')}</span>}
     </label>
   );
 }

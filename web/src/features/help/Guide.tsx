@@ -30,7 +30,7 @@ export function Guide({
       </p>
       <p className="mt-1 flex flex-wrap items-center gap-x-5">
         <Act main={done} onClick={() => guideTo(at + 1)}>
-          {last ? 'Finish' : 'Next'}
+          {last ? 'Finish' : 'Next step'}
         </Act>
         {!done && step.lines && (
           <Act onClick={() => step.lines && onLines(step.lines)}>Do it for me</Act>

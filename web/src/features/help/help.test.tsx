@@ -42,7 +42,7 @@ it('guides through a first search, and never comes back once it is left', async 
   expect(screen.getByRole('status')).toHaveTextContent('1 of 5');
   await userEvent.click(screen.getByText('Do it for me'));
   expect(lines).toEqual([STEPS[0]?.lines]);
-  await userEvent.click(screen.getByText('Next'));
+  await userEvent.click(screen.getByText('Next step'));
   expect(screen.getByRole('status')).toHaveTextContent('2 of 5');
   await userEvent.click(screen.getByText('Leave the guide'));
   expect(screen.queryByRole('status')).toBeNull();

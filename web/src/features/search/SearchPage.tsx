@@ -39,7 +39,9 @@ function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
   }
   if (add) {
     const off = params.get('off') ? { off: true } : {};
-    lines.push({ id: newId(lines), kind: 'words', text: add, ...off });
+    const widened = params.getAll('wide');
+    const wide = widened.length > 0 ? { widened } : {};
+    lines.push({ id: newId(lines), kind: 'words', text: add, ...wide, ...off });
   }
   return strategyOf(lines);
 }

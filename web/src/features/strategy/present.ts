@@ -44,9 +44,14 @@ export function sheetLimited(
 export function sheetWith(
   group: string,
   line: string,
-  { joined = false, off = false }: { joined?: boolean; off?: boolean } = {},
+  {
+    joined = false,
+    off = false,
+    widened = [],
+  }: { joined?: boolean; off?: boolean; widened?: readonly string[] } = {},
 ): string {
   const params = new URLSearchParams({ add: line });
+  widened.forEach((by) => params.append('wide', by));
   const present = presentSheet(group);
   if (joined && present) params.set('with', present);
   if (off) params.set('off', '1');

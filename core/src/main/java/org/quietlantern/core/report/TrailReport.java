@@ -2,6 +2,7 @@ package org.quietlantern.core.report;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
 
 /**
  * The written account of a stretch of searching: every strategy with its counts, in the order in
@@ -22,9 +23,11 @@ public record TrailReport(
    *
    * @param at day and time, as text
    * @param cql the whole strategy
+   * @param now what it finds now; empty where that was not asked
    * @param opened titles of what was opened from it
    */
-  public record StepOf(String at, String sentence, String cql, int count, List<String> opened) {
+  public record StepOf(
+      String at, String sentence, String cql, int count, OptionalInt now, List<String> opened) {
     public StepOf {
       opened = List.copyOf(opened);
     }
@@ -37,11 +40,14 @@ public record TrailReport(
     String before = "";
     for (StepOf step : steps) {
       String found = Numbers.grouped(step.count());
-      rows.add(List.of(step.at(), step.sentence(), before, found));
+      String now = step.now().isPresent() ? Numbers.grouped(step.now().getAsInt()) : "";
+      rows.add(List.of(step.at(), step.sentence(), before, found, now));
       before = found;
     }
     blocks.add(new Document.Heading("Steps"));
-    blocks.add(new Document.Table(List.of("when", "search", "found before", "found"), rows));
+    blocks.add(
+        new Document.Table(
+            List.of("when", "search", "found before", "found then", "finds now"), rows));
     blocks.add(new Document.Heading("The same in CQL"));
     for (int i = 0; i < steps.size(); i++) {
       blocks.add(new Document.Paragraph(i + 1 + ". " + steps.get(i).cql()));

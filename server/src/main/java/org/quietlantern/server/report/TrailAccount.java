@@ -9,6 +9,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.report.Document;
 import org.quietlantern.core.report.TrailReport;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.trail.TrailPages;
 import org.springframework.stereotype.Component;
@@ -20,10 +21,12 @@ class TrailAccount implements Account {
   private static final DateTimeFormatter MINUTE =
       DateTimeFormatter.ofPattern("d MMM uuuu, HH:mm", Locale.ENGLISH);
   private final TrailPages trail;
+  private final Matching matching;
   private final Imprint imprint;
 
-  TrailAccount(TrailPages trail, Imprint imprint) {
+  TrailAccount(TrailPages trail, Matching matching, Imprint imprint) {
     this.trail = trail;
+    this.matching = matching;
     this.imprint = imprint;
   }
 
@@ -42,22 +45,25 @@ class TrailAccount implements Account {
     String from = Imprint.day(steps.get(0).at(), who.zoneId());
     String to = Imprint.day(steps.get(steps.size() - 1).at(), who.zoneId());
     String days = from.equals(to) ? "on " + from : "from " + from + " to " + to;
+    List<TrailReport.StepOf> told =
+        matching.look(who, look -> steps.stream().map(step -> step(who, step, look)).toList());
     return new TrailReport(
             "Report of searching " + days,
             "The steps of " + who.name() + " " + days + ". " + imprint.made(who),
-            steps.stream().map(step -> step(who, step)).toList(),
+            told,
             imprint.sources(who, Map.of()),
             imprint.address(who, name))
         .document();
   }
 
-  private TrailReport.StepOf step(Member who, TrailPages.TrailStep step) {
+  private TrailReport.StepOf step(Member who, TrailPages.TrailStep step, Matching.Look look) {
     Strategy strategy = step.strategy().strategy();
     return new TrailReport.StepOf(
         MINUTE.format(step.at().atZone(who.zoneId())),
         imprint.sentence(who, strategy),
         CqlWriter.write(strategy),
         step.count(),
+        look.snapshot().count(strategy, look.circumstances(), look.library()),
         step.opened().stream().map(TrailPages.OpenedLine::title).toList());
   }
 }
