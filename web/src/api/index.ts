@@ -3,3 +3,4 @@ export { Problem, isProblem } from './problem';
 export { keys } from './keys';
 export { changesSince } from './changes';
 export { forget, hasEnded, leaveForLater, left, type Later } from './later';
+export { useRefresh } from './refresh';

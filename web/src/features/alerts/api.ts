@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
 import { counted, useNotice } from '../../ui';
 
 export function useAlerts(group: string) {
@@ -29,12 +29,6 @@ export function useFeeds(group: string) {
     queryFn: async ({ signal }) =>
       body(await api.GET('/api/groups/{group}/feeds', { params: { path: { group } }, signal })),
   });
-}
-
-function useRefresh(group: string) {
-  const client = useQueryClient();
-  // Nobody waits for it: what was done is done, and lists follow as they can.
-  return () => void client.invalidateQueries({ queryKey: keys.living(group) });
 }
 
 export function useSetAlert(group: string) {

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import {
   api,
   body,
@@ -7,6 +7,7 @@ import {
   keys,
   leaveForLater,
   newCommand,
+  useRefresh,
   type Schema,
 } from '../../api';
 import { counted, useNotice } from '../../ui';
@@ -31,12 +32,6 @@ export function useFolder(group: string, folder: string) {
         }),
       ),
   });
-}
-
-function useRefresh(group: string) {
-  const client = useQueryClient();
-  // Nobody waits for it: what was done is done, and lists follow as they can.
-  return () => void client.invalidateQueries({ queryKey: keys.living(group) });
 }
 
 export function useAddFolder(group: string) {

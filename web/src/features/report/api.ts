@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
 import { useNotice } from '../../ui';
 
 /** A written account, made now. `of` names it. */
@@ -31,7 +31,7 @@ export function useNote(group: string, note: string) {
 }
 
 export function useKeepNote(group: string) {
-  const client = useQueryClient();
+  const refresh = useRefresh(group);
   const tell = useNotice();
   return useMutation({
     mutationFn: async ({ folder, of }: { folder: string; of: string }) => {
@@ -46,8 +46,7 @@ export function useKeepNote(group: string) {
     },
     onSuccess: ({ command, kept }) => {
       tell({ text: `Kept in ${kept.folder.name} as it is today.`, command });
-      // Nobody waits for it: what was done is done, and lists follow as they can.
-      void client.invalidateQueries({ queryKey: keys.living(group) });
+      refresh();
     },
   });
 }

@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
 import { counted, useNotice } from '../../ui';
 import type { Strategy } from '../strategy';
 
@@ -62,12 +62,6 @@ export function useChange(group: string, search: string, strategy: Strategy) {
         }),
       ),
   });
-}
-
-function useRefresh(group: string) {
-  const client = useQueryClient();
-  // Nobody waits for it: what was done is done, and lists follow as they can.
-  return () => void client.invalidateQueries({ queryKey: keys.living(group) });
 }
 
 export function useRevise(group: string, search: string) {

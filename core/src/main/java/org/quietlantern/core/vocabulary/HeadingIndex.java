@@ -78,9 +78,12 @@ final class HeadingIndex {
     }
     PriorityQueue<Ranked> best = new PriorityQueue<>(WORST_FIRST);
     for (int number : met) {
-      best.add(best(headings.get(number), sought));
-      if (best.size() > most) {
+      Ranked ranked = best(headings.get(number), sought);
+      if (best.size() < most) {
+        best.add(ranked);
+      } else if (WORST_FIRST.compare(best.element(), ranked) < 0) {
         best.remove();
+        best.add(ranked);
       }
     }
     return best.stream().sorted(WORST_FIRST.reversed()).map(Ranked::named).toList();
@@ -91,10 +94,15 @@ final class HeadingIndex {
         byWord.subMap(word, true, word + Character.MAX_VALUE, false).values().iterator());
   }
 
+  /** Names stand with the best kind first: after one with all words no later one is better. */
   private static Ranked best(List<Name> names, String[] sought) {
     Name best = names.get(0);
     int bestRank = Integer.MAX_VALUE;
     for (Name name : names) {
+      boolean mayBeTheSame = name.words().length == sought.length;
+      if (bestRank < 2 * BETWEEN && !mayBeTheSame) {
+        continue;
+      }
       int rank = rank(name, sought);
       if (rank < bestRank) {
         best = name;
@@ -121,8 +129,10 @@ final class HeadingIndex {
       boolean is = false;
       boolean begins = false;
       for (String word : words) {
-        is |= word.equals(each);
-        begins |= word.startsWith(each);
+        if (word.startsWith(each)) {
+          begins = true;
+          is |= word.length() == each.length();
+        }
       }
       whole &= is;
       begun &= begins;
