@@ -75,14 +75,24 @@ class LinkTest {
             .ok()
             .get("q")
             .asString();
+    String note =
+        GROUP
+            .client(0)
+            .post("/folders/" + folder + "/notes", Map.of("of", "glance:q:" + q))
+            .ok()
+            .get("note")
+            .get("id")
+            .asString();
     Client liv = GROUP.client(0).below("");
     Client.Response led = liv.get("/f/" + folder);
     assertThat(led.status()).isEqualTo(302);
     assertThat(led.header("Location")).isEqualTo("/g/" + GROUP.pid() + "/f/" + folder);
     assertThat(liv.get("/q/" + q).status()).isEqualTo(302);
+    assertThat(liv.get("/n/" + note).header("Location"))
+        .isEqualTo("/g/" + GROUP.pid() + "/n/" + note);
     Client stranger = APP.group("Lars Link").client(0).below("");
     String unknown = anybody.get("/f/0000000000").body();
-    for (String path : List.of("/f/" + folder, "/q/" + q)) {
+    for (String path : List.of("/f/" + folder, "/q/" + q, "/n/" + note)) {
       assertThat(stranger.get(path).status()).isEqualTo(404);
       assertThat(anybody.get(path).body()).isEqualTo(unknown);
     }

@@ -176,6 +176,18 @@ class RevisingTest {
         .isEqualTo(alert);
   }
 
+  @DisplayName("N7: what came since the last run stays apart from what an edit gained")
+  @Test
+  void whatCameMeanwhile() {
+    String alert = watch("daily");
+    int before = count(TestGroup.EVERYTHING);
+    APP.harvestUntilSomethingCame();
+    int came = count(TestGroup.EVERYTHING) - before;
+    save(rune, 1, TestGroup.EVERYTHING, "").ok();
+    APP.workOff();
+    assertThat(rounds(alert)).isEqualTo(came);
+  }
+
   @Test
   void whatAnEditGainedIsShownByChoice() {
     watch("daily");

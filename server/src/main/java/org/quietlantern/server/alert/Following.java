@@ -12,6 +12,8 @@ import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Json;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -26,18 +28,21 @@ public class Following {
   private final Matching matching;
   private final IndexKeeper index;
   private final Rounds rounds;
+  private final Json json;
 
   Following(
       AlertMapper mapper,
       Publications publications,
       Matching matching,
       IndexKeeper index,
-      Rounds rounds) {
+      Rounds rounds,
+      Json json) {
     this.mapper = mapper;
     this.publications = publications;
     this.matching = matching;
     this.index = index;
     this.rounds = rounds;
+    this.json = json;
   }
 
   /**
@@ -56,13 +61,23 @@ public class Following {
     try (Snapshot snapshot = index.snapshot(publications.latest())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       RoaringBitmap were = snapshot.all(look.compile(strategy));
-      were.andNot(ChangesSince.read(publications, alert.number(), snapshot.number()).touched());
+      were.andNot(stillToFind(alert, look));
       Memory memory = Memory.read(alert.memory());
       if (announce) {
         announce(alert, to, look, strategy, memory.news(were));
       }
       mapper.follow(alert.id(), to, memory.with(were).bytes());
     }
+  }
+
+  /** What came since the last run, and what changed so that the former revision would find it. */
+  private RoaringBitmap stillToFind(AlertMapper.Row alert, Matching.Look look) {
+    ChangesSince changes =
+        ChangesSince.read(publications, alert.number(), look.snapshot().number());
+    Strategy former = json.read(alert.strategy(), StrategyBody.class).strategy();
+    RoaringBitmap still = look.snapshot().among(look.compile(former), changes.touched());
+    changes.arrived().forEach(still::add);
+    return still;
   }
 
   private void announce(

@@ -159,6 +159,16 @@ public final class TestApp implements AutoCloseable {
     }
   }
 
+  /** The same while alerts do not run. */
+  public void harvestUntilSomethingCame() {
+    int before = publications();
+    for (int day = 0; publications() == before && day < OVER_A_WEEKEND * 3; day++) {
+      setClock(bean(Calendar.class).now().plus(java.time.Duration.ofDays(1)));
+      bean(Harvests.class).harvestAll();
+    }
+    bean(IndexKeeper.class).catchUp();
+  }
+
   private int publications() {
     return bean(JdbcTemplate.class)
         .queryForObject("select count(*) from publication where canonical is null", Integer.class);
