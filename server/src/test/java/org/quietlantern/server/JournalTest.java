@@ -43,6 +43,8 @@ class JournalTest {
     JsonNode former = find("?words=" + RENAMED.formerTitle().replace(" ", "%20")).get("journals");
     assertThat(former.findValuesAsString("issn")).contains(RENAMED.issn());
     assertThat(former.get(0).get("by").asString()).isEqualTo(RENAMED.formerTitle());
+    assertThat(former.get(0).get("count"))
+        .isEqualTo(jory.get("/journals/" + former.get(0).get("issn").asString()).ok().get("count"));
     JsonNode discipline = all.get("disciplines").get(0);
     assertThat(find("?discipline=" + discipline.get("name").asString()).get("found").asInt())
         .isEqualTo(discipline.get("journals").asInt());

@@ -142,6 +142,22 @@ class RevisingTest {
     assertThat(runa.get("/searches/to-check").ok().size()).as("still asked").isEqualTo(1);
   }
 
+  @Test
+  void whoCheckedUnaskedStaysThatWhenBeingAskedIsTakenBack() {
+    assertThat(put(runa, at + "/revisions/1/checked").status()).isEqualTo(200);
+    UUID command = UUID.randomUUID();
+    rune.post(at + "/revisions/1/checks", Map.of("member", group.member(1).pid()), command);
+    assertThat(check().hasNonNull("askedBy")).isTrue();
+    assertThat(check().hasNonNull("checked")).isTrue();
+    rune.post("/actions/" + command + "/undo", Map.of()).ok();
+    assertThat(check().hasNonNull("askedBy")).isFalse();
+    assertThat(check().hasNonNull("checked")).isTrue();
+  }
+
+  private JsonNode check() {
+    return history().get("revisions").get(0).get("checks").get(0);
+  }
+
   private Client.Response put(Client who, String path) {
     return who.write("PUT", path, Map.of(), UUID.randomUUID());
   }

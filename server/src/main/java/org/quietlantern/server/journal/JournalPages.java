@@ -5,11 +5,14 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.quietlantern.core.holdings.Coverage;
 import org.quietlantern.core.holdings.Journal;
 import org.quietlantern.core.holdings.Journals;
+import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Nullable;
@@ -77,9 +80,10 @@ class JournalPages {
                   .filter(each -> fits(wanted.letter(), each.journal().letter()))
                   .filter(access(look, wanted.access()))
                   .toList();
+          ToIntFunction<Journal> counts = counts(look);
           return new JournalsShown(
               met.size(),
-              met.stream().limit(MOST).map(each -> line(look, each)).toList(),
+              met.stream().limit(MOST).map(each -> line(look, each, counts)).toList(),
               disciplines(journals),
               journals.all().stream().map(Journal::letter).distinct().sorted().toList());
         });
@@ -108,7 +112,25 @@ class JournalPages {
         .toList();
   }
 
-  private static JournalLine line(Matching.Look look, Journals.Met met) {
+  /** How many publications are in a journal, under all its titles: most are counted at once. */
+  private static ToIntFunction<Journal> counts(Matching.Look look) {
+    Breakdown titles =
+        Breakdown.of(
+            look.snapshot(),
+            look.compile(Matching.EVERYTHING),
+            new Breakdown.Asked(Property.JOURNAL, "", Breakdown.Asked.MOST, false));
+    Map<String, Integer> counted =
+        titles.bars().stream()
+            .collect(Collectors.toMap(Breakdown.Bar::value, Breakdown.Bar::count));
+    boolean all = titles.values() == counted.size();
+    return journal ->
+        all || counted.keySet().containsAll(journal.titles())
+            ? journal.titles().stream().mapToInt(t -> counted.getOrDefault(t, 0)).sum()
+            : look.count(new Strategy(List.of(JournalLines.in(journal))));
+  }
+
+  private static JournalLine line(
+      Matching.Look look, Journals.Met met, ToIntFunction<Journal> counts) {
     Journal journal = met.journal();
     return new JournalLine(
         journal.issn(),
@@ -116,7 +138,7 @@ class JournalPages {
         met.by().equals(journal.title()) ? null : met.by(),
         journal.discipline(),
         access(look, journal),
-        look.count(new Strategy(List.of(JournalLines.in(journal)))));
+        counts.applyAsInt(journal));
   }
 
   /** The best that holds of any of its years. */

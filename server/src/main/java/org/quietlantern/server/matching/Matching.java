@@ -4,7 +4,10 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import org.quietlantern.core.query.Limit;
+import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Problem;
+import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.CitedCounts;
@@ -27,6 +30,11 @@ import org.springframework.stereotype.Service;
 /** Searching the catalogue: the one place where strategies are compiled and counted. */
 @Service
 public class Matching {
+  /** Every publication, as a strategy: with an abstract or without. */
+  public static final Strategy EVERYTHING =
+      new Strategy(
+          List.of(new Line.Limited("all", Limit.any(Property.ABSTRACT, "yes", "no"), false)));
+
   private final IndexKeeper index;
   private final GroupCircumstances circumstances;
   private final Shelves shelves;

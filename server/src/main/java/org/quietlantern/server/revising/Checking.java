@@ -111,28 +111,27 @@ public class Checking implements Undoer {
     if (!checker.mayWrite()) {
       throw Refusal.unusable("guest", "A guest cannot check.");
     }
-    commands.run(
-        who,
-        command,
-        what(),
-        Boolean.class,
-        () -> {
-          RevisingMapper.Check known = mapper.check(revision.row(), checker.id());
-          mapper.setCheck(step.after(known, revision.row()));
-          Map<String, Object> before = new HashMap<>();
-          before.put("revision", revision.row());
-          before.put("checker", checker.id());
-          if (known != null) {
-            before.put("askedBy", known.askedBy());
-            before.put("asked", text(known.asked()));
-            before.put("checked", text(known.checked()));
-          }
-          return new Done<>(
-              SavedSearches.subject(search),
-              before,
-              Map.of("revision", n, "checker", checker.pid()),
-              true);
-        });
+    commands.run(who, command, what(), Boolean.class, () -> make(search, revision, checker, step));
+  }
+
+  private Done<Boolean> make(
+      String search, Revisions.Revision revision, Member checker, Step step) {
+    RevisingMapper.Check known = mapper.check(revision.row(), checker.id());
+    mapper.setCheck(step.after(known, revision.row()));
+    Map<String, Object> before = new HashMap<>();
+    before.put("revision", revision.row());
+    before.put("checker", checker.id());
+    before.put("known", known != null);
+    if (known != null) {
+      before.put("askedBy", known.askedBy());
+      before.put("asked", text(known.asked()));
+      before.put("checked", text(known.checked()));
+    }
+    return new Done<>(
+        SavedSearches.subject(search),
+        before,
+        Map.of("revision", revision.n(), "checker", checker.pid()),
+        true);
   }
 
   private static String text(Instant at) {
@@ -153,7 +152,7 @@ public class Checking implements Undoer {
       Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
     int revision = (Integer) before.get("revision");
     int checker = (Integer) before.get("checker");
-    if (before.containsKey("askedBy")) {
+    if (Boolean.TRUE.equals(before.get("known"))) {
       mapper.setCheck(
           new RevisingMapper.Check(
               revision,

@@ -1,9 +1,7 @@
 package org.quietlantern.server.search;
 
 import java.util.List;
-import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
-import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.server.folder.SavedSearch;
 import org.quietlantern.server.folder.SavedSearches;
@@ -18,15 +16,6 @@ import org.springframework.stereotype.Service;
 class Beginnings {
   private static final int HEADINGS = 12;
   private static final int STRATEGIES = 20;
-
-  /** Everything, as a strategy: what a word rules out that stands nowhere. */
-  private static final Strategy EVERYTHING =
-      new Strategy(
-          List.of(
-              new Line.Limited(
-                  "all",
-                  org.quietlantern.core.query.Limit.any(Property.ABSTRACT, "yes", "no"),
-                  false)));
 
   private final Matching matching;
   private final SavedSearches searches;
@@ -54,7 +43,7 @@ class Beginnings {
             look ->
                 Breakdown.of(
                     look.snapshot(),
-                    look.compile(EVERYTHING),
+                    look.compile(Matching.EVERYTHING),
                     new Breakdown.Asked(Property.HEADING, "", HEADINGS, false)));
     return new BeginningsShown(
         headings.base(),
