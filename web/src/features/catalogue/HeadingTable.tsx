@@ -61,7 +61,7 @@ function HeadingRow({ line, above, shown }: { line: Line; above: string[]; shown
           <span className="flex items-baseline" style={{ paddingLeft: above.length * INDENT }}>
             {unfolds ? (
               <Act
-                className="w-6 justify-center"
+                className="w-[24px] flex-none justify-center"
                 aria-expanded={open}
                 aria-label={`${open ? 'Fold' : 'Unfold'} ${line.label}`}
                 onClick={() => setOpen((now) => !now)}
@@ -69,7 +69,7 @@ function HeadingRow({ line, above, shown }: { line: Line; above: string[]; shown
                 {open ? '−' : '+'}
               </Act>
             ) : (
-              <span className="w-6" />
+              <span className="w-[24px] flex-none" />
             )}
             <Link
               className="min-w-0 font-serif text-[16px] hover:underline"

@@ -20,12 +20,31 @@ function strategyFor(part: Part, one: string, other: string): Strategy {
   return strategyOf([held('a', one, false), held('b', other, false)]);
 }
 
-/** Two strategies beside each other: what the second gained, what it lost, what both have. */
+/** Two strategies beside each other, which the address names. */
 export function ComparePage() {
   const here = useHere();
+  const [params] = useSearchParams();
+  const one = params.get('one');
+  const other = params.get('other');
+  if (one && other) return <Comparing one={one} other={other} />;
+  return (
+    <div className="page">
+      <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
+      <p className="mt-2">
+        There are no two searches to compare here. Tick two steps of your{' '}
+        <Link className="act" to={`/g/${here.id}/trail`}>
+          trail
+        </Link>
+        .
+      </p>
+    </div>
+  );
+}
+
+/** What the second gained, what it lost, what both have. */
+function Comparing({ one, other }: { one: string; other: string }) {
+  const here = useHere();
   const [params, setParams] = useSearchParams();
-  const one = params.get('one') ?? '';
-  const other = params.get('other') ?? '';
   const part = PARTS.find((each) => each === params.get('part')) ?? 'gained';
   const sampled = params.get('order') === 'sample';
   const strategy = strategyFor(part, one, other);

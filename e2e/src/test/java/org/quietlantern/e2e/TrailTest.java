@@ -100,7 +100,7 @@ class TrailTest {
     Page page = maren.go("Search").search("curfew").page();
     int before = count();
     Locator leaf = page.getByLabel("Leaf");
-    Locator heading = leaf.locator("button[aria-expanded]").first();
+    Locator heading = leaf.locator("ul button[aria-expanded]").first();
     String name = heading.innerText().replace(" (central)", "");
     heading.click();
     leaf.getByText("On the sheet for later").click();
