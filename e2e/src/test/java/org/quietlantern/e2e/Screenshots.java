@@ -124,6 +124,8 @@ class Screenshots {
     ilse.page().navigate(group + "/help/search");
     ilse.page().getByText("Lines to try").waitFor();
     take(ilse, "help");
+    ilse.page().navigate(group + "/search");
+    ilse.line(1).waitFor();
     ilse.go("Search").search("moth* dimming");
     ilse.go("Search").search("(moth* or bats) dimming");
     ilse.page().navigate(group + "/trail");
