@@ -1,7 +1,9 @@
 package org.quietlantern.core.holdings;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Fold;
@@ -26,7 +28,7 @@ final class JournalNames {
    * one before former ones; the present one for its ISSN.
    */
   static Optional<String> met(Journal journal, String typed) {
-    String issn = typed.strip().toUpperCase(java.util.Locale.ROOT);
+    String issn = typed.strip().toUpperCase(Locale.ROOT);
     if (!issn.isEmpty() && issn.replace("-", "").equals(journal.issn().replace("-", ""))) {
       return Optional.of(journal.title());
     }
@@ -44,7 +46,6 @@ final class JournalNames {
   }
 
   static Stream<Journal> ordered(Stream<Journal> journals) {
-    return journals.sorted(
-        java.util.Comparator.comparing(JournalNames::order).thenComparing(Journal::issn));
+    return journals.sorted(Comparator.comparing(JournalNames::order).thenComparing(Journal::issn));
   }
 }

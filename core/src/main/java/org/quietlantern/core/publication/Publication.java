@@ -48,6 +48,11 @@ public record Publication(
     }
   }
 
+  /** The journal or book around it, else its publisher; empty if neither is known. */
+  public String where() {
+    return host.isKnown() ? host.title() : publisher;
+  }
+
   /** Year of its earliest known appearance. */
   public Optional<Integer> year() {
     return date.map(PartialDate::year);

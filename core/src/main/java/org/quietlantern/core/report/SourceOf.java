@@ -1,6 +1,7 @@
 package org.quietlantern.core.report;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A source in a report.
@@ -29,7 +30,6 @@ public record SourceOf(String name, int records, String coverage, String harvest
   }
 
   private static List<String> with(List<String> cells, String last) {
-    return java.util.stream.Stream.concat(cells.stream(), java.util.stream.Stream.of(last))
-        .toList();
+    return Stream.concat(cells.stream(), Stream.of(last)).toList();
   }
 }

@@ -20,18 +20,17 @@ import org.quietlantern.core.vocabulary.Headings;
  * beside it, as far as the catalogue has them (rule M6). A name is searched as words where the word
  * stood; a heading as a heading, which no other field than that of headings holds.
  */
-final class HeadingWidener implements Term.Cases<Term> {
+final class HeadingWidener extends Rewriting {
   private final Headings headings;
   private final Set<Widening> by;
-  private final Lexicon lexicon;
 
   /** Whether headings are met in the fields that are searched here. */
   private final boolean inHeadings;
 
   private HeadingWidener(Headings headings, Set<Widening> by, Lexicon lexicon, boolean inHeadings) {
+    super(lexicon);
     this.headings = headings;
     this.by = by;
-    this.lexicon = lexicon;
     this.inHeadings = inHeadings;
   }
 
@@ -61,15 +60,10 @@ final class HeadingWidener implements Term.Cases<Term> {
     return named(phrase, Leaves.typed(phrase).replace("\"", ""), phrase.span());
   }
 
-  @Override
-  public Term cut(Term.Cut cut) {
-    return cut;
-  }
-
   /** Neighbouring words may name a heading together. */
   @Override
   public Term and(Term.And and) {
-    Term each = new Term.And(and.parts().stream().map(part -> part.match(this)).toList());
+    Term each = super.and(and);
     boolean words = and.parts().stream().allMatch(Term.Word.class::isInstance);
     if (!words) {
       return each;
@@ -124,7 +118,7 @@ final class HeadingWidener implements Term.Cases<Term> {
             .map(named -> headings.reach(named.heading(), asked.narrower()))
             .orElse(Set.of());
     if (HeadingUses.sought(uris, asked).stream()
-        .anyMatch(word -> lexicon.knows(IndexFields.HEADING_USE, word))) {
+        .anyMatch(word -> lexicon().knows(IndexFields.HEADING_USE, word))) {
       others.add(asked);
     }
   }
@@ -136,14 +130,6 @@ final class HeadingWidener implements Term.Cases<Term> {
         .filter(name -> !Fold.letters(name).equals(own))
         .filter(name -> folded(name).stream().allMatch(this::knows))
         .distinct();
-  }
-
-  private static List<String> folded(String name) {
-    return Analysis.EXACT.words(name).stream().map(Analysis.Found::word).toList();
-  }
-
-  private boolean knows(String word) {
-    return lexicon.knows(IndexFields.exact(IndexFields.ALL), word);
   }
 
   private static Term words(String name, Span span) {
@@ -159,25 +145,9 @@ final class HeadingWidener implements Term.Cases<Term> {
   }
 
   @Override
-  public Term or(Term.Or or) {
-    return new Term.Or(or.parts().stream().map(part -> part.match(this)).toList());
-  }
-
-  @Override
-  public Term not(Term.Not not) {
-    return new Term.Not(not.left().match(this), not.right().match(this));
-  }
-
-  @Override
   public Term in(Term.In in) {
     boolean here = in.fields().contains(Field.HEADING);
     return new Term.In(
-        in.fields(), in.term().match(new HeadingWidener(headings, by, lexicon, here)));
-  }
-
-  private static Term or(Term term, List<Term> others) {
-    return others.isEmpty()
-        ? term
-        : new Term.Or(Stream.concat(Stream.of(term), others.stream()).toList());
+        in.fields(), in.term().match(new HeadingWidener(headings, by, lexicon(), here)));
   }
 }

@@ -14,11 +14,9 @@ import org.quietlantern.core.vocabulary.Headings;
  * has them (rules M5 to M7): {@code colour} becomes {@code (colour or color)}, {@code skyglow}
  * {@code (skyglow or "sky glow")}, and the other way round.
  */
-final class Widener implements Term.Cases<Term> {
-  private final Lexicon lexicon;
-
+final class Widener extends Rewriting {
   private Widener(Lexicon lexicon) {
-    this.lexicon = lexicon;
+    super(lexicon);
   }
 
   /** A tree with all widenings of its line. */
@@ -42,7 +40,7 @@ final class Widener implements Term.Cases<Term> {
   }
 
   private List<Term> ofWord(Term.Word word) {
-    List<String> folded = folded(word);
+    List<String> folded = folded(word.text());
     if (folded.size() != 1) {
       return List.of();
     }
@@ -52,7 +50,7 @@ final class Widener implements Term.Cases<Term> {
         .filter(variant -> !stem(variant).equals(stem) && knows(variant))
         .forEach(variant -> others.add(new Term.Word(variant, word.span())));
     for (String[] pair : Variants.apart(folded.get(0))) {
-      if (knows(pair[0]) && knows(pair[1]) && lexicon.hasPhrase(pair[0], pair[1])) {
+      if (knows(pair[0]) && knows(pair[1]) && lexicon().hasPhrase(pair[0], pair[1])) {
         others.add(phrase(word.span(), pair));
       }
     }
@@ -75,25 +73,15 @@ final class Widener implements Term.Cases<Term> {
     if (!(left instanceof Term.Word one && right instanceof Term.Word other)) {
       return Stream.empty();
     }
-    String joined = String.join("", folded(one)) + String.join("", folded(other));
+    String joined = String.join("", folded(one.text())) + String.join("", folded(other.text()));
     return knows(joined) ? Stream.of(new Term.Word(joined, span)) : Stream.empty();
-  }
-
-  @Override
-  public Term cut(Term.Cut cut) {
-    return cut;
-  }
-
-  @Override
-  public Term heading(Term.Heading heading) {
-    return heading;
   }
 
   /** Neighbours may be one word elsewhere: {@code sky glow} is met as {@code skyglow}, too. */
   @Override
   public Term and(Term.And and) {
     List<Term> parts = and.parts();
-    Term all = new Term.And(parts.stream().map(part -> part.match(this)).toList());
+    Term all = new Term.And(each(parts));
     List<Term> ways = new ArrayList<>(List.of(all));
     for (int i = 0; i + 1 < parts.size(); i++) {
       int at = i;
@@ -118,38 +106,9 @@ final class Widener implements Term.Cases<Term> {
     return leaf instanceof Term.Word word ? word.span() : new Span(0, 0);
   }
 
-  @Override
-  public Term or(Term.Or or) {
-    return new Term.Or(or.parts().stream().map(part -> part.match(this)).toList());
-  }
-
-  @Override
-  public Term not(Term.Not not) {
-    return new Term.Not(not.left().match(this), not.right().match(this));
-  }
-
-  @Override
-  public Term in(Term.In in) {
-    return new Term.In(in.fields(), in.term().match(this));
-  }
-
-  private static Term or(Term term, List<Term> others) {
-    return others.isEmpty()
-        ? term
-        : new Term.Or(Stream.concat(Stream.of(term), others.stream()).toList());
-  }
-
   private static Term phrase(Span span, String[] words) {
     return new Term.Phrase(
         Stream.of(words).map(word -> (Term) new Term.Word(word, span)).toList(), span);
-  }
-
-  private boolean knows(String word) {
-    return lexicon.knows(IndexFields.exact(IndexFields.ALL), word);
-  }
-
-  private static List<String> folded(Term.Word word) {
-    return Analysis.EXACT.words(word.text()).stream().map(Analysis.Found::word).toList();
   }
 
   private static String stem(String word) {

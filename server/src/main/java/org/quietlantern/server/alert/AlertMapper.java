@@ -87,23 +87,19 @@ interface AlertMapper {
       """)
   List<Integer> behind(long latest);
 
-  @Select(
+  /** What watching needs of an alert. */
+  String WATCHED =
       """
       select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
         a.number, a.memory
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
-      where a.id = #{id} for update of a
-      """)
+      """;
+
+  @Select(WATCHED + " where a.id = #{id} for update of a")
   Row lock(int id);
 
   /** The alert that watches by a revision, locked. */
-  @Select(
-      """
-      select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
-        a.number, a.memory
-      from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
-      where a.revision = #{revision} and a.state <> 'ended' for update of a
-      """)
+  @Select(WATCHED + " where a.revision = #{revision} and a.state <> 'ended' for update of a")
   Row lockBy(int revision);
 
   @Update(

@@ -113,7 +113,7 @@ class AlertRun {
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), alert.revision());
     int round = rounds.openRound(alert.id());
     List<Integer> ids = Arrays.stream(news.toArray()).boxed().collect(Collectors.toList());
-    Reasons reasons = new Reasons(look.snapshot(), look.library(), look.circumstances().headings());
+    Reasons reasons = look.reasons();
     for (Stored stored : publications.byId(ids)) {
       NewClass newClass =
           NewClass.of(

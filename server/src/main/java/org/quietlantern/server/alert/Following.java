@@ -1,8 +1,6 @@
 package org.quietlantern.server.alert;
 
 import java.time.ZoneId;
-import java.util.Arrays;
-import java.util.List;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
@@ -88,9 +86,8 @@ public class Following {
       RoaringBitmap of) {
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
     int round = rounds.openRound(alert.id());
-    List<Integer> ids = Arrays.stream(of.toArray()).boxed().toList();
-    Reasons reasons = new Reasons(look.snapshot(), look.library(), look.circumstances().headings());
-    for (int id : ids) {
+    Reasons reasons = look.reasons();
+    for (int id : of) {
       rounds.announce(finder, round, id, NewClass.EDITED, reasons.of(strategy, id));
     }
   }

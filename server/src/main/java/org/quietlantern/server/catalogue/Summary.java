@@ -40,7 +40,7 @@ public record Summary(
         stored.pid(),
         publication.title(),
         publication.authors().stream().map(PersonName::family).toList(),
-        publication.host().isKnown() ? publication.host().title() : publication.publisher(),
+        publication.where(),
         publication.year().orElse(null),
         publication.kind().word(),
         publication.version().word(),

@@ -6,6 +6,7 @@ import java.util.List;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,10 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class Versions {
-  private static final Comparator<VersionShown> LATEST_FORM_FIRST =
-      Comparator.comparing(VersionShown::version, Versions::form);
-  private static final List<String> FORMS = List.of("final", "accepted", "preprint");
-
   private final CatalogueMapper mapper;
   private final Publications publications;
 
@@ -52,17 +49,22 @@ public class Versions {
    */
   public List<VersionShown> of(String pid) {
     return mapper.records(publications.get(pid).id()).stream()
-        .flatMap(
-            row ->
-                RecordReader.read(row.format(), row.raw()) instanceof Supplied.Read read
-                    ? java.util.stream.Stream.of(version(row, read.publication()))
-                    : java.util.stream.Stream.empty())
-        .sorted(LATEST_FORM_FIRST)
+        .map(row -> new Reading(row, RecordReader.read(row.format(), row.raw())))
+        .filter(reading -> reading.supplied() instanceof Supplied.Read)
+        .sorted(Comparator.comparing(Reading::form).reversed())
+        .map(reading -> version(reading.row(), reading.publication()))
         .toList();
   }
 
-  private static int form(String one, String other) {
-    return Integer.compare(FORMS.indexOf(one), FORMS.indexOf(other));
+  /** A record with what could be read in it. */
+  private record Reading(CatalogueMapper.RecordRow row, Supplied supplied) {
+    Publication publication() {
+      return ((Supplied.Read) supplied).publication();
+    }
+
+    VersionKind form() {
+      return publication().version();
+    }
   }
 
   private static VersionShown version(CatalogueMapper.RecordRow row, Publication publication) {
@@ -72,7 +74,7 @@ public class Versions {
         publication.version().word(),
         publication.title(),
         publication.date().map(Object::toString).orElse(null),
-        publication.host().isKnown() ? publication.host().title() : publication.publisher(),
+        publication.where(),
         publication.doi(),
         publication.open(),
         row.deleted(),

@@ -40,7 +40,7 @@ class RevisionShelf implements Shelf {
   @Transactional(readOnly = true)
   public Optional<String> newer(int group, String name) {
     int colon = name.indexOf(':');
-    return mapper.revisions(group, name.substring(0, colon)).stream()
+    return mapper.revisions(group, name.substring(0, colon), 1).stream()
         .map(SavedSearchMapper.RevisionRow::n)
         .findFirst()
         .filter(last -> last > Integer.parseInt(name.substring(colon + 1)))

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The states of saved searches, from the first to the one in force. */
 @Service
 public class Revisions {
+  private static final int MOST = 1000;
   private final SavedSearchMapper mapper;
   private final Json json;
   private final Calendar calendar;
@@ -57,18 +58,26 @@ public class Revisions {
   @Transactional(readOnly = true)
   public List<Revision> of(Member who, String search) {
     List<Revision> all =
-        mapper.revisions(who.group(), search).stream().map(this::revision).toList();
+        mapper.revisions(who.group(), search, MOST).stream().map(this::revision).toList();
     if (all.isEmpty()) {
       throw Refusal.unknown();
     }
     return all;
   }
 
+  /** The one in force. */
+  @Transactional(readOnly = true)
+  public Revision latest(Member who, String search) {
+    return mapper.revisions(who.group(), search, 1).stream()
+        .map(this::revision)
+        .findFirst()
+        .orElseThrow(Refusal::unknown);
+  }
+
   @Transactional(readOnly = true)
   public Revision get(Member who, String search, int n) {
-    return of(who, search).stream()
-        .filter(revision -> revision.n() == n)
-        .findFirst()
+    return Optional.ofNullable(mapper.revision(who.group(), search, n))
+        .map(this::revision)
         .orElseThrow(Refusal::unknown);
   }
 

@@ -89,14 +89,18 @@ interface SavedSearchMapper {
       int membership,
       Instant at) {}
 
-  @Select(
+  String REVISIONS =
       """
       select r.id, r.n, r.strategy::text, r.count, r.gained, r.lost, r.comment, r.membership, r.at
       from saved_search s join folder f on f.id = s.folder join revision r on r.saved_search = s.id
       where f.grp = #{group} and f.owner is null and s.pid = #{pid}
-      order by r.n desc limit 1000
-      """)
-  List<RevisionRow> revisions(int group, String pid);
+      """;
+
+  @Select(REVISIONS + " order by r.n desc limit #{most}")
+  List<RevisionRow> revisions(int group, String pid, int most);
+
+  @Select(REVISIONS + " and r.n = #{n}")
+  RevisionRow revision(int group, String pid, int n);
 
   @Select(
       """

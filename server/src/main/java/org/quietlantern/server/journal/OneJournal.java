@@ -86,6 +86,7 @@ class OneJournal {
           Journal journal = journal(look, issn);
           Line line = JournalLines.in(journal);
           Strategy all = new Strategy(List.of(line));
+          Breakdown byYear = byYear(look, all);
           return new JournalFacts(
               journal.issn(),
               journal.title(),
@@ -102,8 +103,8 @@ class OneJournal {
                   .map(Stretch::of)
                   .toList(),
               StrategyBody.of(all).lines().get(0),
-              look.count(all),
-              years(look, all));
+              byYear.base(),
+              years(byYear));
         });
   }
 
@@ -113,18 +114,23 @@ class OneJournal {
 
   private static InSource inSource(Matching.Look look, Line line, Sources.SourceView source) {
     Strategy strategy = new Strategy(List.of(line, JournalLines.source(source.key())));
-    List<YearOf> years = years(look, strategy);
+    Breakdown byYear = byYear(look, strategy);
+    List<YearOf> years = years(byYear);
     return new InSource(
         source.key(),
         source.name(),
-        look.count(strategy),
+        byYear.base(),
         years.isEmpty() ? null : years.get(years.size() - 1).year(),
         years.isEmpty() ? null : years.get(0).year());
   }
 
-  private static List<YearOf> years(Matching.Look look, Strategy strategy) {
+  private static Breakdown byYear(Matching.Look look, Strategy strategy) {
     Breakdown.Asked asked = new Breakdown.Asked(Property.DATE, "", Breakdown.Asked.MOST, false);
-    return Breakdown.of(look.snapshot(), look.compile(strategy), asked).bars().stream()
+    return Breakdown.of(look.snapshot(), look.compile(strategy), asked);
+  }
+
+  private static List<YearOf> years(Breakdown byYear) {
+    return byYear.bars().stream()
         .filter(bar -> bar.count() > 0)
         .map(bar -> new YearOf(Integer.parseInt(bar.value()), bar.count()))
         .sorted(Comparator.comparing(YearOf::year).reversed())

@@ -3,6 +3,7 @@ package org.quietlantern.server.matching;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
@@ -80,6 +81,11 @@ public class Matching {
       return Matching.compile(snapshot, circumstances, library, strategy);
     }
 
+    /** Says by which words publications were met. */
+    public Reasons reasons() {
+      return new Reasons(snapshot, library, circumstances.headings());
+    }
+
     /** The name of this state, opaque. */
     public String asOf() {
       return new AsOf(snapshot.number(), circumstances.today(), circumstances.edition()).token();
@@ -87,7 +93,12 @@ public class Matching {
 
     /** What a strategy finds; 0 if it cannot be searched. */
     public int count(Strategy strategy) {
-      return snapshot.count(strategy, circumstances, library).orElse(0);
+      return found(strategy).orElse(0);
+    }
+
+    /** What a strategy finds; empty if it cannot be searched. */
+    public OptionalInt found(Strategy strategy) {
+      return snapshot.count(strategy, circumstances, library);
     }
   }
 
@@ -120,11 +131,7 @@ public class Matching {
 
   /** Which words a publication was met by, and where. */
   public List<Why> why(Member who, Strategy strategy, int publication) {
-    return look(
-        who,
-        look ->
-            new Reasons(look.snapshot(), look.library(), look.circumstances().headings())
-                .of(strategy, publication));
+    return look(who, look -> look.reasons().of(strategy, publication));
   }
 
   /** Where matched words stand in shown texts. */

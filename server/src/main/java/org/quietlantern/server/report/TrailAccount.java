@@ -63,7 +63,7 @@ class TrailAccount implements Account {
         imprint.sentence(who, strategy),
         CqlWriter.write(strategy),
         step.count(),
-        look.snapshot().count(strategy, look.circumstances(), look.library()),
+        look.found(strategy),
         step.opened().stream().map(TrailPages.OpenedLine::title).toList());
   }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import org.quietlantern.core.query.Sentence;
 import org.quietlantern.server.folder.Revisions;
@@ -104,14 +105,30 @@ public class Histories {
   }
 
   private static @Nullable Integer now(Matching.Look look, Revisions.Revision revision) {
-    var found =
-        look.snapshot().count(revision.strategy().strategy(), look.circumstances(), look.library());
+    OptionalInt found = look.found(revision.strategy().strategy());
     return found.isPresent() ? found.getAsInt() : null;
   }
 
   /** Who checked a revision, the first first. */
   public List<CheckShown> checks(Member who, Revisions.Revision revision) {
-    return new Reading(who, List.of(revision)).shown(revision).checks();
+    Map<Integer, String> names = groups.names(who.group());
+    return mapper.checks(new Integer[] {revision.row()}).stream()
+        .map(check -> check(who, names, check))
+        .toList();
+  }
+
+  private static CheckShown check(
+      Member who, Map<Integer, String> names, RevisingMapper.Check check) {
+    return new CheckShown(
+        name(names, check.checker()),
+        check.checker() == who.id(),
+        check.askedBy() == null ? null : name(names, check.askedBy()),
+        check.asked(),
+        check.checked());
+  }
+
+  private static String name(Map<Integer, String> names, int membership) {
+    return names.getOrDefault(membership, "a former member");
   }
 
   /** What stands beside some revisions, read at once. */
@@ -136,7 +153,7 @@ public class Histories {
     }
 
     String name(int membership) {
-      return names.getOrDefault(membership, "a former member");
+      return Histories.name(names, membership);
     }
 
     RevisionShown shown(Revisions.Revision revision) {
@@ -161,7 +178,9 @@ public class Histories {
           name(revision.membership()),
           revision.membership() == who.id(),
           revision.at(),
-          checks.getOrDefault(revision.row(), List.of()).stream().map(this::check).toList());
+          checks.getOrDefault(revision.row(), List.of()).stream()
+              .map(check -> check(who, names, check))
+              .toList());
     }
 
     private List<RemarkShown> remarks(Revisions.Revision revision, String line) {
@@ -169,15 +188,6 @@ public class Histories {
           .filter(remark -> remark.line().equals(line))
           .map(remark -> new RemarkShown(name(remark.membership()), remark.text(), remark.at()))
           .toList();
-    }
-
-    private CheckShown check(RevisingMapper.Check check) {
-      return new CheckShown(
-          name(check.checker()),
-          check.checker() == who.id(),
-          check.askedBy() == null ? null : name(check.askedBy()),
-          check.asked(),
-          check.checked());
     }
 
     List<RunShown> runs() {

@@ -81,7 +81,7 @@ public class Revising implements Undoer {
   /** What saving a strategy as the next revision would gain and lose, now. */
   @Transactional(readOnly = true)
   public ChangeShown preview(Member who, String search, Strategy strategy) {
-    Revisions.Revision last = revisions.of(who, search).get(0);
+    Revisions.Revision last = revisions.latest(who, search);
     return matching.look(
         who,
         look -> {
@@ -113,7 +113,7 @@ public class Revising implements Undoer {
   @Transactional
   public RevisionSaved save(Member who, UUID command, String search, Draft draft) {
     String comment = Remarking.cleaned(draft.comment());
-    revisions.of(who, search);
+    revisions.latest(who, search);
     if (comment.isEmpty() && revisions.documented(search).isPresent()) {
       throw Refusal.unusable("reason-needed", "This search is documented: say why it is changed.");
     }
@@ -122,7 +122,7 @@ public class Revising implements Undoer {
   }
 
   private Done<RevisionSaved> make(Member who, String search, Draft draft, String comment) {
-    Revisions.Revision last = revisions.of(who, search).get(0);
+    Revisions.Revision last = revisions.latest(who, search);
     if (last.n() != draft.n()) {
       throw Refusal.conflict(
           "changed-since",

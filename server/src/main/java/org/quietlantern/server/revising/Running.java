@@ -61,7 +61,7 @@ public class Running {
   }
 
   private Done<Trail.StepMade> make(Member who, UUID command, String search) {
-    Revisions.Revision revision = revisions.of(who, search).get(0);
+    Revisions.Revision revision = revisions.latest(who, search);
     Strategy strategy = revision.strategy().strategy();
     UUID stepping = UUID.nameUUIDFromBytes((command + " step").getBytes(StandardCharsets.UTF_8));
     Trail.StepMade step = trail.settle(who, stepping, strategy, NEWEST_HERE);

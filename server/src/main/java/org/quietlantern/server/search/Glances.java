@@ -130,8 +130,7 @@ public class Glances {
   }
 
   private static double weight(Matching.Look look, Bar bar, double share) {
-    int everywhere =
-        look.count(Strategy.of("heading/exact: \"" + bar.value().replace('"', ' ') + "\""));
+    int everywhere = look.count(HeadingPages.asked(bar.value(), "exact"));
     return everywhere == 0 ? 0 : bar.count() * Math.log(bar.count() / (everywhere * share));
   }
 }

@@ -132,8 +132,12 @@ class HeadingPages {
   }
 
   private static int count(Matching.Look look, Concept heading, String modifier) {
-    return look.count(
-        Strategy.of("heading/" + modifier + ": \"" + heading.label().replace('"', ' ') + "\""));
+    return look.count(asked(heading.label(), modifier));
+  }
+
+  /** What carries a heading in one way. */
+  static Strategy asked(String label, String modifier) {
+    return Strategy.of("heading/" + modifier + ": \"" + label.replace('"', ' ') + "\"");
   }
 
   /** A circle ends where it began. */
