@@ -7,6 +7,7 @@ export { NoticeContext, useNotice, type Notice } from './notices';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
 export { clock, counted, day, listed, people, shortDay, timeOfDay } from './text';
+export { useAddress } from './useAddress';
 export { useStepping } from './useStepping';
 export { useKeys, type KeyMap } from './useKeys';
 export { ListPane } from './ListPane';

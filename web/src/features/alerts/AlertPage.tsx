@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { counted, day, Failed, Waiting } from '../../ui';
-import { HelpLink, Own } from '../help';
+import { Own, Title } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
 import { FeedOfAlert } from './FeedOfAlert';
@@ -17,10 +17,7 @@ export function AlertPage() {
   return (
     <div className="page">
       <title>{`${alert.name} · Quiet Lantern`}</title>
-      <div className="flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">{alert.name}</h1>
-        <HelpLink place="alerts" />
-      </div>
+      <Title help="alerts">{alert.name}</Title>
       <p className="mt-1 text-soft">
         An <Own word="alert">alert</Own> on{' '}
         <Link className="act" to={`/g/${here.id}/s/${alert.search}`}>

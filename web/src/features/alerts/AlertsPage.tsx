@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { counted, Failed, shortDay, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { useAlerts } from './api';
 import { rhythmInWords } from './rhythm';
@@ -13,10 +13,7 @@ export function AlertsPage() {
   return (
     <div className="page">
       <title>Alerts · Quiet Lantern</title>
-      <div className="flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">Alerts of {here.name}</h1>
-        <HelpLink place="alerts" />
-      </div>
+      <Title help="alerts">Alerts of {here.name}</Title>
       {alerts.data.length === 0 && (
         <p className="mt-3 text-soft">
           Nothing is watched yet. Save a search into a folder, then set an alert on it there.

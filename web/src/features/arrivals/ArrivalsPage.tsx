@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { owedIn, useRounds } from './api';
 import { Board } from './Board';
@@ -19,10 +19,7 @@ export function ArrivalsPage() {
     return (
       <div className="page">
         <title>Arrivals · Quiet Lantern</title>
-        <div className="flex items-baseline gap-x-4">
-          <h1 className="font-serif text-[21px] font-semibold">Arrivals</h1>
-          <HelpLink place="arrivals" />
-        </div>
+        <Title help="arrivals">Arrivals</Title>
         <p className="mt-3 text-soft">
           Nothing has come yet.{' '}
           <Link className="act" to={`/g/${here.id}/alerts`}>

@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, Failed, TwoPanes, Waiting } from '../../ui';
-import { HelpLink, Own } from '../help';
+import { Act, Failed, TwoPanes, useAddress, Waiting } from '../../ui';
+import { Own, Title } from '../help';
 import { useHere, useMe } from '../session';
 import { useHeadings } from './api';
 import { HeadingPane } from './HeadingPane';
@@ -13,31 +12,19 @@ import { VocabularyDialog } from './VocabularyDialog';
 /** Headings: looked up by everyday words, or gone through from the top; one of them beside. */
 export function HeadingsPage() {
   const here = useHere();
-  const [params, setParams] = useSearchParams();
+  const address = useAddress();
+  const { params } = address;
   const words = params.get('words') ?? '';
   const name = params.get('h');
   const headings = useHeadings(here.id, words);
   const steward = useMe().data?.steward === true;
   const [bringing, setBringing] = useState(false);
-  const change = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        if (value) now.set(key, value);
-        else now.delete(key);
-        return now;
-      },
-      { replace: key === 'words' },
-    );
-  const to = (label: string) => {
-    const next = new URLSearchParams(params);
-    next.set('h', label);
-    return `?${next}`;
-  };
+  const to = (label: string) => address.to('h', label);
   return (
     <TwoPanes
       label="Heading"
       open={name !== null}
-      onBack={() => change('h', '')}
+      onBack={() => address.change('h', '', { replace: false })}
       leaf={
         name ? (
           <HeadingPane name={name} to={to} />
@@ -51,10 +38,9 @@ export function HeadingsPage() {
       list={
         <div className="page h-full overflow-y-auto">
           <title>Headings · Quiet Lantern</title>
-          <div className="mb-2 flex items-baseline gap-x-4">
-            <h1 className="font-serif text-[21px] font-semibold">Headings</h1>
-            <HelpLink place="headings" />
-          </div>
+          <Title help="headings" className="mb-2">
+            Headings
+          </Title>
           <Parts />
           <p className="mb-2 flex flex-wrap gap-x-5">
             <a className="act" href={`/api/groups/${here.id}/vocabulary/skos`}>
@@ -69,7 +55,7 @@ export function HeadingsPage() {
               className="field w-96 max-w-full"
               placeholder="everyday words: moths, street lights …"
               value={words}
-              onChange={(event) => change('words', event.target.value)}
+              onChange={(event) => address.change('words', event.target.value, { replace: true })}
             />
           </label>
           {headings.error ? (

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, counted, day, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { useHoldings, useTakeHoldings } from './api';
 import { Parts } from './Parts';
@@ -26,10 +26,9 @@ export function HoldingsPage() {
   return (
     <div className="page">
       <title>Holdings · Quiet Lantern</title>
-      <div className="mb-2 flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">Holdings</h1>
-        <HelpLink place="holdings" />
-      </div>
+      <Title help="holdings" className="mb-2">
+        Holdings
+      </Title>
       <Parts />
       <p className="max-w-[65ch] text-soft">
         {name

@@ -1,7 +1,7 @@
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, Failed, TwoPanes, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Act, counted, Failed, TwoPanes, useAddress, Waiting } from '../../ui';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { useJournals, type Wanted } from './api';
 import { JournalPane } from './JournalPane';
@@ -12,7 +12,8 @@ const ACCESS: Record<string, string> = { open: 'open to all', held: 'some years 
 /** Journals: looked up by what one remembers of them; one of them beside. */
 export function JournalsPage() {
   const here = useHere();
-  const [params, setParams] = useSearchParams();
+  const address = useAddress();
+  const { params } = address;
   const wanted: Wanted = {
     words: params.get('words') ?? '',
     discipline: params.get('discipline') ?? '',
@@ -22,20 +23,8 @@ export function JournalsPage() {
   const issn = params.get('j');
   const journals = useJournals(here.id, wanted);
   const change = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        if (value) now.set(key, value);
-        else now.delete(key);
-        return now;
-      },
-      { replace: key !== 'j' },
-    );
-  const to = (which: string) => {
-    const next = new URLSearchParams(params);
-    next.set('j', which);
-    next.delete('year');
-    return `?${next}`;
-  };
+    address.change(key, value, { replace: key !== 'j' });
+  const to = (which: string) => address.to('j', which, 'year');
   return (
     <TwoPanes
       label="Journal"
@@ -58,10 +47,9 @@ export function JournalsPage() {
       list={
         <div className="page h-full overflow-y-auto">
           <title>Journals · Quiet Lantern</title>
-          <div className="mb-2 flex items-baseline gap-x-4">
-            <h1 className="font-serif text-[21px] font-semibold">Journals</h1>
-            <HelpLink place="journals" />
-          </div>
+          <Title help="journals" className="mb-2">
+            Journals
+          </Title>
           <Parts />
           <Asking wanted={wanted} shown={journals.data} onChange={change} />
           {journals.error ? (

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { counted, day, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
 import { useSources } from './api';
@@ -20,10 +20,9 @@ export function SourcesPage() {
   return (
     <div className="page">
       <title>Sources · Quiet Lantern</title>
-      <div className="mb-2 flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">Sources</h1>
-        <HelpLink place="sources" />
-      </div>
+      <Title help="sources" className="mb-2">
+        Sources
+      </Title>
       <Parts />
       <ul className="max-w-[52rem]">
         {sources.data.map((source) => (

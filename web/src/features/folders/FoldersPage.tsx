@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { counted, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { ToCheck } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { useAddFolder, useFolders } from './api';
@@ -14,10 +14,7 @@ export function FoldersPage() {
   return (
     <div className="page">
       <title>Folders · Quiet Lantern</title>
-      <div className="flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">Folders of {here.name}</h1>
-        <HelpLink place="folders" />
-      </div>
+      <Title help="folders">Folders of {here.name}</Title>
       <ToCheck />
       {folders.data.length === 0 && (
         <p className="mt-3 text-soft">No folder yet. Make one; whatever is kept goes into one.</p>

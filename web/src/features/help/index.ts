@@ -3,3 +3,4 @@ export { GuideOffer } from './GuideOffer';
 export { HelpLink } from './HelpLink';
 export { HelpPage } from './HelpPage';
 export { Own } from './Own';
+export { Title } from './Title';

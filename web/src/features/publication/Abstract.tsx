@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Marked, type Span } from '../../ui';
 import { useHeadings } from '../catalogue';
 import { useHere } from '../session';
-import { SheetLinks } from '../strategy';
+import { quoted, SheetLinks } from '../strategy';
 
 const LONGEST = 80;
 
@@ -52,7 +52,7 @@ function LookUp({ words }: { words: string }) {
     >
       <p className="flex flex-wrap gap-x-4">
         <span className="font-serif">“{words}”</span>
-        <SheetLinks group={here.id} line={`"${words.replace(/["“”„«»]/gu, ' ')}"`} />
+        <SheetLinks group={here.id} line={quoted(words)} />
       </p>
       <p className="flex flex-wrap gap-x-4">
         <span className="text-soft">

@@ -28,14 +28,15 @@ export function Versions({ publication }: { publication: string }) {
 }
 
 function facts(version: Schema['VersionShown']): string {
-  return [
-    '',
+  const known = [
     version.date ?? '',
     version.doi && `doi:${version.doi}`,
     version.open ? 'open to all' : '',
     `from ${version.source}, here since ${day(version.came)}`,
     version.withdrawn ? 'withdrawn by it' : '',
-  ]
-    .filter((part, at) => at === 0 || part)
-    .join(' · ');
+  ];
+  return known
+    .filter(Boolean)
+    .map((part) => ` · ${part}`)
+    .join('');
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { useHere } from '../session';
-import { headingText, SheetLinks } from '../strategy';
+import { headingText, quoted, SheetLinks } from '../strategy';
 
 /** The headings and keywords of a publication: each can begin a search or go into one. */
 export function Words({ leaf }: { leaf: Schema['Leaf'] }) {
@@ -22,7 +22,7 @@ export function Words({ leaf }: { leaf: Schema['Leaf'] }) {
         words={leaf.keywords.map((keyword) => ({
           name: keyword,
           shown: keyword,
-          line: `keyword: "${keyword.replace(/["“”„«»]/gu, ' ')}"`,
+          line: `keyword: ${quoted(keyword)}`,
           isHeading: false,
         }))}
       />

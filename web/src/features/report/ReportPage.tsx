@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useReport } from './api';
@@ -24,10 +24,7 @@ export function ReportPage() {
     <article className="page">
       <title>{`${report.data.title} · Quiet Lantern`}</title>
       <div className="max-w-[52rem]">
-        <div className="flex items-baseline gap-x-4">
-          <h1 className="font-serif text-[21px] font-semibold">{report.data.title}</h1>
-          <HelpLink place="report" />
-        </div>
+        <Title help="report">{report.data.title}</Title>
         <p className="mt-1 flex flex-wrap gap-x-5 print:hidden">
           <Act main onClick={() => window.print()}>
             Print

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, day, Failed, shortDay, Waiting } from '../../ui';
 import { SetAlertDialog } from '../alerts';
-import { HelpLink, Own } from '../help';
+import { Own, Title } from '../help';
 import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useDocument, useHistory, useRun } from './api';
@@ -21,10 +21,7 @@ export function SavedSearchPage() {
   return (
     <div className="page">
       <title>{`${search.name} · Quiet Lantern`}</title>
-      <div className="flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">{search.name}</h1>
-        <HelpLink place="saved" />
-      </div>
+      <Title help="saved">{search.name}</Title>
       <p className="mt-1">
         {now == null ? (
           <span role="alert" className="text-error">

@@ -4,7 +4,7 @@ import type { Schema } from '../../api';
 import { Act, counted, Failed, people, Waiting } from '../../ui';
 import { KeepNoteDialog } from '../report';
 import { mayWrite, useHere } from '../session';
-import type { Strategy } from '../strategy';
+import { headingText, type Strategy } from '../strategy';
 import { useGlance } from './api';
 
 /** The field at a glance: what the present result looks like from afar. Each line leads on. */
@@ -50,10 +50,7 @@ export function Glance({ strategy, q }: { strategy: Strategy; q: string | undefi
         <Bars bars={journals} to={(value) => to({ limit: 'journal', only: value })} />
       </Part>
       <Part name="Main headings">
-        <Bars
-          bars={headings}
-          to={(value) => to({ add: `heading/exact: "${value.replace(/["“”„«»]/gu, ' ')}"` })}
-        />
+        <Bars bars={headings} to={(value) => to({ add: headingText(value) })} />
       </Part>
       {mayWrite(here) && (
         <p className="mt-3">

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
-import { useLocation, useNavigate, useSearchParams } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { Problem, type Schema } from '../../api';
-import { useNotice } from '../../ui';
+import { useAddress, useNotice } from '../../ui';
 import { useCopyAddress } from '../publication';
 import { Guide } from '../help';
 import { Changing } from '../saved';
@@ -40,7 +40,7 @@ export function Workbench({
   const navigate = useNavigate();
   const location = useLocation();
   const came = location.state as Came;
-  const [params, setParams] = useSearchParams();
+  const { params, change } = useAddress();
   const of = params.get('of');
   const tell = useNotice();
   const copy = useCopyAddress();
@@ -110,14 +110,7 @@ export function Workbench({
       onLines={(lines) => sheet.replace(lines.map((line, at) => ({ ...line, id: `g${at}` })))}
     />
   );
-  const leave = () =>
-    setParams(
-      (now) => {
-        now.delete('of');
-        return now;
-      },
-      { replace: true },
-    );
+  const leave = () => change('of', '', { replace: true });
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <h1 className="sr-only">Search</h1>

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { headingText } from '../strategy';
+import { headingText, quoted } from '../strategy';
 
 /** What is being typed: the letters before the caret, back to a sign or an operator. */
 export function wordAt(text: string, caret: number): string {
@@ -34,5 +34,5 @@ export function written(
   if (property === 'heading') return headingText(value, asked);
   const name =
     property === 'author' && value.includes(', ') ? value.replace(/^(.*?), (.*)$/, '$2 $1') : value;
-  return `${property}: "${name.replace(/["“”„«»]/gu, ' ')}"`;
+  return `${property}: ${quoted(name)}`;
 }

@@ -9,10 +9,15 @@ export function presentSheet(group: string): string | null {
   return sessionStorage.getItem(key(group));
 }
 
+/** Words as they stand next to each other in a line. */
+export function quoted(words: string): string {
+  return `"${words.replace(/["“”„«»]/gu, ' ')}"`;
+}
+
 /** A heading as a line asks for it; without modifiers as it is. */
 export function headingText(label: string, modifiers: readonly string[] = []): string {
   const asked = modifiers.length > 0 ? modifiers : ['exact'];
-  return `heading/${asked.join('/')}: "${label.replace(/["“”„«»]/gu, ' ')}"`;
+  return `heading/${asked.join('/')}: ${quoted(label)}`;
 }
 
 /** The address of a sheet with one more line that holds a strategy whole. */

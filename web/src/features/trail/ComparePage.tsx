@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { Act, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Title } from '../help';
 import { Results, useHeldTitle, useSearch } from '../search';
 import { useHere } from '../session';
 import { strategyOf, type Line, type Strategy } from '../strategy';
@@ -59,10 +59,7 @@ function Comparing({ one, other }: { one: string; other: string }) {
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
       <div className="px-6 pt-3 pb-2">
         <title>Comparison · Quiet Lantern</title>
-        <div className="flex items-baseline gap-x-4">
-          <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
-          <HelpLink place="trail" />
-        </div>
+        <Title help="trail">Comparison</Title>
         <ol className="mt-1">
           <Side label="first" name={one} />
           <Side label="second" name={other} />

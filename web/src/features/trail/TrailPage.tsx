@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, day, Failed, Waiting } from '../../ui';
-import { HelpLink } from '../help';
+import { Act, day, Failed, useAddress, Waiting } from '../../ui';
+import { Title } from '../help';
 import { useHere } from '../session';
 import { useTrail } from './api';
 import { Opened } from './Opened';
@@ -11,25 +11,16 @@ import { Step } from './Step';
 /** Every step of the member's searching, by day, and every publication opened. */
 export function TrailPage() {
   const here = useHere();
-  const [params, setParams] = useSearchParams();
+  const { params, change } = useAddress();
   const words = params.get('words') ?? '';
   const opened = params.get('part') === 'opened';
-  const set = (key: string, value: string) =>
-    setParams(
-      (now) => {
-        if (value) now.set(key, value);
-        else now.delete(key);
-        return now;
-      },
-      { replace: true },
-    );
+  const set = (key: string, value: string) => change(key, value, { replace: true });
   return (
     <div className="page">
       <title>Trail · Quiet Lantern</title>
-      <div className="mb-1 flex items-baseline gap-x-4">
-        <h1 className="font-serif text-[21px] font-semibold">Trail</h1>
-        <HelpLink place="trail" />
-      </div>
+      <Title help="trail" className="mb-1">
+        Trail
+      </Title>
       <p className="max-w-[65ch] text-soft">
         Every search you settled, with what it found then, and every publication you opened. It is
         yours alone.
