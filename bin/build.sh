@@ -48,7 +48,7 @@ format() {
 write_api() {
   need_building
   need_running
-  maven -pl core,stand-ins,server test -Dtest=OpenApiTest -Dopenapi.write=true \
+  maven -pl core,stand-ins,server test -Dweb.skip=true -Dtest=OpenApiTest -Dopenapi.write=true \
     -Dsurefire.failIfNoSpecifiedTests=false
   (cd web && npm run --silent types)
 }

@@ -2,5 +2,5 @@ export { api, body, commandHeader, newCommand, type Schema } from './client';
 export { Problem, isProblem } from './problem';
 export { keys } from './keys';
 export { changesSince } from './changes';
-export { forget, hasEnded, leaveForLater, left, type Later } from './later';
+export { forget, hasEnded, leaveForLater, left, VISIT_ENDED, type Later } from './later';
 export { useRefresh } from './refresh';

@@ -10,8 +10,12 @@ export type Later =
   | {
       what: 'mark';
       group: string;
-      mark: { publication: string; mark: string; reason: string; round?: string };
+      mark: { publications: string[]; mark: string; reason: string; round?: string };
     };
+
+/** What is said when something was pressed too late. */
+export const VISIT_ENDED =
+  'Your visit has ended. What you did is kept, and offered again once you have signed in.';
 
 const PLACE = 'lantern.later';
 
@@ -20,17 +24,22 @@ export function hasEnded(error: unknown): boolean {
   return error instanceof Problem && error.status === 401;
 }
 
+/** Nothing that was pressed is lost, however much it was. */
 export function leaveForLater(act: Later): void {
-  sessionStorage.setItem(PLACE, JSON.stringify(act));
+  sessionStorage.setItem(PLACE, JSON.stringify([...all(), act]));
 }
 
-/** What was left in a group, if anything. */
-export function left(group: string): Later | null {
+function all(): Later[] {
   const stored = sessionStorage.getItem(PLACE);
-  const act = stored ? (JSON.parse(stored) as Later) : null;
-  return act?.group === group ? act : null;
+  return stored ? (JSON.parse(stored) as Later[]) : [];
 }
 
-export function forget(): void {
-  sessionStorage.removeItem(PLACE);
+/** What was left in a group, in the order in which it was pressed. */
+export function left(group: string): Later[] {
+  return all().filter((act) => act.group === group);
+}
+
+/** Forgets what was left in a group. */
+export function forget(group: string): void {
+  sessionStorage.setItem(PLACE, JSON.stringify(all().filter((act) => act.group !== group)));
 }

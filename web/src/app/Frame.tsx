@@ -1,26 +1,27 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { useGroup, useLiveGroup } from '../features/session';
-import { Failed, NoticeContext, Waiting, type Notice } from '../ui';
+import { Failed, keepFocus, NoticeContext, Waiting } from '../ui';
 import { LeftForLater } from './LeftForLater';
 import { Notices } from './Notices';
+import { SkipLinks } from './SkipLinks';
 import { TopLine } from './TopLine';
+import { useUndo } from './useUndo';
 
 /** What stands around every place of a group. */
 export function Frame() {
   const { group = '' } = useParams();
-  const [notice, setNotice] = useState<Notice | null>(null);
+  const { notice, tell, back, left, close } = useUndo(group);
   const found = useGroup(group);
   useLiveGroup(group, useQueryClient());
+  useEffect(() => keepFocus(), []);
   if (found.error) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the group" />;
   return (
-    <NoticeContext value={setNotice}>
+    <NoticeContext value={tell}>
       <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] lg:grid-rows-[46px_minmax(0,1fr)]">
-        <a href="#main" className="act act-main absolute -top-20 left-2 z-20 focus:top-2">
-          To the content
-        </a>
+        <SkipLinks />
         <TopLine group={found.data} />
         <main id="main" className="relative min-h-0" tabIndex={-1}>
           <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
@@ -32,7 +33,7 @@ export function Frame() {
             </div>
           </div>
         </main>
-        <Notices group={group} notice={notice} onDone={setNotice} />
+        <Notices notice={notice} left={left} onBack={back} onClose={close} />
       </div>
     </NoticeContext>
   );

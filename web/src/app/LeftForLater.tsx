@@ -1,39 +1,55 @@
 import { useState } from 'react';
-import { forget, left } from '../api';
+import { forget, left, type Later } from '../api';
 import { useKeep } from '../features/folders';
 import { useMark } from '../features/publication';
-import { Act, counted } from '../ui';
+import { Act, counted, listed } from '../ui';
 
-/** Offers again what was done just after the visit had ended. */
+/** Offers again everything that was done just after the visit had ended. */
 export function LeftForLater({ group }: { group: string }) {
-  const [act, setAct] = useState(() => left(group));
+  const [acts, setActs] = useState(() => left(group));
   const keep = useKeep(group);
   const mark = useMark(group);
-  if (!act) return null;
+  const [busy, setBusy] = useState(false);
+  if (acts.length === 0) return null;
   const done = () => {
-    forget();
-    setAct(null);
+    forget(group);
+    setActs([]);
   };
-  const again = () => {
-    if (act.what === 'keep') keep.mutate(act.keep, { onSuccess: done });
-    else mark.mutate(act.mark, { onSuccess: done });
+  // One after the other, in the order in which they were pressed.
+  const again = async () => {
+    setBusy(true);
+    try {
+      for (const act of acts) {
+        if (act.what === 'keep') await keep.mutateAsync(act.keep);
+        else await mark.mutateAsync(act.mark);
+      }
+      done();
+    } catch {
+      // What failed has said why; everything stays on offer, and doing it twice does no harm.
+    } finally {
+      setBusy(false);
+    }
   };
-  const what =
-    act.what === 'keep'
-      ? `keep ${counted(act.keep.publications.length, 'publication')}${
-          act.keep.note ? ` (“${act.keep.note}”)` : ''
-        }`
-      : `mark a publication “${act.mark.mark}”`;
   return (
     <section
       aria-label="Left from before"
       className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 px-6 py-2"
     >
-      <p>Your visit had ended when you wanted to {what}. Nothing was lost.</p>
-      <Act main disabled={keep.isPending || mark.isPending} onClick={again}>
+      <p>Your visit had ended when you wanted to {listed(acts.map(inWords))}. Nothing was lost.</p>
+      <Act main disabled={busy} onClick={() => void again()}>
         Do it now
       </Act>
-      <Act onClick={done}>Leave it</Act>
+      <Act disabled={busy} onClick={done}>
+        Don’t do it
+      </Act>
     </section>
   );
+}
+
+function inWords(act: Later): string {
+  if (act.what === 'mark') {
+    return `mark ${counted(act.mark.publications.length, 'publication')} “${act.mark.mark}”`;
+  }
+  const note = act.keep.note ? ` (“${act.keep.note}”)` : '';
+  return `keep ${counted(act.keep.publications.length, 'publication')}${note}`;
 }

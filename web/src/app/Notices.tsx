@@ -1,45 +1,44 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../api';
 import { Act, useKeys, type Notice } from '../ui';
 
-/** What the last act came to, at the foot of the page, and the way to undo it. */
+/** What the last act came to, at the foot of the page, and the way back. */
 export function Notices({
-  group,
   notice,
-  onDone,
+  left,
+  onBack,
+  onClose,
 }: {
-  group: string;
   notice: Notice | null;
-  onDone: (notice: Notice | null) => void;
+  /** How many acts of this window can be taken back, one after the other. */
+  left: number;
+  onBack: () => void;
+  onClose: () => void;
 }) {
-  const client = useQueryClient();
-  const undo = useMutation({
-    mutationFn: async (action: string) =>
-      body(
-        await api.POST('/api/groups/{group}/actions/{action}/undo', {
-          params: { path: { group, action }, header: commandHeader(newCommand()) },
-        }),
-      ),
-    onSuccess: (undone) => onDone({ text: `Undone. ${undone.note}`.trim() }),
-    onError: (error) => onDone({ text: error.message, bad: true }),
-    onSettled: () => client.invalidateQueries({ queryKey: keys.living(group) }),
-  });
-  const command = notice?.command;
-  useKeys(command ? { '0': () => undo.mutate(command) } : {});
+  useKeys(left > 0 ? { '0': onBack } : {});
   return (
     <div
       role="status"
-      className="fixed inset-x-0 bottom-12 z-10 flex justify-center px-4 lg:bottom-4"
+      className="pointer-events-none fixed inset-x-0 bottom-12 z-10 flex justify-center px-4 lg:bottom-4"
     >
       {notice && (
-        <div className="flex flex-wrap items-center gap-x-4 rounded-box border border-rule-strong bg-base-100 px-4 py-2">
+        <div className="pointer-events-auto flex flex-wrap items-center gap-x-4 rounded-box border border-rule-strong bg-base-100 px-4 py-2">
           <span className={notice.bad ? 'text-error' : ''}>{notice.text}</span>
-          {command && (
-            <Act hint="0" disabled={undo.isPending} onClick={() => undo.mutate(command)}>
-              Undo
+          {notice.acts?.map(({ label, act }) => (
+            <Act
+              key={label}
+              onClick={() => {
+                onClose();
+                act();
+              }}
+            >
+              {label}
+            </Act>
+          ))}
+          {left > 0 && !notice.bad && (
+            <Act hint="0" onClick={onBack}>
+              {notice.command ? 'Undo' : 'Undo the one before'}
             </Act>
           )}
-          <Act onClick={() => onDone(null)}>Close</Act>
+          <Act onClick={onClose}>Close</Act>
         </div>
       )}
     </div>

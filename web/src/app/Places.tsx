@@ -1,4 +1,5 @@
 import { Link, useLocation } from 'react-router';
+import { presentPlace } from '../features/strategy';
 import { PLACES } from './places';
 
 /** In the top line; a bar at the bottom on narrow screens. */
@@ -14,9 +15,8 @@ export function Places({ group, owed }: { group: string; owed: number }) {
         return (
           <Link
             key={place.path}
-            to={`/g/${group}/${place.path}`}
-            // Going to Search from Search begins anew.
-            state={{ fresh: true }}
+            // Back to the sheet that the member was at.
+            to={place.path === 'search' ? presentPlace(group) : `/g/${group}/${place.path}`}
             aria-current={here ? 'page' : undefined}
             className={`flex items-center border-b-2 px-1 pt-0.5 ${
               here ? 'border-base-content font-semibold' : 'border-transparent text-soft'

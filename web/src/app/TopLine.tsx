@@ -7,7 +7,7 @@ import { FrameKeys } from './FrameKeys';
 import { Places } from './Places';
 
 export function TopLine({ group }: { group: Schema['GroupView'] }) {
-  const owed = useOwed(group.id, group.me.id);
+  const owed = useOwed(group.id);
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-1 lg:h-[46px] lg:flex-nowrap lg:px-6 lg:py-0">
       <Link

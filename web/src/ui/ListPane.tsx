@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
 import { useStepping } from './useStepping';
 
 const ROW = 54;
@@ -10,14 +10,29 @@ type Props = {
   chosen: number;
   onChoose: (index: number) => void;
   onSight?: (last: number) => void;
-  /** Grows whenever the chosen row shall take the focus. */
+  /** Grows whenever the chosen row shall take the focus, if nothing else has taken it since. */
   focusOn: number;
+  /** Whether these are the rows that were asked for; those of a former list take no focus. */
+  ready?: boolean;
   children: (index: number) => ReactNode;
 };
 
-/** The list of every place: only rows in sight are there, arrows move the choice. */
-export function ListPane({ label, count, chosen, onChoose, onSight, focusOn, children }: Props) {
+/**
+ * The list of every place: only rows in sight are there, arrows move the choice and the focus with
+ * it. It never takes the focus from something outside of it that has it.
+ */
+export function ListPane({
+  label,
+  count,
+  chosen,
+  onChoose,
+  onSight,
+  focusOn,
+  ready = true,
+  children,
+}: Props) {
   const pane = useRef<HTMLDivElement>(null);
+  const wanted = useRef(false);
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
     count,
@@ -29,22 +44,35 @@ export function ListPane({ label, count, chosen, onChoose, onSight, focusOn, chi
   const last = shown[shown.length - 1]?.index ?? 0;
   useEffect(() => onSight?.(last), [last, onSight]);
   useEffect(() => {
-    if (chosen >= 0) rows.scrollToIndex(chosen, { align: 'auto' });
-  }, [chosen, rows]);
-  const ready = shown.length > 0;
-  useEffect(() => {
-    if (focusOn > 0 && ready)
-      pane.current?.querySelector<HTMLElement>('[aria-current="true"] a')?.focus();
-  }, [focusOn, ready]);
+    if (chosen >= 0 && chosen < count) rows.scrollToIndex(chosen, { align: 'auto' });
+  }, [chosen, count, rows]);
+  useLayoutEffect(() => {
+    if (focusOn > 0) wanted.current = true;
+  }, [focusOn]);
+  // As soon as the chosen row is there, which may be some frames after it was chosen.
+  useLayoutEffect(() => {
+    // Whoever asked for the list stands in front of it.
+    if (ready && document.activeElement?.id === 'list') wanted.current = true;
+    if (!wanted.current || !ready) return;
+    if (!isFree(pane.current)) {
+      wanted.current = false;
+      return;
+    }
+    const row = pane.current?.querySelector<HTMLElement>(`[data-index="${chosen}"] a`);
+    if (!row) return;
+    row.focus({ preventScroll: true });
+    wanted.current = false;
+  });
   const go = useStepping(chosen, count, onChoose);
   const move = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!step || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
+    wanted.current = true;
     go(step);
   };
   return (
-    <div ref={pane} className="h-full overflow-y-auto" onKeyDown={move}>
+    <div ref={pane} className="h-full overflow-y-auto" tabIndex={-1} onKeyDown={move}>
       <ol aria-label={label} className="relative" style={{ height: rows.getTotalSize() }}>
         {shown.map((row) => (
           <li
@@ -65,4 +93,10 @@ export function ListPane({ label, count, chosen, onChoose, onSight, focusOn, chi
       </ol>
     </div>
   );
+}
+
+/** Whether the focus is in the list already, around it, or nowhere. */
+function isFree(pane: HTMLElement | null): boolean {
+  const active = document.activeElement;
+  return !active || active === document.body || active.contains(pane) || !!pane?.contains(active);
 }

@@ -17,7 +17,10 @@ type Facts = {
   retracted: boolean;
 };
 
-/** Lamp, title, one line of facts in a fixed order. The title is a true link. */
+/**
+ * Lamp, title, one line of facts in a fixed order. The title is a true link to the publication's
+ * page; pressing anywhere else in the row chooses it. The word of access is never cut off.
+ */
 export function PublicationRow({
   lamp,
   publication,
@@ -30,7 +33,6 @@ export function PublicationRow({
   below,
   opened = false,
   quiet = false,
-  chosen = false,
   onChoose,
 }: {
   lamp: ReactNode;
@@ -44,37 +46,39 @@ export function PublicationRow({
   below?: ReactNode;
   opened?: boolean;
   quiet?: boolean;
-  chosen?: boolean;
   onChoose?: () => void;
 }) {
   const choose = (event: MouseEvent) => {
-    if (!onChoose || event.ctrlKey || event.metaKey || event.shiftKey || event.button !== 0) return;
-    // Enter on what is chosen already follows the link; a click has detail 1 and more.
-    if (chosen && event.detail === 0) return;
-    event.preventDefault();
-    onChoose();
+    if (event.target instanceof Element && event.target.closest('a, button, input, label')) return;
+    onChoose?.();
   };
   return (
-    <div className="flex gap-2.5 px-4 py-[7px] lg:pl-6">
+    // By keyboard rows are chosen with the arrows of their list.
+    <div
+      className={`flex gap-2.5 px-4 py-[7px] lg:pl-6 ${onChoose ? 'cursor-pointer' : ''}`}
+      onClick={choose}
+    >
       {tick}
       {lamp}
       <div className="min-w-0 flex-1">
         <Link
           to={to}
           state={state}
-          onClick={choose}
-          className={`line-clamp-2 font-serif text-[15.5px] leading-tight lg:line-clamp-1 ${
+          className={`line-clamp-2 w-fit max-w-full font-serif text-[15.5px] leading-tight hover:underline lg:line-clamp-1 ${
             quiet || opened ? 'text-soft' : 'font-medium'
           }`}
         >
           <Marked text={publication.title} spans={lit} />
         </Link>
-        <p className="truncate text-[13px] text-soft">
-          {before}
-          {publication.retracted && <b className="font-semibold text-error">retracted · </b>}
-          {facts(publication)}
-          {opened && ' · opened'}
-          {after}
+        <p className="flex text-[13px] text-soft">
+          <span className="truncate">
+            {before}
+            {publication.retracted && <b className="font-semibold text-error">retracted · </b>}
+            {facts(publication)}
+            {opened && ' · opened'}
+            {after}
+          </span>
+          <span className="flex-none whitespace-pre"> · {publication.access}</span>
         </p>
         {below}
       </div>
@@ -90,7 +94,6 @@ function facts(p: Facts): string {
     p.version === 'final' || p.version === p.kind ? p.kind : `${p.kind}, ${p.version}`,
     p.pages ? `${p.pages} p` : '',
     p.citedBy ? `cited by ${p.citedBy}` : '',
-    p.access,
     p.withdrawn ? 'withdrawn' : '',
   ]
     .filter(Boolean)

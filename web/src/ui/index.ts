@@ -9,7 +9,9 @@ export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './se
 export { clock, counted, day, listed, people, shortDay, timeOfDay } from './text';
 export { useAddress } from './useAddress';
 export { useStepping } from './useStepping';
+export { typedJustNow } from './typing';
 export { useKeys, type KeyMap } from './useKeys';
+export { keepFocus } from './keepFocus';
 export { ListPane } from './ListPane';
 export { PublicationRow } from './PublicationRow';
 export { TwoPanes } from './TwoPanes';

@@ -1,15 +1,8 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { keysAreOn } from './settings';
+import { noteTyping, takesText } from './typing';
 
 export type KeyMap = Record<string, () => void>;
-
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.matches('input:not([type=checkbox], [type=radio]), textarea, select') ||
-      target.isContentEditable)
-  );
-}
 
 /**
  * Single keys, while nothing is typed and no dialog is open. They can be switched off (WCAG 2.1.4);
@@ -23,8 +16,9 @@ export function useKeys(map: KeyMap): void {
   });
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
+      noteTyping(event);
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
+      if (takesText(event.target) || document.querySelector('dialog[open]')) return;
       if (event.key.length === 1 && !keysAreOn()) return;
       const act = latest.current[event.key];
       if (!act) return;

@@ -1,8 +1,7 @@
 import type { Schema } from '../../api';
 import { Act, Lamp, listed } from '../../ui';
-import { Leaf } from '../publication';
+import { Leaf, MARKS, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
-import { MARKS } from './marks';
 
 type Props = {
   leaf: Schema['Leaf'];
@@ -12,13 +11,15 @@ type Props = {
   folder: string;
   reason: string;
   onReason: (reason: string) => void;
-  onMark: (word: string) => void;
+  onMark: (word: MarkWord) => void;
   onLink: () => void;
 };
 
 /** An arrival: what can be said of it, why it is here, and what everybody said. */
 export function ArrivalLeaf(props: Props) {
   const { leaf, arrival, group, alertName } = props;
+  const { id } = leaf.publication;
+  const out = usePutOut(group.id);
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
     <Leaf leaf={{ ...leaf, said: [] }} acts={mayWrite(group) ? <Marks {...props} /> : null}>
@@ -31,7 +32,7 @@ export function ArrivalLeaf(props: Props) {
       <h3 className="small-head mt-3">What the group says</h3>
       <ul className="space-y-0.5">
         {arrival.lamps.map((lamp) => (
-          <SaidBy key={lamp.member} lamp={lamp} group={group} />
+          <SaidBy key={lamp.member} lamp={lamp} group={group} onOut={() => out.mutate([id])} />
         ))}
       </ul>
     </Leaf>
@@ -69,14 +70,25 @@ function Marks({ folder, reason, onReason, onMark, onLink }: Props) {
   );
 }
 
-function SaidBy({ lamp, group }: { lamp: Schema['LampShown']; group: Schema['GroupView'] }) {
+function SaidBy({
+  lamp,
+  group,
+  onOut,
+}: {
+  lamp: Schema['LampShown'];
+  group: Schema['GroupView'];
+  onOut: () => void;
+}) {
   const name = group.members.find((member) => member.id === lamp.member)?.name;
   return (
     <li className="grid grid-cols-[18px_minmax(0,9rem)_60px_1fr] items-center text-[13.5px]">
       <Lamp state={lamp.lamp} label={`lamp ${lamp.lamp}`} />
       <span className="truncate">{name}</span>
       {lamp.mark ? <b>{lamp.mark}</b> : <span className="text-faint">not yet</span>}
-      <span className="text-soft">{lamp.reason && `“${lamp.reason}”`}</span>
+      <span className="text-soft">
+        {lamp.reason && `“${lamp.reason}” `}
+        {lamp.mark && lamp.member === group.me.id && <Act onClick={onOut}>put out</Act>}
+      </span>
     </li>
   );
 }

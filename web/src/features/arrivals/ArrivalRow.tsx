@@ -6,13 +6,11 @@ export function ArrivalRow({
   arrival,
   group,
   quiet,
-  chosen,
   onChoose,
 }: {
   arrival: Schema['ArrivalShown'];
   group: Schema['GroupView'];
   quiet: boolean;
-  chosen: boolean;
   onChoose: () => void;
 }) {
   return (
@@ -20,7 +18,6 @@ export function ArrivalRow({
       publication={arrival.publication}
       to={`/g/${group.id}/p/${arrival.publication.id}`}
       quiet={quiet}
-      chosen={chosen}
       onChoose={onChoose}
       lamp={<Lamps arrival={arrival} group={group} />}
       before={`${arrival.hereSince ? 'here since earlier' : arrival.newClass} · `}

@@ -1,5 +1,5 @@
-import { Link, useParams } from 'react-router';
-import { Failed, Waiting } from '../../ui';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Failed, useKeys, useNotice, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { owedIn, useRounds } from './api';
@@ -10,11 +10,28 @@ import { RoundPane } from './RoundPane';
 export function ArrivalsPage() {
   const { round = '' } = useParams();
   const here = useHere();
-  const rounds = useRounds(here.id);
-  if (rounds.error) return <Failed error={rounds.error} again={() => void rounds.refetch()} />;
-  if (!rounds.data) return <Waiting what="arrivals" />;
-  const waiting = rounds.data.find((one) => owedIn(one, here.me.id) > 0);
-  const shown = round || (waiting ?? rounds.data[0])?.id || '';
+  const tell = useNotice();
+  const navigate = useNavigate();
+  const found = useRounds(here.id);
+  const rounds = found.data?.pages.flatMap((page) => page.rounds) ?? [];
+  const pages = found.data?.pages ?? [];
+  const first = pages[0];
+  const older = pages[pages.length - 1]?.older ?? 0;
+  const shown = round || first?.waiting || rounds[0]?.id || '';
+  const open = (id: string) => void navigate(`/g/${here.id}/r/${id}`);
+  /** The next round from here on in which something waits for the member. */
+  const next = () => {
+    const at = rounds.findIndex((one) => one.id === shown);
+    const waiting = [...rounds.slice(at + 1), ...rounds.slice(0, Math.max(0, at))].find(
+      (one) => owedIn(one, here.me.id) > 0,
+    );
+    const id = waiting?.id ?? (first?.waiting === shown ? undefined : first?.waiting);
+    if (id) open(id);
+    else tell({ text: 'Nothing waits for you in any other round.' });
+  };
+  useKeys({ r: next });
+  if (found.error) return <Failed error={found.error} again={() => void found.refetch()} />;
+  if (!found.data) return <Waiting what="arrivals" />;
   if (!shown) {
     return (
       <div className="page">
@@ -34,8 +51,15 @@ export function ArrivalsPage() {
     <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
       <title>Arrivals · Quiet Lantern</title>
       <h1 className="sr-only">Arrivals</h1>
-      <Board group={here} rounds={rounds.data} shown={shown} />
-      <RoundPane key={shown} round={shown} />
+      <Board
+        group={here}
+        rounds={rounds}
+        shown={shown}
+        older={older}
+        busy={found.isFetchingNextPage}
+        onOlder={() => void found.fetchNextPage()}
+      />
+      <RoundPane key={shown} round={shown} onNext={next} />
     </div>
   );
 }

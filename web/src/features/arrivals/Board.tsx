@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { shortDay } from '../../ui';
+import { Act, counted, shortDay } from '../../ui';
 import { HelpLink, Own } from '../help';
 
 type Round = Schema['RoundLine'];
@@ -10,10 +10,17 @@ export function Board({
   group,
   rounds,
   shown,
+  older = 0,
+  busy = false,
+  onOlder,
 }: {
   group: Schema['GroupView'];
   rounds: Round[];
   shown: string;
+  /** How many more rounds there are. */
+  older?: number;
+  busy?: boolean;
+  onOlder?: () => void;
 }) {
   const members = group.members.filter((member) => member.role !== 'guest');
   return (
@@ -75,6 +82,11 @@ export function Board({
           ))}
         </tbody>
       </table>
+      {older > 0 && (
+        <Act disabled={busy} onClick={onOlder}>
+          {counted(older, 'older round')}
+        </Act>
+      )}
     </section>
   );
 }

@@ -1,30 +1,36 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { counted, Failed, ListPane, TwoPanes, useKeys, Waiting } from '../../ui';
-import { useCopyLink, useLeaf, useMark } from '../publication';
+import { Act, counted, Failed, ListPane, TwoPanes, useKeys, useStepping, Waiting } from '../../ui';
+import {
+  useCopyLink,
+  useLeaf,
+  useMark,
+  useMarkKeys,
+  usePlace,
+  type MarkWord,
+} from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
-import { MARKS } from './marks';
 
 type Arrival = Schema['ArrivalShown'];
 
 /** The arrivals of a round. A mark goes on to the next one that is still unlit. */
-export function RoundPane({ round }: { round: string }) {
+export function RoundPane({ round, onNext }: { round: string; onNext: () => void }) {
   const here = useHere();
   const found = useRound(here.id, round);
   if (found.error) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the round" />;
-  return <Loaded view={found.data} />;
+  return <Loaded view={found.data} onNext={onNext} />;
 }
 
 function isLit(arrival: Arrival, me: string): boolean {
   return arrival.lamps.some((lamp) => lamp.member === me && lamp.lamp === 'lit');
 }
 
-function Loaded({ view }: { view: Schema['RoundView'] }) {
+function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => void }) {
   const here = useHere();
   const me = here.me.id;
   const [params, setParams] = useSearchParams();
@@ -43,21 +49,32 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
   const leaf = useLeaf(here.id, id, null);
   const choose = (index: number) =>
     setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true });
+  const place = usePlace(chosen, choose);
+  const next = useStepping(chosen, arrivals.length, choose);
   const writes = mayWrite(here) && id !== '';
-  const say = (word: string) => () => {
-    if (!writes) return;
-    mark.mutate({ publication: id, mark: word, reason, round: round.id });
+  const say = (word: MarkWord) => {
+    const now = place.now();
+    const publication = arrivals[now]?.publication.id;
+    if (!writes || !publication) return;
+    mark.mutate({ publications: [publication], mark: word, reason, round: round.id });
     setReason('');
-    const next = arrivals.findIndex((other, i) => i > chosen && !isLit(other, me));
-    if (next >= 0) {
-      choose(next);
+    const unlit = arrivals.findIndex((other, i) => i > now && !isLit(other, me));
+    if (unlit >= 0) {
+      place.go(unlit);
       setFocusOn((n) => n + 1);
     }
   };
+  useMarkKeys({
+    may: writes,
+    current: () => arrivals[place.now()]?.publication.id ?? '',
+    reached: () => true,
+    onMark: say,
+  });
   useKeys({
-    ...Object.fromEntries(MARKS.map(({ key, word }) => [key, say(word)])),
     l: () => leaf.data && copy(leaf.data.stableLink),
     n: () => document.getElementById('reason')?.focus(),
+    j: () => next(1),
+    k: () => next(-1),
   });
   return (
     <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
@@ -75,6 +92,11 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
         <span className="text-soft">
           {counted(arrivals.length, 'arrival')} · {classes(arrivals)}
         </span>
+        {mayWrite(here) && (
+          <Act hint="r" onClick={onNext}>
+            Next round that waits
+          </Act>
+        )}
       </section>
       <TwoPanes
         label="Leaf"
@@ -94,7 +116,6 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
                   arrival={arrivals[index]}
                   group={here}
                   quiet={isLit(arrivals[index], me)}
-                  chosen={index === chosen}
                   onChoose={() => choose(index)}
                 />
               )
@@ -112,7 +133,7 @@ function Loaded({ view }: { view: Schema['RoundView'] }) {
               folder={folder.name}
               reason={reason}
               onReason={setReason}
-              onMark={(word) => say(word)()}
+              onMark={say}
               onLink={() => leaf.data && copy(leaf.data.stableLink)}
             />
           )

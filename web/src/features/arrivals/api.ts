@@ -1,13 +1,25 @@
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { api, body, keys, type Schema } from '../../api';
 
 type Round = Schema['RoundLine'];
 
+/** Rounds page by page; the first page also says what waits in all of them. */
 export function useRounds(group: string) {
-  return useQuery({
+  return useInfiniteQuery({
     queryKey: keys.rounds(group),
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/rounds', { params: { path: { group } }, signal })),
+    initialPageParam: null as string | null,
+    queryFn: async ({ pageParam, signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/rounds', {
+          params: {
+            path: { group },
+            query: pageParam ? { before: pageParam } : {},
+          },
+          signal,
+        }),
+      ),
+    getNextPageParam: ({ rounds, older }) =>
+      older > 0 ? (rounds[rounds.length - 1]?.id ?? null) : null,
   });
 }
 
@@ -31,8 +43,7 @@ export function owedIn(round: Round, member: string): number {
   return reviewed === undefined ? 0 : round.arrivals - reviewed;
 }
 
-/** How many arrivals wait for a member in all rounds. */
-export function useOwed(group: string, member: string): number {
-  const rounds = useRounds(group);
-  return (rounds.data ?? []).reduce((sum, round) => sum + owedIn(round, member), 0);
+/** How many arrivals wait for the member in all rounds. */
+export function useOwed(group: string): number {
+  return useRounds(group).data?.pages[0]?.owed ?? 0;
 }

@@ -12,12 +12,21 @@ export function useChosenFolder(group: string, withPile = false) {
   const folders = all.filter((folder) => !folder.pile);
   const [picked, setPicked] = useState(localStorage.getItem(LAST + group) ?? '');
   const there = folders.some((folder) => folder.id === picked);
-  const chosen = there ? picked : withPile ? PILE : (folders[0]?.id ?? '');
+  const chosen =
+    there || (withPile && picked === PILE) ? picked : withPile ? PILE : (folders[0]?.id ?? '');
   const choose = (id: string) => {
     localStorage.setItem(LAST + group, id);
     setPicked(id);
   };
   return { folders, withPile, chosen, choose };
+}
+
+/** The folder that keeps go into without asking: the one chosen last; none before the first choice. */
+export function useLastFolder(group: string): string | null {
+  const folders = useFolders(group).data ?? [];
+  const last = localStorage.getItem(LAST + group);
+  if (last === PILE) return PILE;
+  return folders.some((folder) => folder.id === last) ? last : null;
 }
 
 /** Chooses one of the group's folders, or makes one. */

@@ -9,7 +9,15 @@ const FOLDERS = [
   { id: 'f1', name: 'Bats', pile: false, items: 0, searches: 0 },
   { id: 'f2', name: 'Verges', pile: false, items: 2, searches: 1 },
 ];
-const KEPT = { folderId: 'f2', folder: 'Verges', already: false, keeper: 'Ilse', elsewhere: [] };
+const KEPT = {
+  publications: 1,
+  added: 1,
+  folderId: 'f2',
+  folder: 'Verges',
+  already: false,
+  keeper: 'Ilse',
+  elsewhere: [],
+};
 
 function show() {
   const tell = vi.fn();
@@ -34,7 +42,7 @@ it('keeps with folder, note, step and a command that can be undone', async () =>
   await userEvent.type(screen.getByLabelText(/Why/), 'good design{Enter}');
   await waitFor(() => expect(close).toHaveBeenCalled());
   const post = asked.find((one) => one.method === 'POST');
-  expect(post?.body).toEqual({ publication: 'pub', note: 'good design', step: 'step' });
+  expect(post?.body).toEqual({ publications: ['pub'], note: 'good design', step: 'step' });
   expect(tell).toHaveBeenCalledWith({ text: 'Kept in Verges.', command: post?.command });
   expect(localStorage.getItem('lantern.folder.group')).toBe('f2');
 });

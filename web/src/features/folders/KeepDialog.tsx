@@ -9,11 +9,13 @@ export function KeepDialog({
   group,
   publications,
   step,
+  onKept,
   onClose,
 }: {
   group: string;
   publications: string[];
   step?: string;
+  onKept?: () => void;
   onClose: () => void;
 }) {
   const choice = useChosenFolder(group, true);
@@ -23,7 +25,13 @@ export function KeepDialog({
     choice.choose(choice.chosen);
     keep.mutate(
       { folder: choice.chosen, publications, note, ...(step ? { step } : {}) },
-      { onSuccess: onClose, onError: (error) => hasEnded(error) && onClose() },
+      {
+        onSuccess: () => {
+          onKept?.();
+          onClose();
+        },
+        onError: (error) => hasEnded(error) && onClose(),
+      },
     );
   };
   return (

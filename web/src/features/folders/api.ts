@@ -8,6 +8,7 @@ import {
   leaveForLater,
   newCommand,
   useRefresh,
+  VISIT_ENDED,
   type Schema,
 } from '../../api';
 import { counted, useNotice } from '../../ui';
@@ -53,61 +54,51 @@ export const PILE = 'pile';
 
 export type Keep = { folder: string; publications: string[]; note: string; step?: string };
 
-/** Keeps one after the other; each is an act of its own, and the last one can be undone at once. */
+/** Keeps one publication or several, as one act. */
 export function useKeep(group: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);
   return useMutation({
-    mutationFn: async ({ folder, publications, ...why }: Keep) => {
-      let last: { command: string; kept: Schema['Kept'] } | undefined;
-      for (const publication of publications) {
-        last = await keepOne(group, folder, { publication, ...why });
-      }
-      return last;
+    scope: { id: 'marks' },
+    mutationFn: async ({ folder, ...keep }: Keep) => {
+      const command = newCommand();
+      const header = commandHeader(command);
+      const kept = body(
+        folder === PILE
+          ? await api.POST('/api/groups/{group}/pile/items', {
+              params: { path: { group }, header },
+              body: keep,
+            })
+          : await api.POST('/api/groups/{group}/folders/{folder}/items', {
+              params: { path: { group, folder }, header },
+              body: keep,
+            }),
+      );
+      return { command, kept };
     },
-    onSuccess: (last, { publications }) => {
-      if (last && publications.length === 1) {
-        tell({ text: keptSentence(last.kept), command: last.command });
-      } else if (last) {
-        tell({
-          text: `${counted(publications.length, 'publication')} kept in ${last.kept.folder}.`,
-        });
-      }
+    onSuccess: ({ command, kept }) => {
+      tell({ text: keptSentence(kept), command });
       refresh();
     },
     onError: (error, keep) => {
       if (!hasEnded(error)) return;
       leaveForLater({ what: 'keep', group, keep });
-      refresh();
+      tell({ text: VISIT_ENDED, bad: true });
     },
   });
 }
 
-async function keepOne(
-  group: string,
-  folder: string,
-  keep: { publication: string; note: string; step?: string },
-) {
-  const command = newCommand();
-  const header = commandHeader(command);
-  const kept = body(
-    folder === PILE
-      ? await api.POST('/api/groups/{group}/pile/items', {
-          params: { path: { group }, header },
-          body: keep,
-        })
-      : await api.POST('/api/groups/{group}/folders/{folder}/items', {
-          params: { path: { group, folder }, header },
-          body: keep,
-        }),
-  );
-  return { command, kept };
-}
-
 export function keptSentence(kept: Schema['Kept']): string {
+  const { publications: all, added, folder } = kept;
+  if (all > 1) {
+    const there = all - added;
+    return there === 0
+      ? `${counted(all, 'publication')} kept in ${folder}.`
+      : `${counted(added, 'publication')} kept in ${folder}; ${there} ${there === 1 ? 'was' : 'were'} already there.`;
+  }
   const where = kept.already
-    ? `Already in ${kept.folder}, kept by ${kept.keeper}.`
-    : `Kept in ${kept.folder}.`;
+    ? `Already in ${folder}, kept by ${kept.keeper}.`
+    : `Kept in ${folder}.`;
   return kept.elsewhere.length > 0 ? `${where} Also in ${kept.elsewhere.join(', ')}.` : where;
 }
 

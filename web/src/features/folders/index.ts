@@ -1,5 +1,5 @@
 export { useKeep } from './api';
-export { FolderChoice, useChosenFolder } from './FolderChoice';
+export { FolderChoice, useChosenFolder, useLastFolder } from './FolderChoice';
 export { FolderPage } from './FolderPage';
 export { FoldersPage } from './FoldersPage';
 export { KeepDialog } from './KeepDialog';

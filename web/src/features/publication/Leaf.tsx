@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { useHere } from '../session';
 import { Abstract } from './Abstract';
+import { usePutOut } from './api';
 import { Outward } from './Outward';
 import { Versions } from './Versions';
 import { Words } from './Words';
@@ -51,7 +52,7 @@ export function Leaf({
       <Words leaf={leaf} />
       <Outward key={publication.id} publication={publication} />
       <Versions key={`versions of ${publication.id}`} publication={publication.id} />
-      <Said said={leaf.said} folders={leaf.folders} />
+      <Said publication={publication.id} said={leaf.said} folders={leaf.folders} />
     </>
   );
 }
@@ -114,19 +115,44 @@ function Why({
   );
 }
 
-function Said({ said, folders }: { said: Schema['SaidShown'][]; folders: Schema['FolderName'][] }) {
+function Said({
+  publication,
+  said,
+  folders,
+}: {
+  publication: string;
+  said: Schema['SaidShown'][];
+  folders: Schema['FolderName'][];
+}) {
+  const here = useHere();
+  const out = usePutOut(here.id);
   if (said.length === 0 && folders.length === 0) return null;
   return (
     <>
       <h3 className="small-head mt-3">In your group</h3>
-      {folders.length > 0 && <p>In {folders.map((folder) => folder.name).join(', ')}</p>}
+      {folders.length > 0 && (
+        <p>
+          In{' '}
+          {folders.map((folder, at) => (
+            <span key={folder.id}>
+              {at > 0 && ', '}
+              <Link className="act" to={`/g/${here.id}/f/${folder.id}`}>
+                {folder.name}
+              </Link>
+            </span>
+          ))}
+        </p>
+      )}
       <ul>
         {said.map((one) => (
           <li key={one.member} className="flex items-center gap-2">
             <Lamp state={one.lamp} label={`${one.name}: ${one.mark}`} />
             <span>
               {one.name} <b>{one.mark}</b>{' '}
-              {one.reason && <span className="text-soft">“{one.reason}”</span>}
+              {one.reason && <span className="text-soft">“{one.reason}” </span>}
+              {one.member === here.me.id && (
+                <Act onClick={() => out.mutate([publication])}>put out</Act>
+              )}
             </span>
           </li>
         ))}

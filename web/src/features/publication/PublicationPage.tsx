@@ -1,11 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, Failed, Waiting, useKeys } from '../../ui';
-import { KeepDialog } from '../folders';
+import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { mayWrite, useHere } from '../session';
-import { useLeaf, useOpening } from './api';
+import { useLeaf, useMark, useOpening } from './api';
 import { Leaf } from './Leaf';
+import { MARKS, type MarkWord } from './marks';
 import { useCopyLink } from './useCopyLink';
+import { useMarkKeys } from './useMarkKeys';
 
 export function PublicationPage() {
   const { id = '' } = useParams();
@@ -19,9 +21,19 @@ export function PublicationPage() {
   useEffect(() => {
     if (loaded) open({ publication: id, ...(step ? { step } : {}) });
   }, [loaded, id, step, open]);
-  const keep = () => mayWrite(here) && setKeeping(true);
+  const mark = useMark(here.id);
+  const keep = useKeep(here.id);
+  const folder = useLastFolder(here.id);
+  const writes = mayWrite(here) && loaded;
+  const say = (word: MarkWord) => {
+    if (word !== 'keep') mark.mutate({ publications: [id], mark: word, reason: '' });
+    else if (folder) {
+      keep.mutate({ folder, publications: [id], note: '', ...(step ? { step } : {}) });
+    } else setKeeping(true);
+  };
   const link = () => leaf.data && copy(leaf.data.stableLink);
-  useKeys({ '1': keep, l: link });
+  useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
+  useKeys({ l: link, n: () => writes && setKeeping(true) });
   if (leaf.error) return <Failed error={leaf.error} />;
   if (!leaf.data) return <Waiting what="the publication" />;
   return (
@@ -33,9 +45,15 @@ export function PublicationPage() {
           leaf={leaf.data}
           acts={
             <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+              {mayWrite(here) &&
+                MARKS.map(({ key, word, label }) => (
+                  <Act key={word} main={word === 'keep'} hint={key} onClick={() => say(word)}>
+                    {label}
+                  </Act>
+                ))}
               {mayWrite(here) && (
-                <Act main hint="1" onClick={keep}>
-                  Keep
+                <Act hint="n" onClick={() => setKeeping(true)}>
+                  Keep with a note
                 </Act>
               )}
               <Act hint="l" onClick={link}>
@@ -49,7 +67,12 @@ export function PublicationPage() {
         </Leaf>
       </div>
       {keeping && (
-        <KeepDialog group={here.id} publications={[id]} onClose={() => setKeeping(false)} />
+        <KeepDialog
+          group={here.id}
+          publications={[id]}
+          {...(step ? { step } : {})}
+          onClose={() => setKeeping(false)}
+        />
       )}
     </article>
   );

@@ -7,9 +7,10 @@ import {
   keys,
   leaveForLater,
   newCommand,
+  VISIT_ENDED,
   type Schema,
 } from '../../api';
-import { useNotice } from '../../ui';
+import { counted, useNotice } from '../../ui';
 
 type Strategy = { version: number; lines: Schema['LineBody'][] };
 
@@ -48,7 +49,8 @@ export function useOpening(group: string) {
   });
 }
 
-export type MarkMade = { publication: string; mark: string; reason: string; round?: string };
+/** A mark on one publication or several, as one act. */
+export type MarkMade = { publications: string[]; mark: string; reason: string; round?: string };
 
 const SAID: Record<string, string> = {
   pass: 'Passed',
@@ -57,28 +59,57 @@ const SAID: Record<string, string> = {
   seen: 'Marked as seen',
 };
 
+/** Marks go out one after the other, in the order in which they were made. */
 export function useMark(group: string) {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
-    mutationFn: async ({ publication, ...mark }: MarkMade) => {
+    scope: { id: 'marks' },
+    mutationFn: async (made: MarkMade) => {
       const command = newCommand();
       const marked = body(
-        await api.POST('/api/groups/{group}/publications/{publication}/marks', {
-          params: { path: { group, publication }, header: commandHeader(command) },
-          body: mark,
+        await api.POST('/api/groups/{group}/marks', {
+          params: { path: { group }, header: commandHeader(command) },
+          body: made,
         }),
       );
       return { command, marked };
     },
     onSuccess: ({ command, marked }) => {
       const what = marked.folder ? `Kept in ${marked.folder}` : SAID[marked.mark];
-      tell({ text: `${what}. ${marked.note}`.trim(), command });
+      const many =
+        marked.publications > 1 ? `: ${counted(marked.publications, 'publication')}` : '';
+      tell({ text: `${what}${many}. ${marked.note}`.trim(), command });
     },
     onError: (error, made) => {
-      if (hasEnded(error)) leaveForLater({ what: 'mark', group, mark: made });
-      else tell({ text: error.message, bad: true });
+      if (hasEnded(error)) {
+        leaveForLater({ what: 'mark', group, mark: made });
+        tell({ text: VISIT_ENDED, bad: true });
+      } else tell({ text: error.message, bad: true });
     },
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
+  });
+}
+
+/** Takes the member's own mark away, whenever it was made. */
+export function usePutOut(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    scope: { id: 'marks' },
+    mutationFn: async (publications: string[]) => {
+      const command = newCommand();
+      const out = body(
+        await api.DELETE('/api/groups/{group}/marks', {
+          params: { path: { group }, header: commandHeader(command) },
+          body: { publications },
+        }),
+      );
+      return { command, out };
+    },
+    onSuccess: ({ command, out }) =>
+      tell({ text: `Your lamp is out again. ${out.note}`.trim(), command }),
+    onError: (error) => tell({ text: error.message, bad: true }),
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }

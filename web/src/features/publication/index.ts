@@ -1,4 +1,6 @@
-export { useLeaf, useMark, useOpening } from './api';
+export { useLeaf, useMark, useOpening, usePutOut } from './api';
 export { Leaf } from './Leaf';
+export { MARKS, type MarkWord } from './marks';
 export { PublicationPage } from './PublicationPage';
 export { useCopyAddress, useCopyLink } from './useCopyLink';
+export { useMarkKeys, usePlace } from './useMarkKeys';

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Lamp, listed, PublicationRow } from '../../ui';
 
@@ -5,6 +6,7 @@ import { Act, Lamp, listed, PublicationRow } from '../../ui';
 export function HitRow({
   hit,
   group,
+  guest,
   step,
   chosen,
   ticked,
@@ -12,11 +14,14 @@ export function HitRow({
   peeking,
   onPeek,
   onKeep,
+  onLink,
   onTick,
   onChoose,
 }: {
   hit: Schema['Hit'] | undefined;
   group: string;
+  /** Guests have no lamp (rule V1). */
+  guest: boolean;
   step: string | undefined;
   chosen: boolean;
   ticked: boolean;
@@ -24,6 +29,7 @@ export function HitRow({
   peeking: boolean;
   onPeek: () => void;
   onKeep: (() => void) | undefined;
+  onLink: () => void;
   onTick: () => void;
   onChoose: () => void;
 }) {
@@ -35,7 +41,6 @@ export function HitRow({
       lit={hit.lit}
       to={`/g/${group}/p/${publication.id}`}
       state={{ step }}
-      chosen={chosen}
       opened={hit.opened}
       onChoose={onChoose}
       tick={
@@ -47,7 +52,7 @@ export function HitRow({
           onChange={onTick}
         />
       }
-      lamp={<Lamp state={hit.lamp} label={`my lamp: ${hit.lamp}`} />}
+      lamp={guest ? null : <Lamp state={hit.lamp} label={`my lamp: ${hit.lamp}`} />}
       after={
         <>
           {hit.metIn.length > 0 && ` · met in ${listed(hit.metIn)}`}
@@ -57,11 +62,15 @@ export function HitRow({
       below={
         chosen && (
           <>
-            <p className="flex gap-x-4 text-[13px] lg:hidden">
+            <p className="flex gap-x-4 text-[13px]">
               <Act aria-expanded={peeking} onClick={onPeek}>
                 Abstract
               </Act>
               {onKeep && <Act onClick={onKeep}>Keep</Act>}
+              <Link className="act" to={`/g/${group}/p/${publication.id}`} state={{ step }}>
+                Open
+              </Link>
+              <Act onClick={onLink}>Stable link</Act>
             </p>
             {peeking && peek?.publication.id === publication.id && (
               <p className="max-w-[75ch] font-serif text-[14px]">

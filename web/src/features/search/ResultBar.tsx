@@ -1,13 +1,30 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
-import type { Schema } from '../../api';
+import { useNavigate } from 'react-router';
 import { Act, counted, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../folders';
 import { mayWrite, useHere } from '../session';
+import type { Result } from './api';
 import { BySourceDialog } from './BySourceDialog';
 import { CqlDialog } from './CqlDialog';
 import { ORDERS } from './orders';
 import type { Strategy } from '../strategy';
+import { useDelayed } from './useDelayed';
+import type { Step } from './useSettled';
+
+/** Milliseconds before an answer that is late is said to be. */
+const SAID_AFTER = 500;
+
+/** What turning the order round makes of it. */
+function turned(plain: string, reverse: boolean): string {
+  const known = ORDERS.find(([name]) => name === plain);
+  return (reverse ? known?.[1] : known?.[2]) ?? 'the other way round';
+}
+
+/** What came in and matches; where nothing did, by how many the count differs all the same. */
+function sinceThen({ came, more }: { came: number; more: number }): string {
+  if (came > 0) return `${counted(came, 'publication')} came or changed that match`;
+  return more > 0 ? `${more} more` : `${-more} fewer`;
+}
 
 /** Publications that one file holds. */
 const MOST_RECORDS = 20_000;
@@ -18,28 +35,33 @@ export function ResultBar({
   strategy,
   order,
   stale,
+  slow,
   before,
   since,
   stripped,
-  link,
-  report,
-  records,
+  onStep,
+  onCopy,
+  onCancel,
   onOrder,
   onStrip,
   onMoveOn,
   onStrategy,
 }: {
-  result: Schema['SearchResult'];
+  result: Result;
   strategy: Strategy;
   order: string;
   stale: boolean;
+  /** Whether an answer is on the way. */
+  slow: boolean;
+  /** The count shown before, to compare with. */
   before: number | undefined;
-  since: number;
+  /** What came in since that matches, and by how many the count differs now. */
+  since: { came: number; more: number };
   stripped: boolean;
-  link: (() => void) | undefined;
-  report: string | undefined;
-  /** Where the settled search can be fetched whole. */
-  records: string | undefined;
+  /** Settles what is shown, if it is not settled, and answers its address. */
+  onStep: () => Promise<Step | null>;
+  onCopy: (path: string) => void;
+  onCancel: () => void;
   onOrder: (order: string) => void;
   onStrip: () => void;
   onMoveOn: () => void;
@@ -49,6 +71,11 @@ export function ResultBar({
   const [open, setOpen] = useState<'save' | 'cql' | 'sources' | null>(null);
   const close = () => setOpen(null);
   const { count, ids, at } = result.answer;
+  const waiting = useDelayed(slow, SAID_AFTER) && slow;
+  const navigate = useNavigate();
+  // What is done with a result settles it: its address and its step are then there for good.
+  const withStep = (then: (q: string) => void) => () =>
+    void onStep().then((made) => made && then(made.q));
   const reverse = order.startsWith('-');
   const plain = reverse ? order.slice(1) : order;
   return (
@@ -58,29 +85,24 @@ export function ResultBar({
         {count === 1 ? 'publication' : 'publications'}
         {stale && ' for the lines before'}
       </p>
+      {waiting && (
+        <span role="status">
+          still counting <Act onClick={onCancel}>Cancel</Act>
+        </span>
+      )}
       {before !== undefined && before !== count && (
         <span className="text-soft">was {before.toLocaleString('en-GB')}</span>
       )}
       <span className="text-soft max-lg:hidden">catalogue of {timeOfDay(at, here.today)}</span>
-      {since !== 0 && (
+      {(since.came > 0 || since.more !== 0) && (
         <span>
-          since then {since > 0 ? `${since} more` : `${-since} fewer`}{' '}
-          <Act onClick={onMoveOn}>Move on</Act>
+          since then {sinceThen(since)} <Act onClick={onMoveOn}>Move on</Act>
         </span>
       )}
       {count > ids.length && (
         <span className="text-soft">
           the list shows the first {counted(ids.length, 'publication')}; narrow it, turn the order
-          {records && count <= MOST_RECORDS ? (
-            <>
-              , or{' '}
-              <a className="act" href={records}>
-                take all as RIS
-              </a>
-            </>
-          ) : (
-            '; a settled search of up to 20,000 can be taken as RIS'
-          )}
+          {count <= MOST_RECORDS ? ', or take all as RIS' : '; up to 20,000 can be taken as RIS'}
         </span>
       )}
       {result.answer.unheaded != null && !stale && (
@@ -103,7 +125,7 @@ export function ResultBar({
             </option>
           ))}
         </select>
-        <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>Turn</Act>
+        <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>{turned(plain, reverse)}</Act>
       </span>
       <span className="flex flex-wrap gap-x-4">
         {mayWrite(here) && (
@@ -111,12 +133,23 @@ export function ResultBar({
             Save search
           </Act>
         )}
-        {link && <Act onClick={link}>Address</Act>}
-        {report && (
-          <Link className="act" to={report}>
-            Report
-          </Link>
-        )}
+        <Act disabled={stale} onClick={withStep((q) => onCopy(`/q/${q}`))}>
+          Stable link
+        </Act>
+        <Act
+          disabled={stale || count === 0 || count > MOST_RECORDS}
+          onClick={withStep((q) =>
+            window.location.assign(`/api/groups/${here.id}/q/${q}/records.ris`),
+          )}
+        >
+          RIS
+        </Act>
+        <Act
+          disabled={stale}
+          onClick={withStep((q) => void navigate(`/g/${here.id}/report?of=q:${q}`))}
+        >
+          Report
+        </Act>
         <Act onClick={() => setOpen('cql')}>CQL</Act>
         <Act disabled={stale} onClick={() => setOpen('sources')}>
           By source

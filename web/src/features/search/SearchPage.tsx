@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Failed, Waiting } from '../../ui';
 import { useSavedSearch } from '../saved';
@@ -7,6 +7,7 @@ import { useHere } from '../session';
 import {
   limitOf,
   newId,
+  rememberPlace,
   rememberSheet,
   shortText,
   strategyOf,
@@ -46,10 +47,20 @@ function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
   return strategyOf(lines);
 }
 
+/** What a sheet begins as, without what is looked at in it. */
+function sourceOf(q: string | undefined, params: URLSearchParams): string {
+  if (q) return `q:${q}`;
+  const begins = new URLSearchParams(params);
+  begins.delete('p');
+  begins.delete('order');
+  return `begin:${begins}`;
+}
+
 /** The address says what is searched for; an address without a search is an empty sheet. */
 export function SearchPage() {
   const { q } = useParams();
   const [params] = useSearchParams();
+  const { pathname, search } = useLocation();
   const here = useHere();
   const joined = q ?? params.get('with') ?? undefined;
   const strategy = useStrategy(here.id, joined);
@@ -57,7 +68,8 @@ export function SearchPage() {
   const saved = useSavedSearch(here.id, of);
   useEffect(() => {
     if (q) rememberSheet(here.id, q);
-  }, [here.id, q]);
+    rememberPlace(here.id, pathname + search);
+  }, [here.id, q, pathname, search]);
   if (strategy.error && isProblem(strategy.error, 'unknown')) {
     return <Failed error={strategy.error} />;
   }
@@ -71,8 +83,8 @@ export function SearchPage() {
     <>
       <title>{`${shortText(settled) || 'Search'} · Quiet Lantern`}</title>
       <Workbench
-        key={params.get('add') ?? params.get('hold') ?? params.get('only') ?? 'sheet'}
         q={q}
+        source={sourceOf(q, params)}
         ready={!joined || !strategy.isPlaceholderData}
         settled={settled}
         order={isOrder(order) ? order : 'relevance'}

@@ -1,31 +1,53 @@
 import { Act, counted } from '../../ui';
-import { MARKS } from './marks';
+import { MARKS, type MarkWord } from '../publication';
 
-/** What can be done with everything that is ticked. */
+/** What can be done with everything that is ticked, and what of it this list does not show. */
 export function Ticked({
-  many,
+  here,
+  elsewhere,
   writes,
-  onKeep,
+  records,
   onSay,
+  onNote,
   onUntick,
+  onUntickElsewhere,
 }: {
-  many: number;
+  here: number;
+  /** Ticked in another list of this window. */
+  elsewhere: number;
   writes: boolean;
-  onKeep: () => void;
-  onSay: (word: string) => () => void;
+  /** Where the records of those here can be fetched. */
+  records: string;
+  onSay: (word: MarkWord) => void;
+  onNote: () => void;
   onUntick: () => void;
+  onUntickElsewhere: () => void;
 }) {
   return (
-    <p className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 px-6 py-1">
-      <b role="status">{counted(many, 'publication')} ticked</b>
-      {writes && <Act onClick={onKeep}>Keep</Act>}
-      {writes &&
-        MARKS.map(([, word, label]) => (
-          <Act key={word} onClick={onSay(word)}>
-            {label}
-          </Act>
-        ))}
-      <Act onClick={onUntick}>Untick all</Act>
-    </p>
+    <div className="border-b border-base-300 px-6 py-1">
+      {here > 0 && (
+        <p className="flex flex-wrap items-baseline gap-x-4">
+          <b role="status">{counted(here, 'publication')} ticked</b>
+          {writes &&
+            MARKS.map(({ word, label }) => (
+              <Act key={word} onClick={() => onSay(word)}>
+                {label}
+              </Act>
+            ))}
+          {writes && <Act onClick={onNote}>Keep with a note</Act>}
+          <a className="act" href={records}>
+            RIS
+          </a>
+          <Act onClick={onUntick}>Untick</Act>
+        </p>
+      )}
+      {elsewhere > 0 && (
+        <p className="flex flex-wrap items-baseline gap-x-4 text-[13px] text-soft">
+          {counted(elsewhere, 'ticked publication')} {elsewhere === 1 ? 'is' : 'are'} not in this
+          list
+          <Act onClick={onUntickElsewhere}>Untick {elsewhere === 1 ? 'it' : 'them'}</Act>
+        </p>
+      )}
+    </div>
   );
 }

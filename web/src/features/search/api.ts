@@ -6,38 +6,51 @@ import {
   useQueryClient,
 } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
+import { api, body, commandHeader, keys, newCommand, Problem, type Schema } from '../../api';
 import { asks, type Strategy } from '../strategy';
 
 export const CHUNK = 50;
 
+/** An answer with the first rows of its list. */
+export type Result = { answer: Schema['Answer']; first: Schema['Hit'][] };
+
 /** Asked once for a strategy and an order; a later state of the catalogue is moved on to by hand. */
 export function useSearch(group: string, strategy: Strategy, order: string) {
-  return useQuery({
-    queryKey: keys.search(group, JSON.stringify(strategy), order),
+  const client = useQueryClient();
+  const queryKey = keys.search(group, JSON.stringify(strategy), order);
+  const query = useQuery({
+    queryKey,
     enabled: asks(strategy),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: false,
-    queryFn: async ({ signal }) =>
-      body(
+    queryFn: async ({ signal }): Promise<Result> => {
+      const found = body(
         await api.POST('/api/groups/{group}/search', {
           params: { path: { group } },
           body: { strategy, order },
           signal,
         }),
-      ),
+      );
+      const { answer, problems } = found;
+      // Half a word is no error of the connection: the server tells what is wrong in its answer.
+      if (!answer) {
+        throw new Problem(422, 'search-problem', problems[0]?.sentence ?? '', { problems });
+      }
+      return { answer, first: found.first };
+    },
   });
+  return { ...query, cancel: () => client.cancelQueries({ queryKey }) };
 }
 
 const LOOK_EVERY = 20_000;
 
-/** Counts again now and then: whether more has come in since. */
+/** How many of what came in since match, looked at now and then (rule O2). */
 export function useSince(group: string, strategy: Strategy, shown: Schema['Answer'] | undefined) {
   return useQuery({
     queryKey: [...keys.group(group), 'since', JSON.stringify(strategy), shown?.asOf],
     enabled: shown !== undefined && asks(strategy),
-    initialData: 0,
+    initialData: { came: 0, more: 0 },
     staleTime: LOOK_EVERY,
     refetchInterval: LOOK_EVERY,
     retry: false,
@@ -45,11 +58,11 @@ export function useSince(group: string, strategy: Strategy, shown: Schema['Answe
       const now = body(
         await api.POST('/api/groups/{group}/search/count', {
           params: { path: { group } },
-          body: { strategy },
+          body: { strategy, since: shown?.number ?? 0 },
           signal,
         }),
       );
-      return now.count - (shown?.count ?? 0);
+      return { came: now.came, more: now.count - (shown?.count ?? 0) };
     },
   });
 }

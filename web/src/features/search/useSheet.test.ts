@@ -14,7 +14,7 @@ const MOTHS: Line = { id: 'm', kind: 'words', text: 'moths' };
 const BATS: Line = { id: 'b', kind: 'words', text: 'bats' };
 
 function sheet(...lines: Line[]) {
-  const { result } = renderHook(() => useSheet(lines));
+  const { result } = renderHook(() => useSheet(() => lines));
   return {
     do: (change: (now: typeof result.current) => unknown) => act(() => void change(result.current)),
     texts: () => result.current.lines.map((line) => line.text ?? limitText(line)),

@@ -40,10 +40,10 @@ function reduce(state: State, change: Change): State {
 }
 
 /** The lines of a sheet and everything that can be done to them. */
-export function useSheet(first: readonly Line[]) {
-  const [state, dispatch] = useReducer(reduce, first, (lines) => ({
+export function useSheet(first: () => readonly Line[]) {
+  const [state, dispatch] = useReducer(reduce, first, (begin) => ({
     past: [],
-    lines: inviting(lines),
+    lines: inviting(begin()),
     future: [],
     typing: null,
   }));

@@ -9,7 +9,7 @@ export const UNKNOWN = 'unknown';
 
 let last = 0;
 
-/** A line's name inside its strategy. */
+/** A line's name inside its strategy; never one that was used in this window before. */
 export function newId(lines: readonly Line[]): string {
   do last += 1;
   while (lines.some((line) => line.id === `l${last}`));
@@ -44,9 +44,20 @@ export function asks(strategy: Strategy): boolean {
   return strategy.lines.some((line) => !line.off);
 }
 
-/** Two strategies that ask for the same by the same lines. */
+/** Two strategies that ask for the same by the same lines, whatever the lines are called. */
 export function sameLines(one: Strategy, other: Strategy): boolean {
-  return JSON.stringify(one.lines) === JSON.stringify(other.lines);
+  return nameless(one) === nameless(other);
+}
+
+/** Lines without their names, in one order of their parts. */
+function nameless({ lines }: Strategy): string {
+  return JSON.stringify(
+    lines.map((line) =>
+      Object.entries(line)
+        .filter(([part, value]) => part !== 'id' && value != null && value !== false)
+        .sort(([one], [other]) => (one < other ? -1 : 1)),
+    ),
+  );
 }
 
 export function limitOf(lines: readonly Line[], property: string): Line | undefined {

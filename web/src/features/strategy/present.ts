@@ -1,4 +1,8 @@
+import type { Line } from './lines';
+
 const key = (group: string) => `sheet of ${group}`;
+const placeKey = (group: string) => `search place of ${group}`;
+const draftKey = (group: string) => `draft of ${group}`;
 
 /** Which search stands on the sheet of this window, so that other places can add to it. */
 export function rememberSheet(group: string, q: string): void {
@@ -7,6 +11,28 @@ export function rememberSheet(group: string, q: string): void {
 
 export function presentSheet(group: string): string | null {
   return sessionStorage.getItem(key(group));
+}
+
+/** Where in Search the member is, so that *Search* leads back there from elsewhere. */
+export function rememberPlace(group: string, address: string): void {
+  sessionStorage.setItem(placeKey(group), address);
+}
+
+export function presentPlace(group: string): string {
+  return sessionStorage.getItem(placeKey(group)) ?? `/g/${group}/search`;
+}
+
+/** Lines as they stand on the sheet, also those that are not settled; `source`: what they began as. */
+export function rememberDraft(group: string, source: string, lines: readonly Line[]): void {
+  sessionStorage.setItem(draftKey(group), JSON.stringify({ source, lines }));
+}
+
+/** The lines that stood on the sheet when it was left, if it began as the same. */
+export function draftOf(group: string, source: string): Line[] | null {
+  const stored = sessionStorage.getItem(draftKey(group));
+  if (!stored) return null;
+  const draft = JSON.parse(stored) as { source: string; lines: Line[] };
+  return draft.source === source ? draft.lines : null;
 }
 
 /** Words as they stand next to each other in a line. */

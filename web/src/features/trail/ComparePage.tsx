@@ -4,7 +4,7 @@ import { Title } from '../help';
 import { Results, useHeldTitle, useSearch } from '../search';
 import { useHere } from '../session';
 import { strategyOf, type Line, type Strategy } from '../strategy';
-import { useCount } from './api';
+import { useComparison } from './api';
 
 const PARTS = ['gained', 'lost', 'common'] as const;
 type Part = (typeof PARTS)[number];
@@ -49,6 +49,7 @@ function Comparing({ one, other }: { one: string; other: string }) {
   const sampled = params.get('order') === 'sample';
   const strategy = strategyFor(part, one, other);
   const result = useSearch(here.id, strategy, sampled ? 'sample' : 'here');
+  const counts = useComparison(here.id, one, other);
   const set = (key: string, value: string) =>
     setParams((now) => {
       now.set(key, value);
@@ -61,18 +62,19 @@ function Comparing({ one, other }: { one: string; other: string }) {
         <title>Comparison · Quiet Lantern</title>
         <Title help="trail">Comparison</Title>
         <ol className="mt-1">
-          <Side label="first" name={one} />
-          <Side label="second" name={other} />
+          <Side label="first" name={one} count={counts.data?.first} />
+          <Side label="second" name={other} count={counts.data?.second} />
         </ol>
+        {counts.error && (
+          <p role="alert" className="text-error">
+            {counts.error.message}
+          </p>
+        )}
         <div className="mt-2 flex flex-wrap gap-x-5">
           {PARTS.map((each) => (
-            <PartAct
-              key={each}
-              part={each}
-              on={each === part}
-              strategy={strategyFor(each, one, other)}
-              onPick={() => set('part', each)}
-            />
+            <Act key={each} aria-pressed={each === part} onClick={() => set('part', each)}>
+              {each} {counts.data?.[each].toLocaleString('en-GB') ?? '…'}
+            </Act>
           ))}
           <Act aria-pressed={sampled} onClick={() => set('order', sampled ? 'here' : 'sample')}>
             Drawn at random
@@ -93,8 +95,11 @@ function Comparing({ one, other }: { one: string; other: string }) {
             key={`${part} ${sampled}`}
             result={result.data}
             strategy={strategy}
+            fresh
+            ahead={0}
+            onAhead={() => undefined}
             step={undefined}
-            focus={false}
+            onStep={() => Promise.resolve(null)}
           />
         ) : (
           <p className="px-6 text-soft">{NOTHING[part]}</p>
@@ -112,10 +117,9 @@ const NOTHING: Record<Part, string> = {
   common: 'They have nothing in common.',
 };
 
-function Side({ label, name }: { label: string; name: string }) {
+function Side({ label, name, count }: { label: string; name: string; count: number | undefined }) {
   const here = useHere();
   const title = useHeldTitle(here.id, name);
-  const count = useCount(here.id, strategyOf([held('a', name, false)]));
   const [kind, id] = name.split(':');
   return (
     <li className="flex items-baseline gap-x-3">
@@ -126,29 +130,7 @@ function Side({ label, name }: { label: string; name: string }) {
       >
         {title}
       </Link>
-      <span className="text-soft">
-        {count.error ? count.error.message : count.data?.toLocaleString('en-GB')}
-      </span>
+      <span className="text-soft">{count?.toLocaleString('en-GB')}</span>
     </li>
-  );
-}
-
-function PartAct({
-  part,
-  on,
-  strategy,
-  onPick,
-}: {
-  part: Part;
-  on: boolean;
-  strategy: Strategy;
-  onPick: () => void;
-}) {
-  const here = useHere();
-  const count = useCount(here.id, strategy);
-  return (
-    <Act aria-pressed={on} onClick={onPick}>
-      {part} {count.data?.toLocaleString('en-GB') ?? '…'}
-    </Act>
   );
 }

@@ -1,6 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { api, body, keys } from '../../api';
-import type { Strategy } from '../strategy';
 
 /** The member's own steps, newest first, fifty at a time. */
 export function useTrail(group: string, words: string) {
@@ -32,18 +31,17 @@ export function useOpened(group: string) {
   });
 }
 
-/** How many a strategy finds. */
-export function useCount(group: string, strategy: Strategy) {
+/** The counts of two strategies beside each other, all of one state. */
+export function useComparison(group: string, one: string, other: string) {
   return useQuery({
-    queryKey: [...keys.group(group), 'count', JSON.stringify(strategy)],
+    queryKey: [...keys.group(group), 'comparison', one, other],
     retry: false,
     queryFn: async ({ signal }) =>
       body(
-        await api.POST('/api/groups/{group}/search/count', {
-          params: { path: { group } },
-          body: { strategy },
+        await api.GET('/api/groups/{group}/search/comparison', {
+          params: { path: { group }, query: { one, other } },
           signal,
         }),
-      ).count,
+      ),
   });
 }

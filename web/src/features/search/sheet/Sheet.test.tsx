@@ -75,7 +75,7 @@ const ANSWER: Schema['Answer'] = {
 const settle = vi.fn();
 
 function Shown({ lines, problem }: { lines: Line[]; problem: Problem | null }) {
-  const sheet = useSheet(lines);
+  const sheet = useSheet(() => lines);
   return (
     <Sheet
       sheet={sheet}

@@ -19,6 +19,9 @@ export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () =
       <Act onClick={() => setOpen('hold')}>Hold a strategy</Act>
       <Act onClick={() => setOpen('passage')}>Passage</Act>
       {mayWrite(here) && <Act onClick={() => setOpen('sets')}>Limits of the group</Act>}
+      <Link className="act" to={`/g/${here.id}/search`} state={{ fresh: true }}>
+        New sheet
+      </Link>
       <Link className="act" to={`/g/${here.id}/trail`}>
         Trail
       </Link>

@@ -25,9 +25,11 @@ class ArrivalTest {
   @BeforeEach
   void somethingArrives() {
     group.alert(folder, "Everything", TestGroup.EVERYTHING, "daily");
-    assertThat(arne.get("/rounds").ok().size()).as("nothing for what was there").isZero();
+    assertThat(arne.get("/rounds").ok().get("rounds").size())
+        .as("nothing for what was there")
+        .isZero();
     APP.passUntilSomethingCame();
-    round = arne.get("/rounds").ok().get(0).get("id").asString();
+    round = arne.get("/rounds").ok().get("rounds").get(0).get("id").asString();
     publication = view(arne).get("arrivals").get(0).get("publication").get("id").asString();
   }
 
@@ -37,8 +39,16 @@ class ArrivalTest {
 
   private JsonNode mark(Client who, String mark, UUID command) {
     return who.post(
-            "/publications/" + publication + "/marks",
-            Map.of("mark", mark, "reason", "because", "round", round),
+            "/marks",
+            Map.of(
+                "publications",
+                List.of(publication),
+                "mark",
+                mark,
+                "reason",
+                "because",
+                "round",
+                round),
             command)
         .ok();
   }
@@ -91,7 +101,7 @@ class ArrivalTest {
     assertThat(lamps(asta)).containsExactly("lit", "unlit");
     mark(asta, "hold", UUID.randomUUID());
     assertThat(lamps(arne)).containsExactly("lit", "dim");
-    JsonNode line = arne.get("/rounds").ok().get(0);
+    JsonNode line = arne.get("/rounds").ok().get("rounds").get(0);
     assertThat(line.get("reviewed").get(group.member(0).pid()).asInt()).isEqualTo(1);
     assertThat(line.get("reviewed").get(group.member(1).pid()).asInt()).isZero();
   }
@@ -114,22 +124,75 @@ class ArrivalTest {
     assertThat(lamps(arne)).containsExactly("unlit", "unlit");
   }
 
+  @DisplayName("V3: a keep made elsewhere is taken back there, and an undo brings back all of it")
+  @Test
+  void keptElsewhere() {
+    String elsewhere = group.folder("Elsewhere");
+    JsonNode step =
+        arne.post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "here")).ok();
+    Map<String, Object> keep =
+        Map.of(
+            "publications",
+            List.of(publication),
+            "note",
+            "a design",
+            "step",
+            step.get("step").asString());
+    arne.post("/folders/" + elsewhere + "/items", keep).ok();
+    String before = asta.get("/folders/" + elsewhere).ok().toString();
+    assertThat(before)
+        .as("K2: from which search")
+        .contains("\"q\":\"" + step.get("q").asString() + "\"", "\"search\":\"moth\"");
+    UUID pass = UUID.randomUUID();
+    assertThat(mark(arne, "pass", pass).get("note").asString())
+        .isEqualTo("Taken out of Elsewhere.");
+    assertThat(asta.get("/folders/" + elsewhere).ok().get("items").size()).isZero();
+    arne.post("/actions/" + pass + "/undo", Map.of()).ok();
+    assertThat(asta.get("/folders/" + elsewhere).ok().toString())
+        .as("dates, steps and reasons are as they were")
+        .isEqualTo(before);
+  }
+
+  @DisplayName("V2: a lamp is put out later, and an undo lights it as it was")
+  @Test
+  void putOut() {
+    mark(arne, "keep", UUID.randomUUID());
+    String before = view(asta).toString();
+    UUID out = UUID.randomUUID();
+    Map<String, Object> body = Map.of("publications", List.of(publication));
+    assertThat(arne.write("DELETE", "/marks", body, out).ok().get("note").asString())
+        .isEqualTo("Taken out of Kept.");
+    assertThat(lamps(asta)).containsExactly("unlit", "unlit");
+    assertThat(kept()).isZero();
+    assertThat(arne.write("DELETE", "/marks", body, UUID.randomUUID()).status()).isEqualTo(409);
+    arne.post("/actions/" + out + "/undo", Map.of()).ok();
+    assertThat(view(asta).toString()).isEqualTo(before);
+    assertThat(kept()).isEqualTo(1);
+  }
+
   @DisplayName("V3: it stays when somebody else kept it too")
   @Test
   void keptByTwo() {
     mark(arne, "keep", UUID.randomUUID());
     mark(asta, "keep", UUID.randomUUID());
     assertThat(mark(arne, "pass", UUID.randomUUID()).get("note").asString())
-        .isEqualTo("It stays in the folder: Asta Arrival kept it too.");
+        .isEqualTo("It stays in Kept: Asta Arrival kept it too.");
     assertThat(kept()).isEqualTo(1);
   }
 
   @Test
   void badMarksAreRefused() {
-    String path = "/publications/" + publication + "/marks";
-    assertThat(arne.post(path, Map.of("mark", "like", "reason", "")).type()).isEqualTo("mark");
-    assertThat(arne.post(path, Map.of("mark", "keep", "reason", "")).type()).isEqualTo("folder");
-    assertThat(arne.post(path, Map.of("mark", "pass", "reason", "x".repeat(4001))).type())
-        .isEqualTo("note");
+    assertThat(given("like", "").type()).isEqualTo("mark");
+    assertThat(given("keep", "").type()).isEqualTo("folder");
+    assertThat(given("pass", "x".repeat(4001)).type()).isEqualTo("note");
+    assertThat(
+            arne.post("/marks", Map.of("publications", List.of(), "mark", "pass", "reason", ""))
+                .type())
+        .isEqualTo("publications");
+  }
+
+  private Client.Response given(String mark, String reason) {
+    return arne.post(
+        "/marks", Map.of("publications", List.of(publication), "mark", mark, "reason", reason));
   }
 }

@@ -72,6 +72,7 @@ class CrashTest {
     return client
         .get("/rounds")
         .ok()
+        .get("rounds")
         .valueStream()
         .flatMap(
             r -> client.get("/rounds/" + r.get("id").asString()).ok().get("arrivals").valueStream())

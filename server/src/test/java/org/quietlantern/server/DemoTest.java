@@ -32,7 +32,7 @@ class DemoTest {
     assertThat(view.get("members").size()).isEqualTo(5);
     assertThat(view.get("demo").asBoolean()).isTrue();
     assertThat(here.get("/folders").ok().size()).isEqualTo(6);
-    assertThat(here.get("/rounds").ok().get(0).get("reviewed").size())
+    assertThat(here.get("/rounds").ok().get("rounds").get(0).get("reviewed").size())
         .as("guests have no lamp")
         .isEqualTo(4);
 

@@ -24,7 +24,9 @@ class KeepingTest {
 
   private Client.Response keep(Client who, String note, UUID command) {
     return who.post(
-        "/folders/" + folder + "/items", Map.of("publication", publication, "note", note), command);
+        "/folders/" + folder + "/items",
+        Map.of("publications", List.of(publication), "note", note),
+        command);
   }
 
   private JsonNode items() {
@@ -96,6 +98,135 @@ class KeepingTest {
     return who.get("/publications/" + publication).ok().get("lamp").asString();
   }
 
+  @DisplayName("K1: a pile is a pile by whichever address; others see that it was seen, no verdict")
+  @Test
+  void pileByAddress() {
+    Map<String, Object> body = Map.of("publications", List.of(publication), "note", "secret");
+    String pile = kaja.post("/pile/items", body).ok().get("folderId").asString();
+    String other = group.find("moth").get(1);
+    kaja.post(
+            "/folders/" + pile + "/items",
+            Map.of("publications", List.of(other), "note", "secret too"))
+        .ok();
+    JsonNode said = kim.get("/publications/" + other).ok().get("said").get(0);
+    assertThat(said.get("mark").asString()).isEqualTo("seen");
+    assertThat(kim.get("/publications/" + other).ok().toString()).doesNotContain("secret");
+    assertThat(kim.get("/folders/" + pile).status()).isEqualTo(404);
+  }
+
+  @DisplayName("Several are kept in one act and taken back in one; one by one they are taken out")
+  @Test
+  void severalAtOnce() {
+    List<String> five = group.find("moth").subList(0, 5);
+    UUID command = UUID.randomUUID();
+    JsonNode kept =
+        kaja.post(
+                "/folders/" + folder + "/items",
+                Map.of("publications", five, "note", "all"),
+                command)
+            .ok();
+    assertThat(kept.get("publications").asInt()).isEqualTo(5);
+    assertThat(kept.get("added").asInt()).isEqualTo(5);
+    assertThat(items().size()).isEqualTo(5);
+    UUID out = UUID.randomUUID();
+    kim.write(
+            "DELETE",
+            "/folders/" + folder + "/items",
+            Map.of("publications", five.subList(0, 2)),
+            out)
+        .ok();
+    assertThat(items().size()).isEqualTo(3);
+    String before = items().toString();
+    undo(kim, out).ok();
+    assertThat(items().size()).isEqualTo(5);
+    kim.write(
+            "DELETE",
+            "/folders/" + folder + "/items",
+            Map.of("publications", five.subList(0, 2)),
+            UUID.randomUUID())
+        .ok();
+    assertThat(items().toString()).isEqualTo(before);
+    undo(kaja, command).ok();
+    assertThat(items().size()).isZero();
+    assertThat(lampOf(kaja)).isEqualTo("unlit");
+    List<String> with = new java.util.ArrayList<>(five);
+    with.add("zzzzzzzzzz");
+    assertThat(
+            kaja.post("/folders/" + folder + "/items", Map.of("publications", with, "note", ""))
+                .status())
+        .as("all or none")
+        .isEqualTo(404);
+    assertThat(items().size()).isZero();
+  }
+
+  @DisplayName(
+      "A folder is renamed, moved and ended, and comes back; what is watched from it stays")
+  @Test
+  void folderActs() {
+    String outer = group.folder("Outer");
+    UUID change = UUID.randomUUID();
+    kaja.write("PUT", "/folders/" + folder, Map.of("name", "Banks", "parent", outer), change).ok();
+    JsonNode view = kim.get("/folders/" + folder).ok();
+    assertThat(view.get("name").asString()).isEqualTo("Banks");
+    assertThat(view.get("parent").asString()).isEqualTo(outer);
+    assertThat(
+            kaja.write(
+                    "PUT",
+                    "/folders/" + outer,
+                    Map.of("name", "Outer", "parent", folder),
+                    UUID.randomUUID())
+                .type())
+        .isEqualTo("folder-circle");
+    assertThat(end(outer, UUID.randomUUID()).type()).isEqualTo("folder-holds");
+    undo(kaja, change).ok();
+    assertThat(kim.get("/folders/" + folder).ok().get("name").asString()).isEqualTo("Verges");
+
+    group.alert(folder, "Watched", "moth", "daily");
+    Client.Response watched = end(folder, UUID.randomUUID());
+    assertThat(watched.type()).isEqualTo("folder-watched");
+    assertThat(watched.body()).contains("Watched");
+    UUID ended = UUID.randomUUID();
+    assertThat(end(outer, ended).status()).isEqualTo(200);
+    assertThat(kim.get("/folders/" + outer).status()).isEqualTo(404);
+    assertThat(kim.get("/bin").ok().get(0).get("name").asString()).isEqualTo("Outer");
+    String again = group.folder("Outer");
+    assertThat(undo(kaja, ended).type()).as("its name is taken").isEqualTo("folder-there");
+    end(again, UUID.randomUUID());
+    kim.post("/bin/" + outer + "/back", Map.of()).ok();
+    assertThat(kim.get("/folders/" + outer).status()).isEqualTo(200);
+  }
+
+  private Client.Response end(String which, UUID command) {
+    return kaja.write("DELETE", "/folders/" + which, Map.of(), command);
+  }
+
+  @DisplayName("A saved search is renamed and moved, and back")
+  @Test
+  void savedSearchActs() {
+    String other = group.folder("Other");
+    String search = group.search(folder, "S", "moth").get("id").asString();
+    group.search(other, "T", "moth");
+    UUID move = UUID.randomUUID();
+    assertThat(move(search, "T", other, UUID.randomUUID()).type()).isEqualTo("search-there");
+    move(search, "Moths", other, move).ok();
+    assertThat(searchesIn(other)).containsExactly("Moths", "T");
+    undo(kaja, move).ok();
+    assertThat(searchesIn(folder)).containsExactly("S");
+  }
+
+  private List<String> searchesIn(String which) {
+    return kim.get("/folders/" + which)
+        .ok()
+        .get("searches")
+        .valueStream()
+        .map(search -> search.get("name").asString())
+        .toList();
+  }
+
+  private Client.Response move(String search, String name, String to, UUID command) {
+    return kaja.write("PUT", "/searches/" + search, Map.of("name", name, "folder", to), command);
+  }
+
   @DisplayName("An undo is refused when the same thing was changed since")
   @Test
   void undoAfterChange() {
@@ -122,7 +253,9 @@ class KeepingTest {
     assertThat(kaja.post("/folders", Map.of("name", "VERGES")).type()).isEqualTo("folder-there");
     assertThat(keep(kaja, "x".repeat(4001), UUID.randomUUID()).type()).isEqualTo("note");
     assertThat(
-            kaja.post("/folders/zzzzzzzzzz/items", Map.of("publication", publication, "note", ""))
+            kaja.post(
+                    "/folders/zzzzzzzzzz/items",
+                    Map.of("publications", List.of(publication), "note", ""))
                 .status())
         .isEqualTo(404);
     assertThat(kaja.post("/alerts", Map.of("search", "x", "rhythm", "hourly")).type())

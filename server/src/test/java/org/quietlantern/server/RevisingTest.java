@@ -214,7 +214,7 @@ class RevisingTest {
     body.put("comment", "");
     body.put("announce", true);
     rune.post(at + "/revisions", body).ok();
-    String round = rune.get("/rounds").ok().get(0).get("id").asString();
+    String round = rune.get("/rounds").ok().get("rounds").get(0).get("id").asString();
     JsonNode arrivals = rune.get("/rounds/" + round).ok().get("arrivals");
     assertThat(arrivals.size()).isEqualTo(gained);
     assertThat(arrivals.findValuesAsString("newClass")).containsOnly("edited");

@@ -59,7 +59,8 @@ class StatementsTest {
       String folder = group.folder("One");
       found = group.find("moth or bat*").subList(0, size);
       for (String publication : found) {
-        Map<String, String> body = Map.of("publication", publication, "note", "why");
+        Map<String, Object> body =
+            Map.of("publications", java.util.List.of(publication), "note", "why");
         client.post("/folders/" + folder + "/items", body).ok();
         group.client(1).post("/folders/" + folder + "/items", body).ok();
       }
@@ -80,7 +81,7 @@ class StatementsTest {
       String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
       APP.passUntilSomethingCame();
       APP.pass(size);
-      String round = client.get("/rounds").ok().get(0).get("id").asString();
+      String round = client.get("/rounds").ok().get("rounds").get(0).get("id").asString();
       String q =
           client
               .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "here"))
@@ -118,7 +119,12 @@ class StatementsTest {
         path = path.replace(value.getKey(), value.getValue());
       }
       Client whole = client.below("");
-      String address = path + World.query(path, values.get("{q}"));
+      String some = found.stream().collect(java.util.stream.Collectors.joining("&id=", "?id=", ""));
+      String address =
+          path
+              + (endpoint.path().endsWith("{group}/records.ris")
+                  ? some
+                  : World.query(path, values.get("{q}")));
       StatementCounter counter = APP.bean(StatementCounter.class);
       whole.get("/api/me");
       // The clock looks at the database every five seconds; it just did.

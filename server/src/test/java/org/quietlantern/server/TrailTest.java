@@ -74,6 +74,44 @@ class TrailTest {
     assertThat(tove.get("/trail/opened").ok().get(0).get("q")).isEqualTo(last.get("q"));
   }
 
+  @DisplayName("O4: each opening is kept; a later one from elsewhere takes none away")
+  @Test
+  void openings() {
+    JsonNode one = settle(tove, "moth*");
+    JsonNode two = settle(tove, "moth* or bat*");
+    String opened = group.find("moths").get(0);
+    for (JsonNode step : List.of(one, two, two)) {
+      tove.write(
+          "PUT",
+          "/publications/" + opened + "/opened",
+          Map.of("step", step.get("step").asString()),
+          UUID.randomUUID());
+    }
+    JsonNode steps = tove.get("/trail").ok().get("steps");
+    assertThat(steps.get(0).get("opened").size()).isEqualTo(1);
+    assertThat(steps.get(1).get("opened").size()).as("still").isEqualTo(1);
+    assertThat(tove.get("/trail/opened").ok().size())
+        .as("told twice in a row is once")
+        .isEqualTo(2);
+  }
+
+  @DisplayName("The trail is looked through by what lines say, not by how they are stored")
+  @Test
+  void wordsOfLines() {
+    settle(tove, "moth*");
+    for (String stored : List.of("kind", "version", "lines", "words")) {
+      assertThat(tove.get("/trail?words=" + stored).ok().get("steps").size()).isZero();
+    }
+    Map<String, Object> limit =
+        Map.of("id", "k", "kind", "limit", "property", "kind", "chosen", List.of("article"));
+    tove.post(
+            "/steps",
+            Map.of(
+                "asked", Map.of("strategy", strategy(words("a", "moth*"), limit)), "order", "here"))
+        .ok();
+    assertThat(tove.get("/trail?words=ARTIC").ok().get("steps").size()).isEqualTo(1);
+  }
+
   @Test
   void stepsBeyondOnePage() {
     for (int i = 0; i < 52; i++) {

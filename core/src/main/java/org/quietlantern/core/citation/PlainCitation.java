@@ -15,7 +15,7 @@ public final class PlainCitation {
   public static String of(Publication publication) {
     StringBuilder text = new StringBuilder(authors(publication.authors()));
     text.append(text.length() > 0 ? " " : "");
-    text.append(publication.year().map(year -> "(" + year + "). ").orElse("(no date). "));
+    text.append(publication.citedYear().map(year -> "(" + year + "). ").orElse("(no date). "));
     text.append(ended(publication.title()));
     String where = where(publication);
     text.append(where.isEmpty() ? "" : " " + ended(where));

@@ -7,6 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
@@ -27,6 +28,7 @@ public final class DublinCoreReader {
 
   private static final Pattern DOI =
       Pattern.compile("(?:doi:|https?://\\S*/)?(10\\.\\d{4,9}/\\S+)");
+  private static final Pattern ISBN = Pattern.compile("(?i)(?:urn:)?isbn[:\\s]*([\\dXx -]{10,17})");
   private static final Pattern PLACE =
       Pattern.compile("(.+?),? +(\\d+) ?\\((\\w+)\\)(?:[,:] *(\\d+)(?:[-–](\\d+))?)?");
   private static final Pattern DATE = Pattern.compile("(\\d{4}(?:-\\d\\d(?:-\\d\\d)?)?).*");
@@ -54,14 +56,16 @@ public final class DublinCoreReader {
       return new Supplied.Unreadable("no title");
     }
     Host host = host();
+    Kind kind = kind();
+    Optional<PartialDate> date = date();
     return new Supplied.Read(
         new Publication(
             titles.get(0),
             titles.size() > 1 ? titles.get(1) : "",
-            kind(),
+            kind,
             version(),
             texts("creator").stream().map(DublinCoreReader::person).toList(),
-            date(),
+            date,
             host,
             first("publisher"),
             language(),
@@ -74,7 +78,10 @@ public final class DublinCoreReader {
             texts("rights").stream().anyMatch(r -> r.matches("(?i).*open ?access.*")),
             Studied.NONE,
             Optional.empty(),
-            Cited.UNKNOWN),
+            Cited.UNKNOWN,
+            date,
+            kind == Kind.BOOK ? isbns() : List.of(),
+            List.of()),
         problems);
   }
 
@@ -147,6 +154,16 @@ public final class DublinCoreReader {
         .map(doi -> doi.group(1))
         .findFirst()
         .orElse("");
+  }
+
+  /** Of whole books only: beside a chapter stands the number of its book. */
+  private List<Identifier> isbns() {
+    return texts("identifier").stream()
+        .map(ISBN::matcher)
+        .filter(Matcher::matches)
+        .flatMap(isbn -> Identifier.of(Identifier.ISBN, isbn.group(1)).stream())
+        .distinct()
+        .toList();
   }
 
   /** “Title, volume(issue), first-last” is how most write it; anything else is only a title. */

@@ -5,11 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Cited;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
@@ -30,6 +34,12 @@ public final class ModsReader {
 
   /** The namespace of our extension. */
   public static final String EXTENSION = "urn:quietlantern:supply:1";
+
+  private static final Pattern ORCID = Pattern.compile("\\d{4}-\\d{4}-\\d{4}-\\d{3}[\\dX]");
+
+  /** Kinds of identifier that name no work for everybody, or are read elsewhere. */
+  private static final Set<String> OTHERWISE_READ =
+      Set.of("doi", "issn", "uri", "local", "hdl", "");
 
   private final Node mods;
   private final List<String> problems = new ArrayList<>();
@@ -60,14 +70,16 @@ public final class ModsReader {
             .findFirst()
             .map(ModsReader::host)
             .orElse(Host.NONE);
+    Kind kind = kind();
+    Optional<PartialDate> date = date();
     Publication read =
         new Publication(
             title,
             titles(true).findFirst().orElse(""),
-            kind(),
+            kind,
             version(),
-            authors(),
-            date(),
+            contributors().stream().filter(Contributor::isAuthor).map(Contributor::name).toList(),
+            date,
             host,
             mods.text("originInfo", "publisher"),
             mods.text("language", "languageTerm"),
@@ -80,7 +92,10 @@ public final class ModsReader {
             "open".equals(mods.text("extension", "supply", "access")),
             studied(),
             figures(),
-            cited());
+            cited(),
+            date,
+            identifiers(kind),
+            contributors());
     return new Supplied.Read(read, problems);
   }
 
@@ -170,21 +185,71 @@ public final class ModsReader {
     };
   }
 
-  private List<PersonName> authors() {
-    return mods.all("name").stream().flatMap(name -> author(name).stream()).toList();
+  private List<Contributor> contributors() {
+    return mods.all("name").stream().flatMap(name -> contributor(name).stream()).toList();
   }
 
-  private static Optional<PersonName> author(Node name) {
+  private static Optional<Contributor> contributor(Node name) {
     List<Node> parts = name.all("namePart");
     String family = part(parts, "family");
-    String whole = parts.stream().map(Node::text).collect(Collectors.joining(" "));
+    String whole =
+        parts.stream()
+            .filter(part -> !part.has("type", "date") && !part.has("type", "termsOfAddress"))
+            .map(Node::text)
+            .collect(Collectors.joining(" "));
     if (whole.isBlank()) {
       return Optional.empty();
     }
+    PersonName person =
+        family.isEmpty() ? new PersonName(whole, "") : new PersonName(family, part(parts, "given"));
     return Optional.of(
-        family.isEmpty()
-            ? new PersonName(whole, "")
-            : new PersonName(family, part(parts, "given")));
+        new Contributor(
+            person,
+            role(name),
+            name.has("type", "corporate") || name.has("type", "conference"),
+            orcid(name),
+            name.all("affiliation").stream()
+                .map(Node::text)
+                .filter(text -> !text.isEmpty())
+                .toList()));
+  }
+
+  /** As MARC relators name it, by code or in full; without one it is the author. */
+  private static String role(Node name) {
+    List<Node> terms = name.all("role", "roleTerm");
+    if (terms.isEmpty()) {
+      return Contributor.AUTHOR;
+    }
+    String term = terms.get(0).text().toLowerCase(Locale.ROOT);
+    return switch (term) {
+      case "aut", "author", "cre", "creator", "" -> Contributor.AUTHOR;
+      case "edt" -> "editor";
+      case "trl" -> "translator";
+      case "ctb" -> "contributor";
+      case "ths" -> "thesis advisor";
+      default -> term;
+    };
+  }
+
+  private static String orcid(Node name) {
+    return name.all("nameIdentifier").stream()
+        .filter(identifier -> identifier.has("type", "orcid"))
+        .map(identifier -> ORCID.matcher(identifier.text()))
+        .filter(Matcher::find)
+        .map(Matcher::group)
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Numbers besides the DOI; the ISBN beside a chapter is that of its book. */
+  private List<Identifier> identifiers(Kind kind) {
+    boolean part = kind == Kind.CHAPTER || kind == Kind.CONFERENCE_PAPER;
+    return mods.all("identifier").stream()
+        .filter(node -> !OTHERWISE_READ.contains(node.attribute("type")))
+        .filter(node -> !(part && node.has("type", Identifier.ISBN)))
+        .flatMap(node -> Identifier.of(node.attribute("type"), node.text()).stream())
+        .distinct()
+        .toList();
   }
 
   private static String part(List<Node> parts, String type) {

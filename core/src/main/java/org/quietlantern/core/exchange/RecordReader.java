@@ -3,7 +3,7 @@ package org.quietlantern.core.exchange;
 /** Reads a supplied record in whichever of the known formats it is. */
 public final class RecordReader {
   /** To be raised when records are read differently, so that what is kept is read again. */
-  public static final int EDITION = 3;
+  public static final int EDITION = 4;
 
   private RecordReader() {}
 

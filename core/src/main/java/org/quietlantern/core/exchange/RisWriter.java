@@ -1,15 +1,24 @@
 package org.quietlantern.core.exchange;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
-import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.VersionKind;
 
 /**
  * Writes publications in the tagged RIS format: a two-letter tag, two spaces, a hyphen, a space,
- * the value; CR LF ends a line, {@code ER} an entry.
+ * the value; CR LF ends a line, {@code ER} an entry. Only types and tags that unrelated programs
+ * read are used; what they cannot say stands in M3. The year is that of the version whose volume
+ * and pages are written (rule C).
  */
 public final class RisWriter {
 
@@ -32,33 +41,80 @@ public final class RisWriter {
     line(out, "TY", type(publication.kind()));
     line(out, "ID", item.key());
     line(out, "TI", publication.title());
-    for (PersonName author : publication.authors()) {
-      line(out, "AU", author.sorted());
-    }
-    publication.year().ifPresent(year -> line(out, "PY", Integer.toString(year)));
-    publication.date().ifPresent(date -> line(out, "DA", date.toString().replace('-', '/')));
+    people(out, publication);
+    publication.citedYear().ifPresent(year -> line(out, "PY", Integer.toString(year)));
+    publication.issued().ifPresent(date -> line(out, "DA", date.toString().replace('-', '/')));
+    line(out, "M3", form(publication));
     host(out, publication);
     line(out, "PB", publication.publisher());
     line(out, "LA", publication.language());
     line(out, "DO", publication.doi());
     line(out, "UR", item.stableLink());
     line(out, "AB", publication.abstractText());
-    publication.headings().stream().map(HeadingUse::label).forEach(label -> line(out, "KW", label));
-    publication.keywords().forEach(keyword -> line(out, "KW", keyword));
+    keywords(publication).forEach(word -> line(out, "KW", word));
+    publication.relations().notices().forEach(notice -> line(out, "N1", said(notice)));
     line(out, "N1", item.note());
     out.append("ER  - \r\n\r\n");
   }
 
+  private static void people(StringBuilder out, Publication publication) {
+    for (Contributor one : publication.contributors()) {
+      if (one.isAuthor()) {
+        line(out, "AU", name(one));
+      } else if (one.role().equals("editor")) {
+        line(out, "ED", name(one));
+      } else if (one.role().equals("translator")) {
+        line(out, "TA", name(one));
+      }
+    }
+  }
+
+  /** A comma divides family and given names; in the name of a body it would divide nothing. */
+  private static String name(Contributor one) {
+    return one.body() ? one.name().family().replace(",", "") : one.name().sorted();
+  }
+
+  /** Headings and author keywords, each once however it is written. */
+  private static List<String> keywords(Publication publication) {
+    Map<String, String> words = new LinkedHashMap<>();
+    Stream.concat(
+            publication.headings().stream().map(HeadingUse::label), publication.keywords().stream())
+        .forEach(word -> words.putIfAbsent(word.toLowerCase(Locale.ROOT).strip(), word));
+    return List.copyOf(words.values());
+  }
+
+  private static String said(Relations.Notice notice) {
+    String kind =
+        notice.kind().substring(0, 1).toUpperCase(Locale.ROOT) + notice.kind().substring(1);
+    return kind
+        + (notice.date().isEmpty() ? "" : ", " + notice.date())
+        + (notice.doi().isEmpty() ? "" : ", doi:" + notice.doi());
+  }
+
+  /** What of its kind and state the type does not tell. */
+  private static String form(Publication publication) {
+    String kind = publication.kind() == Kind.ARTICLE ? "" : publication.kind().word();
+    String version = publication.version() == VersionKind.ACCEPTED ? "accepted manuscript" : "";
+    return kind.isEmpty() || version.isEmpty() ? kind + version : kind + ", " + version;
+  }
+
   private static void host(StringBuilder out, Publication publication) {
     Host host = publication.host();
-    boolean journal =
-        publication.kind() != Kind.CHAPTER && publication.kind() != Kind.CONFERENCE_PAPER;
-    line(out, journal ? "JO" : "T2", host.title());
+    // T2 is read by every program; JO and BT by those that look for the older tags.
+    line(out, "T2", host.title());
+    line(out, isPart(publication.kind()) ? "BT" : "JO", host.title());
     line(out, "SN", host.issn());
+    publication.identifiers().stream()
+        .filter(identifier -> identifier.scheme().equals(Identifier.ISBN))
+        .forEach(isbn -> line(out, "SN", isbn.value()));
     line(out, "VL", host.volume());
     line(out, "IS", host.issue());
     line(out, "SP", host.firstPage());
     line(out, "EP", host.lastPage());
+  }
+
+  private static boolean isPart(Kind kind) {
+    return kind == Kind.CHAPTER || kind == Kind.CONFERENCE_PAPER;
   }
 
   private static String type(Kind kind) {
@@ -69,7 +125,7 @@ public final class RisWriter {
       case CHAPTER -> "CHAP";
       case THESIS -> "THES";
       case REPORT -> "RPRT";
-      case CONFERENCE_PAPER -> "CPAPER";
+      case CONFERENCE_PAPER -> "CONF";
       case DATASET -> "DATA";
     };
   }

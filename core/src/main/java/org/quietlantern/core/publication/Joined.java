@@ -20,7 +20,7 @@ public final class Joined {
    * What one source says.
    *
    * @param rank of the source: the lower, the more it is believed
-   * @param order of coming here: the higher, the later
+   * @param order of supplying: the higher, the later
    */
   public record Supplied(Publication reading, int rank, long order) {}
 
@@ -60,7 +60,64 @@ public final class Joined {
         best.stream().anyMatch(Publication::open),
         Studied.of(best.stream().map(Publication::studied).toList()),
         known(Publication::figures, Optional::isPresent, Optional.empty()),
-        known(Publication::cited, Cited::known, Cited.UNKNOWN));
+        known(Publication::cited, Cited::known, Cited.UNKNOWN),
+        issued(),
+        identifiers(),
+        contributors());
+  }
+
+  /** The date of what the place was taken from; without a place, of the best that has a date. */
+  private Optional<PartialDate> issued() {
+    return best.stream()
+        .filter(p -> p.host().isKnown() && p.issued().isPresent())
+        .findFirst()
+        .or(() -> best.stream().filter(p -> p.issued().isPresent()).findFirst())
+        .flatMap(Publication::issued);
+  }
+
+  private List<Identifier> identifiers() {
+    return best.stream().flatMap(p -> p.identifiers().stream()).distinct().toList();
+  }
+
+  /** The authors as they won, with what any source knows of them; then the others of the best. */
+  private List<Contributor> contributors() {
+    List<Contributor> all = new ArrayList<>();
+    authors().forEach(author -> all.add(known(author)));
+    best.stream()
+        .map(p -> p.contributors().stream().filter(c -> !c.isAuthor()).toList())
+        .filter(others -> !others.isEmpty())
+        .findFirst()
+        .ifPresent(all::addAll);
+    return all;
+  }
+
+  private Contributor known(PersonName author) {
+    List<Contributor> same =
+        best.stream()
+            .flatMap(p -> p.contributors().stream())
+            .filter(c -> c.isAuthor() && isSame(c.name(), author))
+            .toList();
+    return new Contributor(
+        author,
+        Contributor.AUTHOR,
+        same.stream().anyMatch(Contributor::body),
+        same.stream().map(Contributor::orcid).filter(o -> !o.isEmpty()).findFirst().orElse(""),
+        same.stream()
+            .map(Contributor::affiliations)
+            .filter(a -> !a.isEmpty())
+            .findFirst()
+            .orElse(List.of()));
+  }
+
+  /** The same family name, and given names that begin alike. */
+  private static boolean isSame(PersonName one, PersonName other) {
+    return Fold.letters(one.family()).equals(Fold.letters(other.family()))
+        && first(one.given()).equals(first(other.given()));
+  }
+
+  private static String first(String given) {
+    String letters = Fold.letters(given);
+    return letters.substring(0, Math.min(1, letters.length()));
   }
 
   private <T> T known(Function<Publication, T> field, Predicate<T> isKnown, T otherwise) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Pattern;
 
 /**
@@ -35,38 +36,38 @@ public final class SameWork {
    */
   public static List<String> keys(Publication work) {
     List<String> keys = new ArrayList<>();
-    dois(work).forEach(doi -> keys.add("doi:" + doi));
+    numbers(work).forEach(keys::add);
     place(work).ifPresent(place -> keys.add("place:" + place));
     keys.add("title:" + fingerprint(work));
     return keys;
   }
 
   public static Likeness compare(Publication one, Publication other) {
-    boolean sameDoi = dois(one).stream().anyMatch(dois(other)::contains);
-    return sameDoi && isNotice(one) != isNotice(other)
+    boolean sameNumber = numbers(one).stream().anyMatch(numbers(other)::contains);
+    return sameNumber && isNotice(one) != isNotice(other)
         ? Likeness.DOUBTFUL
-        : bothSame(one, other, sameDoi);
+        : bothSame(one, other, sameNumber);
   }
 
-  private static Likeness bothSame(Publication one, Publication other, boolean sameDoi) {
+  private static Likeness bothSame(Publication one, Publication other, boolean sameNumber) {
     boolean titles = titlesAgree(one.title(), other.title());
     boolean key =
-        sameDoi
+        sameNumber
             || (place(one).isPresent() && place(one).equals(place(other)))
             || byTitle(one, other);
     if (!key) {
       return Likeness.OTHER;
     }
     if (!titles) {
-      return sameDoi ? Likeness.DOUBTFUL : Likeness.OTHER;
+      return sameNumber ? Likeness.DOUBTFUL : Likeness.OTHER;
     }
     if (one.authors().isEmpty() && other.authors().isEmpty()) {
-      return sameDoi ? Likeness.SAME : Likeness.OTHER;
+      return sameNumber ? Likeness.SAME : Likeness.OTHER;
     }
     if (firstAuthor(one).equals(firstAuthor(other))) {
       return Likeness.SAME;
     }
-    return sameDoi || sharesAuthor(one, other) ? Likeness.DOUBTFUL : Likeness.OTHER;
+    return sameNumber || sharesAuthor(one, other) ? Likeness.DOUBTFUL : Likeness.OTHER;
   }
 
   /**
@@ -100,14 +101,16 @@ public final class SameWork {
     return Fold.letters(Fold.mainTitle(work.title()));
   }
 
-  private static Set<String> dois(Publication work) {
-    Set<String> dois = new HashSet<>();
+  /** Strong identifiers: DOIs, ISBN, numbers of registers, each with its kind in front. */
+  private static Set<String> numbers(Publication work) {
+    Set<String> numbers = new TreeSet<>();
     for (String doi : List.of(work.doi(), work.relations().versionOf())) {
       if (!doi.isEmpty()) {
-        dois.add(doi.toLowerCase(Locale.ROOT));
+        numbers.add("doi:" + doi.toLowerCase(Locale.ROOT));
       }
     }
-    return dois;
+    work.identifiers().forEach(identifier -> numbers.add(identifier.key()));
+    return numbers;
   }
 
   private static Optional<String> place(Publication work) {

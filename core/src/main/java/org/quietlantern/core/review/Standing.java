@@ -1,25 +1,22 @@
 package org.quietlantern.core.review;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
-/** What stands of a member's events on one occasion. */
+/** What stands of a member's events on one occasion (rule V7). */
 public final class Standing {
   private Standing() {}
 
-  /** The mark in force: the last one that was not taken back. {@code events} in their order. */
+  /** The mark in force: the last one that was not taken back. {@code events} in any order. */
   public static Optional<ReviewEvent> of(List<ReviewEvent> events) {
-    Deque<ReviewEvent> marks = new ArrayDeque<>();
-    for (ReviewEvent event : events) {
-      if (event.mark().isPresent()) {
-        marks.push(event);
-      } else if (!marks.isEmpty()) {
-        marks.pop();
-      }
-    }
-    return Optional.ofNullable(marks.peek());
+    Set<Integer> takenBack =
+        events.stream().flatMap(event -> event.undoes().stream()).collect(Collectors.toSet());
+    return events.stream()
+        .filter(event -> event.mark().isPresent() && !takenBack.contains(event.number()))
+        .max(Comparator.comparingInt(ReviewEvent::number));
   }
 
   public static Lamp lamp(Optional<ReviewEvent> standing) {

@@ -9,8 +9,10 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.Cited;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
@@ -25,7 +27,12 @@ class ExchangeTest {
       <mods xmlns="http://www.loc.gov/mods/v3" version="3.8">
         <titleInfo><nonSort>The</nonSort><title>dimming of verges</title><subTitle>a trial</subTitle></titleInfo>
         <titleInfo type="alternative" displayLabel="original" lang="nb"><title>Det dempede lyset</title></titleInfo>
-        <name type="personal"><namePart type="given">Maren</namePart><namePart type="family">Oduya</namePart></name>
+        <name type="personal"><namePart type="given">Maren</namePart><namePart type="family">Oduya</namePart>
+          <namePart type="date">1981-</namePart><role><roleTerm type="code">aut</roleTerm></role>
+          <affiliation>Tern Hollow</affiliation>
+          <nameIdentifier type="orcid">https://orcid.example/0000-0002-1825-0097</nameIdentifier></name>
+        <name type="personal"><namePart type="family">Sey</namePart><namePart type="given">Adaeze</namePart>
+          <role><roleTerm type="text">Editor</roleTerm></role></name>
         <name type="corporate"><namePart>Tern Hollow Observatory</namePart></name>
         <genre>article</genre>
         <originInfo><publisher>Hollow Press</publisher><dateIssued encoding="w3cdtf">2026-03</dateIssued></originInfo>
@@ -42,6 +49,7 @@ class ExchangeTest {
           <extent unit="pages"><start>113</start><end>129</end></extent></part>
         </relatedItem>
         <identifier type="doi">10.5555/ave.14.2.113</identifier>
+        <identifier type="nightreg">771</identifier><identifier type="local">x/9</identifier>
         <extension><supply xmlns="urn:quietlantern:supply:1"><version>final</version><access>open</access>
           <central valueURI="urn:h:2"/><aspect valueURI="urn:h:2">behaviour</aspect>
           <versionOf>10.5555/pre.7</versionOf>
@@ -74,7 +82,19 @@ class ExchangeTest {
           true,
           Studied.NONE,
           Optional.empty(),
-          Cited.UNKNOWN);
+          Cited.UNKNOWN,
+          Optional.of(new PartialDate(2026, 3, 0)),
+          List.of(new Identifier("nightreg", "771")),
+          List.of(
+              new Contributor(
+                  new PersonName("Oduya", "Maren"),
+                  "author",
+                  false,
+                  "0000-0002-1825-0097",
+                  List.of("Tern Hollow")),
+              new Contributor(new PersonName("Sey", "Adaeze"), "editor", false, "", List.of()),
+              new Contributor(
+                  new PersonName("Tern Hollow Observatory", ""), "author", true, "", List.of())));
 
   @Test
   void aModsRecordIsRead() {
@@ -129,9 +149,11 @@ class ExchangeTest {
             ID  - abc
             TI  - The dimming of verges: a trial
             AU  - Oduya, Maren
+            ED  - Sey, Adaeze
             AU  - Tern Hollow Observatory
             PY  - 2026
             DA  - 2026/03
+            T2  - Annals of Verge Ecology
             JO  - Annals of Verge Ecology
             SN  - 9999-0011
             VL  - 14
@@ -146,11 +168,65 @@ class ExchangeTest {
             KW  - Road verges
             KW  - Lepidoptera
             KW  - bramble
+            N1  - Correction, 2026-05-02, doi:10.5555/ave.15.1.90
             N1  - why not
             ER  -\s
 
             """
                 .replace("\n", "\r\n"));
+  }
+
+  @DisplayName(
+      "C4: a chapter, a body with a comma, keywords once, a retraction, the year of the book")
+  @Test
+  void risOfAChapter() {
+    PersonName body = new PersonName("Ministry of Roads, Night Office", "");
+    Publication chapter =
+        new Publication(
+            "Verges after dusk",
+            "",
+            Kind.CHAPTER,
+            VersionKind.ACCEPTED,
+            List.of(body),
+            PartialDate.read("2023-10"),
+            new Host("Roads and Wildlife", "", "", "", "11", "30"),
+            "",
+            "en",
+            "",
+            List.of(new HeadingUse("urn:h:1", "Road verges", false, List.of())),
+            List.of("road verges", "Dusk"),
+            "",
+            new Relations("", "", List.of(new Relations.Notice("retraction", "10.5555/n.1", ""))),
+            0,
+            false,
+            Studied.NONE,
+            Optional.empty(),
+            Cited.UNKNOWN,
+            PartialDate.read("2024"),
+            List.of(),
+            List.of(new Contributor(body, "author", true, "", List.of())));
+    String ris =
+        new RisWriter().write(List.of(new RisWriter.Item(chapter, "k", "http://x/p/k", "")));
+    assertThat(ris.lines())
+        .containsExactly(
+            "TY  - CHAP",
+            "ID  - k",
+            "TI  - Verges after dusk",
+            "AU  - Ministry of Roads Night Office",
+            "PY  - 2024",
+            "DA  - 2024",
+            "M3  - chapter, accepted manuscript",
+            "T2  - Roads and Wildlife",
+            "BT  - Roads and Wildlife",
+            "SP  - 11",
+            "EP  - 30",
+            "LA  - en",
+            "UR  - http://x/p/k",
+            "KW  - Road verges",
+            "KW  - Dusk",
+            "N1  - Retraction, doi:10.5555/n.1",
+            "ER  - ",
+            "");
   }
 
   @Test

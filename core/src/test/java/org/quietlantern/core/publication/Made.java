@@ -18,6 +18,9 @@ final class Made {
   private String doi = "";
   private String versionOf = "";
   private int pages;
+  private Optional<PartialDate> issued = Optional.empty();
+  private List<Identifier> identifiers = List.of();
+  private List<Contributor> contributors = List.of();
 
   static Made plain() {
     return new Made();
@@ -88,6 +91,21 @@ final class Made {
     return this;
   }
 
+  Made issued(String value) {
+    issued = PartialDate.read(value);
+    return this;
+  }
+
+  Made number(String scheme, String value) {
+    identifiers = List.of(Identifier.of(scheme, value).orElseThrow());
+    return this;
+  }
+
+  Made with(Contributor... all) {
+    contributors = List.of(all);
+    return this;
+  }
+
   Publication read() {
     return new Publication(
         title,
@@ -108,6 +126,9 @@ final class Made {
         false,
         Studied.NONE,
         Optional.empty(),
-        Cited.UNKNOWN);
+        Cited.UNKNOWN,
+        issued,
+        identifiers,
+        contributors);
   }
 }

@@ -83,6 +83,30 @@ class SameWorkTest {
             "DOUBTFUL"),
         pair("no authors, same title", plain().by(), plain().by(), "OTHER"),
         pair("no authors, same DOI", plain().by().doi(DOI), plain().by().doi(DOI), "SAME"),
+        pair(
+            "an ISBN with ten digits and with thirteen, another subtitle's letter",
+            plain()
+                .kind(Kind.BOOK)
+                .title("Night roads")
+                .number("isbn", "0-306-40615-2")
+                .date("1999"),
+            plain().kind(Kind.BOOK).title("Night roads").number("isbn", "978 0 306 40615 7"),
+            "SAME"),
+        pair(
+            "an ISBN that slipped to another book",
+            plain().kind(Kind.BOOK).title("Night roads").number("isbn", "9780306406157"),
+            plain().kind(Kind.BOOK).title("Lit shores").number("isbn", "9780306406157"),
+            "DOUBTFUL"),
+        pair(
+            "the number of a register, years apart",
+            plain().number("nightreg", "7781").date("2019"),
+            plain().number("nightreg", "7781"),
+            "SAME"),
+        pair(
+            "the same digits of two registers",
+            plain().number("nightreg", "7781").title("Bats at crossings"),
+            plain().number("dayreg", "7781"),
+            "OTHER"),
         pair("nothing in common", plain(), plain().title("Bats at crossings"), "OTHER"));
   }
 
@@ -156,7 +180,53 @@ class SameWorkTest {
                 .heading("Road verges", true, "effects of light on", "methods for")
                 .keywords("moths", "curfew")
                 .pages(12)
+                .issued("2025-03")
                 .read());
+  }
+
+  @DisplayName("C: the year to cite is that of the version whose volume and pages stand there")
+  @Test
+  void citedYear() {
+    Publication preprint = plain().version(VersionKind.PREPRINT).date("2023-11-02").read();
+    Publication shelf = plain().version(VersionKind.ACCEPTED).date("2024").read();
+    Publication article = plain().date("2025-02").in("Hedgerow Studies", "9", "7").read();
+    assertThat(joined(preprint, shelf, article).citedYear()).contains(2025);
+    assertThat(joined(preprint, shelf, article).year()).as("L4").contains(2023);
+    assertThat(joined(preprint, shelf).citedYear()).as("the best version").contains(2024);
+    Publication undated = plain().date("?").in("Hedgerow Studies", "9", "7").read();
+    assertThat(joined(preprint, undated).citedYear()).as("nothing better").contains(2023);
+  }
+
+  private static Publication joined(Publication... readings) {
+    return Joined.of(
+        java.util.stream.IntStream.range(0, readings.length)
+            .mapToObj(i -> new Joined.Supplied(readings[i], 1, i))
+            .toList());
+  }
+
+  @DisplayName("W2: of each author all is kept that any source says")
+  @Test
+  void contributors() {
+    PersonName sey = new PersonName("Sey", "Adaeze");
+    Publication tidy =
+        plain()
+            .by("Sey, Adaeze")
+            .with(
+                new Contributor(sey, "author", false, "", List.of("Tern Hollow")),
+                new Contributor(new PersonName("Wray", "Dorian"), "editor", false, "", List.of()))
+            .read();
+    Publication early =
+        plain()
+            .by("Sey, A.")
+            .version(VersionKind.PREPRINT)
+            .with(
+                new Contributor(
+                    new PersonName("Sey", "A."), "author", false, "0000-0002-1825-0097", List.of()))
+            .read();
+    assertThat(joined(early, tidy).contributors())
+        .containsExactly(
+            new Contributor(sey, "author", false, "0000-0002-1825-0097", List.of("Tern Hollow")),
+            new Contributor(new PersonName("Wray", "Dorian"), "editor", false, "", List.of()));
   }
 
   @DisplayName("W2: an unsound winner takes the sound spelling of a lesser record")

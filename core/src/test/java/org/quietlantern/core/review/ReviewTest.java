@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -26,22 +27,37 @@ class ReviewTest {
           seen,                seen,  LIT
           hold,                hold,  DIM
           hold pass,           pass,  LIT
-          keep undo,           none,  UNLIT
-          keep pass undo,      keep,  LIT
-          keep pass undo undo, none,  UNLIT
+          keep undo1,          none,  UNLIT
+          keep pass undo2,     keep,  LIT
+          keep pass undo1,     pass,  LIT
+          keep pass undo2 undo1, none, UNLIT
           undo keep,           keep,  LIT
+          hold keep undo2 seen, seen, LIT
           """)
   void standing(String events, String mark, Lamp lamp) {
     Optional<ReviewEvent> standing =
-        Standing.of(
-            Stream.of(events.split(" ")).filter(e -> !e.isEmpty()).map(ReviewTest::event).toList());
+        Standing.of(events(Stream.of(events.split(" ")).filter(e -> !e.isEmpty()).toList()));
     assertThat(standing.flatMap(ReviewEvent::mark).map(Mark::word).orElse("none")).isEqualTo(mark);
     assertThat(Standing.lamp(standing)).isEqualTo(lamp);
     assertThat(lamp.owes()).isEqualTo(lamp != Lamp.LIT);
   }
 
-  private static ReviewEvent event(String word) {
-    return new ReviewEvent(Mark.named(word), "", Instant.EPOCH);
+  /** Numbered from 1; {@code undo2} takes back the second. */
+  private static List<ReviewEvent> events(List<String> words) {
+    return IntStream.range(0, words.size())
+        .mapToObj(
+            i -> {
+              Optional<Mark> mark = Mark.named(words.get(i));
+              String of = words.get(i).replace("undo", "");
+              boolean undoes = mark.isEmpty() && !of.isEmpty();
+              return new ReviewEvent(
+                  i + 1,
+                  mark,
+                  undoes ? Optional.of(Integer.valueOf(of)) : Optional.empty(),
+                  "",
+                  Instant.EPOCH);
+            })
+        .toList();
   }
 
   @DisplayName("V4: through, covered by k, nobody yet")

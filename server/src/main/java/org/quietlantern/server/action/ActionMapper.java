@@ -16,7 +16,7 @@ interface ActionMapper {
       int grp,
       Integer membership,
       String what,
-      String subject,
+      String[] subjects,
       String before,
       String after,
       String answer,
@@ -28,7 +28,7 @@ interface ActionMapper {
 
   @Select(
       """
-      select no, command, grp, membership, what, subject, before::text, after::text, answer::text,
+      select no, command, grp, membership, what, subjects, before::text, after::text, answer::text,
         undone_by
       from action where command = #{command}
       """)
@@ -37,8 +37,8 @@ interface ActionMapper {
   @Insert(
       """
       insert into action
-        (command, grp, membership, what, subject, visible_to, before, after, answer, at)
-      values (#{command}, #{grp}, #{membership}, #{what}, #{subject}, #{visibleTo},
+        (command, grp, membership, what, subjects, visible_to, before, after, answer, at)
+      values (#{command}, #{grp}, #{membership}, #{what}, #{subjects}, #{visibleTo},
         #{before}::jsonb, #{after}::jsonb, #{answer}::jsonb, #{at})
       """)
   void add(
@@ -46,7 +46,7 @@ interface ActionMapper {
       int grp,
       Integer membership,
       String what,
-      String subject,
+      String[] subjects,
       String visibleTo,
       String before,
       String after,
@@ -56,10 +56,10 @@ interface ActionMapper {
   @Select(
       """
       select exists (select 1 from action
-        where grp = #{grp} and subject = #{subject} and no > #{no} and undone_by is null
+        where grp = #{grp} and subjects && #{subjects}::text[] and no > #{no} and undone_by is null
           and what <> 'undo')
       """)
-  boolean changedSince(int grp, String subject, long no);
+  boolean changedSince(int grp, String[] subjects, long no);
 
   @Update("update action set undone_by = #{by} where command = #{command} and undone_by is null")
   int markUndone(UUID command, UUID by);
@@ -72,7 +72,7 @@ interface ActionMapper {
       select distinct what from action
       where grp = #{group} and no > #{since}
         and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
-      order by what limit 100
+      order by what
       """)
   List<String> since(int group, int membership, long since);
 }

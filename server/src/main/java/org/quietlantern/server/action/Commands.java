@@ -43,7 +43,7 @@ public class Commands {
         who.group(),
         who.id(),
         what,
-        done.subject(),
+        done.subjects().toArray(String[]::new),
         done.visibleTo(),
         json.write(done.before()),
         json.write(done.after()),
@@ -69,6 +69,15 @@ public class Commands {
   public void note(int group, String what, String subject) {
     mapper.lock(group);
     mapper.add(
-        UUID.randomUUID(), group, null, what, subject, "group", "{}", "{}", "{}", calendar.now());
+        UUID.randomUUID(),
+        group,
+        null,
+        what,
+        new String[] {subject},
+        "group",
+        "{}",
+        "{}",
+        "{}",
+        calendar.now());
   }
 }

@@ -17,16 +17,19 @@ public class Undoing {
   private final ActionMapper mapper;
   private final Commands commands;
   private final Json json;
-  private final Map<String, Undoer> undoers;
+  private final Map<String, Undoer<?>> undoers;
 
   /** What an undo came to; {@code note} is empty when all was taken back. */
   public record Undone(String what, String note) {}
 
-  Undoing(ActionMapper mapper, Commands commands, Json json, List<Undoer> undoers) {
+  Undoing(ActionMapper mapper, Commands commands, Json json, List<Undoable> undoable) {
     this.mapper = mapper;
     this.commands = commands;
     this.json = json;
-    this.undoers = undoers.stream().collect(Collectors.toMap(Undoer::what, Function.identity()));
+    this.undoers =
+        undoable.stream()
+            .flatMap(service -> service.undoers().stream())
+            .collect(Collectors.toMap(Undoer::what, Function.identity()));
   }
 
   @Transactional
@@ -39,26 +42,25 @@ public class Undoing {
     if (action == null || action.membership() == null || action.membership() != who.id()) {
       throw Refusal.unknown();
     }
-    Undoer undoer = undoers.get(action.what());
+    Undoer<?> undoer = undoers.get(action.what());
     if (undoer == null) {
       throw Refusal.conflict("cannot-be-undone", "This cannot be undone.");
     }
-    if (mapper.changedSince(who.group(), action.subject(), action.no())) {
+    if (mapper.changedSince(who.group(), action.subjects(), action.no())) {
       throw Refusal.conflict("changed-since", "It was changed again since, so it stays as it is.");
     }
     if (mapper.markUndone(target, command) == 0) {
       throw Refusal.conflict("undone-already", "This was undone already.");
     }
-    String note = undoer.undo(who, command, values(action.before()), values(action.after()));
+    String note = undo(undoer, who, command, action.before());
     return new Done<>(
-        action.subject(),
+        List.of(action.subjects()),
         Map.of("command", target),
         Map.of("what", action.what()),
         new Undone(action.what(), note));
   }
 
-  @SuppressWarnings("unchecked")
-  private Map<String, Object> values(String text) {
-    return json.read(text, Map.class);
+  private <B> String undo(Undoer<B> undoer, Member who, UUID command, String before) {
+    return undoer.step().back(who, command, json.read(before, undoer.type()));
   }
 }

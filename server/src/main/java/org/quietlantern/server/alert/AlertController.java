@@ -3,9 +3,11 @@ package org.quietlantern.server.alert;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -15,11 +17,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}")
 class AlertController {
   private final Alerts alerts;
+  private final AlertChanges changes;
 
   record SetAlert(String search, String rhythm) {}
 
-  AlertController(Alerts alerts) {
+  /** {@code gap}: what came in the pause is found, too. */
+  record Resume(boolean gap) {}
+
+  AlertController(Alerts alerts, AlertChanges changes) {
     this.alerts = alerts;
+    this.changes = changes;
   }
 
   @GetMapping("/alerts")
@@ -36,5 +43,44 @@ class AlertController {
   Alerts.AlertSet setAlert(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody SetAlert body) {
     return alerts.set(me, command, body.search(), body.rhythm());
+  }
+
+  /** What a member chooses of an alert. */
+  @PutMapping("/alerts/{alert}")
+  Alerts.AlertLine changeAlert(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String alert,
+      @RequestBody AlertChanges.AlertChosen body) {
+    return changes.change(me, command, alert, body);
+  }
+
+  @PostMapping("/alerts/{alert}/pause")
+  Alerts.AlertLine pauseAlert(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String alert) {
+    return changes.pause(me, command, alert);
+  }
+
+  @PostMapping("/alerts/{alert}/resume")
+  Alerts.AlertLine resumeAlert(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String alert,
+      @RequestBody Resume body) {
+    return changes.resume(me, command, alert, body.gap());
+  }
+
+  /** Ends an alert: its feeds are gone, its arrivals and marks stay. */
+  @DeleteMapping("/alerts/{alert}")
+  Alerts.AlertLine endAlert(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String alert) {
+    return changes.end(me, command, alert);
+  }
+
+  /** Ends a saved search, and the alert that watches it; both can be brought back by an undo. */
+  @DeleteMapping("/searches/{search}")
+  AlertChanges.SearchEnded endSearch(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String search) {
+    return changes.endSearch(me, command, search);
   }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -21,7 +22,8 @@ interface AlertMapper {
       LocalTime hour,
       String state,
       long number,
-      byte[] memory) {}
+      byte[] memory,
+      Instant ran) {}
 
   record Line(
       int id,
@@ -37,21 +39,28 @@ interface AlertMapper {
       String by,
       Instant at,
       int findings,
-      Instant nextCloses) {}
+      Instant nextCloses,
+      Instant ran,
+      int setAside,
+      String failed) {}
 
   String LINES =
       """
       select a.id, a.pid, s.name, s.pid as search, f.pid as folder_pid, f.name as folder_name,
         a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
-        (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes
+        (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
+        a.ran,
+        (select count(*) from set_aside w
+          where w.alert = a.id and w.resolved is null)::int as set_aside,
+        (select u.error from alert_run u where u.alert = a.id order by u.id desc limit 1) as failed
       from alert a join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search join folder f on f.id = a.folder
       join membership m on m.id = a.membership
       where a.grp = #{group}
       """;
 
-  @Select(LINES + " order by lower(s.name), a.id limit 500")
+  @Select(LINES + " order by a.state = 'ended', lower(s.name), a.id")
   List<Line> list(int group);
 
   @Select(LINES + " and a.pid = #{pid}")
@@ -66,7 +75,7 @@ interface AlertMapper {
         membership, at)
       values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, 'watching', #{number},
         #{memory}, #{membership}, #{now})
-      on conflict (revision) do nothing returning id
+      on conflict do nothing returning id
       """)
   Integer add(
       String pid,
@@ -80,18 +89,83 @@ interface AlertMapper {
       int membership,
       Instant now);
 
+  /** Those that have not seen a change, or have not looked since a harvest ended. */
   @Select(
       """
-      select id from alert where state = 'watching' and number < #{latest}
-      order by number, id limit 10000
+      select id from alert where state = 'watching'
+        and (number < #{settled} or coalesce(ran, at) < #{harvested}::timestamptz)
+      order by number, id
       """)
-  List<Integer> behind(long latest);
+  List<Integer> behind(long settled, Instant harvested);
+
+  record Run(
+      int alert,
+      long afterNo,
+      long upToNo,
+      Integer[] sources,
+      int found,
+      int millis,
+      String error,
+      Instant at) {}
+
+  @Insert(
+      """
+      insert into alert_run (alert, after_no, up_to_no, sources, found, millis, error, at)
+      values (#{alert}, #{afterNo}, #{upToNo}, #{sources}, #{found}, #{millis}, #{error}, #{at})
+      """)
+  void addRun(Run run);
+
+  @Select(
+      """
+      select alert, after_no, up_to_no, sources, found, millis, error, at from alert_run
+      where alert = #{alert} order by id desc limit #{most}
+      """)
+  List<Run> runs(int alert, int most);
+
+  /** Runs that found nothing are told for a while only. */
+  @Delete("delete from alert_run where found = 0 and error = '' and at < #{before}")
+  void forgetRuns(Instant before);
+
+  /** Where a run that fails again and again is told once. */
+  @Update(
+      """
+      update alert_run set error = #{error}, at = #{now}, up_to_no = #{upTo}
+      where id = (select max(id) from alert_run where alert = #{alert}) and error <> ''
+      """)
+  int failAgain(int alert, long upTo, String error, Instant now);
+
+  @Select("select number from alert where id = #{id}")
+  long number(int id);
+
+  record SetAsideRow(String pid, String title, String why, Instant at) {}
+
+  @Select(
+      """
+      select p.pid, p.fields ->> 'title' as title, w.why, w.at
+      from set_aside w join publication p on p.id = w.publication
+      where w.alert = #{alert} and w.resolved is null order by w.at desc, p.id
+      """)
+  List<SetAsideRow> setAside(int alert);
+
+  @Select(
+      """
+      select publication from set_aside
+      where alert = #{alert} and resolved is null and edition <> #{edition} order by publication
+      """)
+  List<Integer> setAsideBefore(int alert, int edition);
+
+  @Update(
+      """
+      update set_aside set resolved = #{now}
+      where alert = #{alert} and resolved is null and publication = any(#{publications})
+      """)
+  void resolve(int alert, Integer[] publications, Instant now);
 
   /** What watching needs of an alert. */
   String WATCHED =
       """
       select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
-        a.number, a.memory
+        a.number, a.memory, coalesce(a.ran, a.at) as ran
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
       """;
 
@@ -114,10 +188,36 @@ interface AlertMapper {
 
   @Update(
       """
-      update alert set memory = #{memory}, number = #{number}, version = version + 1
+      update alert set memory = #{memory}, number = #{number}, ran = #{now}, version = version + 1
       where id = #{id}
       """)
-  void remember(int id, byte[] memory, long number);
+  void remember(int id, byte[] memory, long number, Instant now);
+
+  @Update("update alert set state = #{state}, ended = #{ended} where id = #{id}")
+  void setState(int id, String state, Instant ended);
+
+  /** What a member chooses of an alert. */
+  record Chosen(String rhythm, LocalTime hour, int asked, int folder) {}
+
+  @Select("select rhythm, hour, asked, folder from alert where id = #{id}")
+  Chosen chosen(int id);
+
+  @Update(
+      """
+      update alert set rhythm = #{chosen.rhythm}, hour = #{chosen.hour}, asked = #{chosen.asked},
+        folder = #{chosen.folder}, version = version + 1
+      where id = #{id}
+      """)
+  void choose(int id, Chosen chosen);
+
+  /** The alert that watches a saved search now, if one does. */
+  @Select(
+      """
+      select a.id from alert a join revision v on v.id = a.revision
+      join saved_search s on s.id = v.saved_search
+      where s.pid = #{search} and a.state <> 'ended'
+      """)
+  Integer watching(String search);
 
   @Select("select count(*) from finding where alert = #{id}")
   int findings(int id);

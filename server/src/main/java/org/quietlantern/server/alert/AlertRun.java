@@ -1,34 +1,35 @@
 package org.quietlantern.server.alert;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Collectors;
+import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Compiled;
-import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
-import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.SystemTime;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * One run of one alert, one transaction: arrivals, memory and number change together under a lock
- * on the alert's row, or not at all.
+ * One run of one alert, one transaction: arrivals, memory, number and the note of the run change
+ * together under a lock on the alert's row, or not at all.
  */
 @Component
 class AlertRun {
@@ -36,9 +37,12 @@ class AlertRun {
   private final Publications publications;
   private final Matching matching;
   private final IndexKeeper index;
+  private final Harvests harvests;
+  private final Announcing announcing;
   private final Rounds rounds;
   private final Commands actions;
   private final Calendar calendar;
+  private final SystemTime system;
   private final Json json;
   private final Checkpoint checkpoint;
 
@@ -47,51 +51,76 @@ class AlertRun {
       Publications publications,
       Matching matching,
       IndexKeeper index,
+      Harvests harvests,
+      Announcing announcing,
       Rounds rounds,
       Commands actions,
       Calendar calendar,
+      SystemTime system,
       Json json,
       Checkpoint checkpoint) {
     this.mapper = mapper;
     this.publications = publications;
     this.matching = matching;
     this.index = index;
+    this.harvests = harvests;
+    this.announcing = announcing;
     this.rounds = rounds;
     this.actions = actions;
     this.calendar = calendar;
+    this.system = system;
     this.json = json;
     this.checkpoint = checkpoint;
   }
 
-  /** Runs the alert over all numbers since its last run; answers how many it found. */
+  /**
+   * Runs the alert over all numbers since its last run up to one at which the catalogue is at rest.
+   * Answers how many it found.
+   */
   @Transactional
-  public int run(int id) {
+  public int run(int id, long upTo) {
     AlertMapper.Row alert = mapper.lock(id);
     if (!alert.state().equals("watching")) {
       return 0;
     }
     checkpoint.pass("alert: locked");
-    try (Snapshot snapshot = index.snapshot(publications.latest())) {
+    Instant begun = system.now();
+    try (Snapshot snapshot = index.snapshot(upTo)) {
       Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       Compiled.Ready ready = look.compile(strategy);
-      ChangesSince changes = ChangesSince.read(publications, alert.number(), snapshot.number());
-      RoaringBitmap matches = snapshot.among(ready, changes.touched());
+      ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
+      RoaringBitmap toLookAt = changes.touched().clone();
+      // What broke this alert is tried again when it changed, or when records are read better.
+      mapper.setAsideBefore(id, RecordReader.EDITION).forEach(toLookAt::add);
+      RoaringBitmap matches = snapshot.among(ready, toLookAt);
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(memory, memory.news(matches));
-      announce(alert, look, strategy, changes, news);
+      mapper.resolve(id, boxed(toLookAt), calendar.now());
+      RoaringBitmap aside = announcing.announce(alert, look, strategy, changes, news);
+      matches.andNot(aside);
+      news.andNot(aside);
+      if (!news.isEmpty()) {
+        tell(alert);
+      }
       checkpoint.pass("alert: announced, not remembered");
-      mapper.remember(id, memory.with(matches).bytes(), snapshot.number());
+      mapper.remember(
+          id, memory.with(matches).bytes(), Math.max(upTo, alert.number()), calendar.now());
+      note(alert, upTo, news.getCardinality(), begun);
       checkpoint.pass("alert: remembered, not committed");
       return news.getCardinality();
     }
+  }
+
+  private static Integer[] boxed(RoaringBitmap ids) {
+    return Arrays.stream(ids.toArray()).boxed().toArray(Integer[]::new);
   }
 
   /** Without what is remembered as something that was merged into it since. */
   private RoaringBitmap unknown(Memory memory, RoaringBitmap news) {
     RoaringBitmap unknown = news.clone();
     publications
-        .parts(Arrays.stream(news.toArray()).boxed().toList())
+        .parts(Arrays.asList(boxed(news)))
         .forEach(
             (whole, parts) -> {
               if (memory.remembersAny(parts)) {
@@ -101,32 +130,40 @@ class AlertRun {
     return unknown;
   }
 
-  private void announce(
-      AlertMapper.Row alert,
-      Matching.Look look,
-      Strategy strategy,
-      ChangesSince changes,
-      RoaringBitmap news) {
-    if (news.isEmpty()) {
-      return;
-    }
-    Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), alert.revision());
-    int round = rounds.openRound(alert.id());
-    List<Integer> ids = Arrays.stream(news.toArray()).boxed().collect(Collectors.toList());
-    Reasons reasons = look.reasons();
-    for (Stored stored : publications.byId(ids)) {
-      NewClass newClass =
-          NewClass.of(
-              stored.publication().date(),
-              stored.came().atZone(ZoneId.of(alert.zone())).toLocalDate(),
-              !changes.arrived().contains(stored.id()));
-      rounds.announce(finder, round, stored.id(), newClass, reasons.of(strategy, stored.id()));
-    }
+  private void tell(AlertMapper.Row alert) {
     actions.note(alert.grp(), "arrivals", "alert:" + alert.pid());
+    int round = rounds.openRound(alert.id());
+    rounds.count(round);
     if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {
       Instant now = calendar.now();
       rounds.close(round, now);
       rounds.open(alert.id(), now, null);
+    }
+  }
+
+  private void note(AlertMapper.Row alert, long upTo, int found, Instant begun) {
+    List<Integer> sources = harvests.endedSince(alert.ran());
+    long millis = Duration.between(begun, system.now()).toMillis();
+    mapper.addRun(
+        new AlertMapper.Run(
+            alert.id(),
+            alert.number(),
+            upTo,
+            sources.toArray(Integer[]::new),
+            found,
+            (int) Math.min(Integer.MAX_VALUE, millis),
+            "",
+            calendar.now()));
+  }
+
+  /** Notes that a run failed; nothing of it stands, and it is run again over the same changes. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void failed(int id, long upTo, RuntimeException why) {
+    String error = why.getMessage() == null ? why.getClass().getSimpleName() : why.getMessage();
+    if (mapper.failAgain(id, upTo, error, calendar.now()) == 0) {
+      mapper.addRun(
+          new AlertMapper.Run(
+              id, mapper.number(id), upTo, new Integer[0], 0, 0, error, calendar.now()));
     }
   }
 }

@@ -2,6 +2,7 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.time.LocalTime;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,11 +13,13 @@ import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
@@ -31,16 +34,20 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Saved searches that are being watched. */
 @Service
-public class Alerts implements Undoer {
+public class Alerts implements Undoable {
+  private static final String SET = "alert.set";
   private static final LocalTime HOUR = LocalTime.of(5, 0);
   private static final int ROUNDS_SHOWN = 12;
+  private static final int RUNS_SHOWN = 20;
   private final AlertMapper mapper;
   private final SavedSearches searches;
+  private final Sources sources;
   private final Rounds rounds;
   private final Arrivals arrivals;
   private final Publications publications;
   private final Matching matching;
   private final IndexKeeper index;
+  private final Watchable watchable;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -49,7 +56,11 @@ public class Alerts implements Undoer {
    * An alert in a list.
    *
    * @param rhythm {@code at-once}, {@code daily}, {@code weekly:MONDAY,...} or {@code monthly:31}
+   * @param state {@code watching}, {@code paused} or {@code ended}
    * @param nextCloses when the round that gathers now will close; none for <i>at once</i>
+   * @param ran when it last looked, if it has
+   * @param setAside records that it could not deal with
+   * @param failed why its last run failed; none where it went well
    */
   public record AlertLine(
       String id,
@@ -63,12 +74,32 @@ public class Alerts implements Undoer {
       String by,
       Instant at,
       int findings,
-      @Nullable Instant nextCloses) {}
+      @Nullable Instant nextCloses,
+      @Nullable Instant ran,
+      int setAside,
+      @Nullable String failed) {}
+
+  record Before(String alert) {}
 
   /**
-   * An alert with its last closed rounds, newest first; empty ones were checked and had nothing.
+   * A run.
+   *
+   * @param sources whose harvests had ended since the run before
+   * @param error why it failed; empty where it went well
    */
-  public record AlertView(AlertLine alert, List<RoundLine> rounds) {}
+  public record RunShown(Instant at, int found, List<String> sources, String error) {}
+
+  /** A record that the alert could not deal with. */
+  public record SetAsideShown(String id, String title, String why, Instant at) {}
+
+  /**
+   * An alert with its last closed rounds and runs, newest first.
+   *
+   * @param rounds the last twelve; empty ones were checked and had nothing
+   * @param runs the last twenty
+   */
+  public record AlertView(
+      AlertLine alert, List<RoundLine> rounds, List<RunShown> runs, List<SetAsideShown> setAside) {}
 
   /** An alert just set, and how many publications it remembers as being there already. */
   public record AlertSet(String id, String name, int baseline) {}
@@ -76,21 +107,25 @@ public class Alerts implements Undoer {
   Alerts(
       AlertMapper mapper,
       SavedSearches searches,
+      Sources sources,
       Rounds rounds,
       Arrivals arrivals,
       Publications publications,
       Matching matching,
       IndexKeeper index,
+      Watchable watchable,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
     this.searches = searches;
+    this.sources = sources;
     this.rounds = rounds;
     this.arrivals = arrivals;
     this.publications = publications;
     this.matching = matching;
     this.index = index;
+    this.watchable = watchable;
     this.commands = commands;
     this.ids = ids;
     this.calendar = calendar;
@@ -104,7 +139,22 @@ public class Alerts implements Undoer {
   @Transactional(readOnly = true)
   public AlertView view(Member who, String pid) {
     AlertMapper.Line line = get(who, pid);
-    return new AlertView(line(line), arrivals.closedRounds(who, line.id(), ROUNDS_SHOWN));
+    Map<Integer, String> names = sources.namesByRow();
+    return new AlertView(
+        line(line),
+        arrivals.closedRounds(who, line.id(), ROUNDS_SHOWN),
+        mapper.runs(line.id(), RUNS_SHOWN).stream().map(run -> shown(run, names)).toList(),
+        mapper.setAside(line.id()).stream()
+            .map(row -> new SetAsideShown(row.pid(), row.title(), row.why(), row.at()))
+            .toList());
+  }
+
+  private static RunShown shown(AlertMapper.Run run, Map<Integer, String> names) {
+    return new RunShown(
+        run.at(),
+        run.found(),
+        Arrays.stream(run.sources()).map(id -> names.getOrDefault(id, "")).toList(),
+        run.error());
   }
 
   /** Row number of an alert of the member's group. */
@@ -119,7 +169,7 @@ public class Alerts implements Undoer {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  private AlertMapper.Line get(Member who, String pid) {
+  AlertMapper.Line get(Member who, String pid) {
     return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
   }
 
@@ -128,11 +178,11 @@ public class Alerts implements Undoer {
   public AlertSet set(Member who, UUID command, String search, String rhythmText) {
     Rhythm rhythm = rhythm(rhythmText);
     SavedSearches.Watched watched = searches.watched(who, search);
-    Watchable.require(watched.strategy());
-    return commands.run(who, command, what(), AlertSet.class, () -> make(who, watched, rhythm));
+    watchable.require(who.group(), watched.strategy());
+    return commands.run(who, command, SET, AlertSet.class, () -> make(who, watched, rhythm));
   }
 
-  private static Rhythm rhythm(String text) {
+  static Rhythm rhythm(String text) {
     try {
       return Rhythm.of(text);
     } catch (IllegalArgumentException unknown) {
@@ -165,13 +215,13 @@ public class Alerts implements Undoer {
       rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), HOUR).orElse(null));
       return new Done<>(
           SavedSearches.subject(watched.pid()),
-          Map.of("alert", pid),
+          new Before(pid),
           Map.of("rhythm", rhythm.text()),
           new AlertSet(pid, watched.name(), baseline.size()));
     }
   }
 
-  private static AlertLine line(AlertMapper.Line line) {
+  static AlertLine line(AlertMapper.Line line) {
     return new AlertLine(
         line.pid(),
         line.name(),
@@ -184,18 +234,19 @@ public class Alerts implements Undoer {
         line.by(),
         line.at(),
         line.findings(),
-        line.nextCloses());
+        line.nextCloses(),
+        line.ran(),
+        line.setAside(),
+        line.failed() == null || line.failed().isEmpty() ? null : line.failed());
   }
 
   @Override
-  public String what() {
-    return "alert.set";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(SET, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    int id = mapper.id((String) before.get("alert"));
+  private String takeBack(Member who, UUID command, Before before) {
+    int id = mapper.id(before.alert());
     if (mapper.findings(id) > 0) {
       throw Refusal.conflict("changed-since", "The alert has found something, so it stays.");
     }

@@ -2,10 +2,8 @@ package org.quietlantern.server.alert;
 
 import java.time.ZoneId;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
-import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.index.IndexKeeper;
@@ -25,6 +23,8 @@ public class Following {
   private final Publications publications;
   private final Matching matching;
   private final IndexKeeper index;
+  private final Watchable watchable;
+  private final Announcing announcing;
   private final Rounds rounds;
   private final Json json;
 
@@ -33,12 +33,16 @@ public class Following {
       Publications publications,
       Matching matching,
       IndexKeeper index,
+      Watchable watchable,
+      Announcing announcing,
       Rounds rounds,
       Json json) {
     this.mapper = mapper;
     this.publications = publications;
     this.matching = matching;
     this.index = index;
+    this.watchable = watchable;
+    this.announcing = announcing;
     this.rounds = rounds;
     this.json = json;
   }
@@ -55,14 +59,15 @@ public class Following {
     if (alert == null) {
       return;
     }
-    Watchable.require(strategy);
+    watchable.require(alert.grp(), strategy);
     try (Snapshot snapshot = index.snapshot(publications.latest())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       RoaringBitmap were = snapshot.all(look.compile(strategy));
       were.andNot(stillToFind(alert, look));
       Memory memory = Memory.read(alert.memory());
       if (announce) {
-        announce(alert, to, look, strategy, memory.news(were));
+        were.andNot(announcing.announceEdited(alert, to, look, strategy, memory.news(were)));
+        rounds.count(rounds.openRound(alert.id()));
       }
       mapper.follow(alert.id(), to, memory.with(were).bytes());
     }
@@ -76,20 +81,6 @@ public class Following {
     RoaringBitmap still = look.snapshot().among(look.compile(former), changes.touched());
     changes.arrived().forEach(still::add);
     return still;
-  }
-
-  private void announce(
-      AlertMapper.Row alert,
-      int revision,
-      Matching.Look look,
-      Strategy strategy,
-      RoaringBitmap of) {
-    Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
-    int round = rounds.openRound(alert.id());
-    Reasons reasons = look.reasons();
-    for (int id : of) {
-      rounds.announce(finder, round, id, NewClass.EDITED, reasons.of(strategy, id));
-    }
   }
 
   /** Whether an alert has found something by a revision, which then stays. */

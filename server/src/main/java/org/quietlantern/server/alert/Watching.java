@@ -1,9 +1,13 @@
 package org.quietlantern.server.alert;
 
 import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.server.arrival.Rounds;
-import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -16,26 +20,38 @@ import org.springframework.stereotype.Service;
 @Service
 public class Watching implements Job {
   private static final Logger LOG = LoggerFactory.getLogger(Watching.class);
+
+  /** An alert that failed is tried again with the next changes, or after so long. */
+  private static final Duration TRIED_AGAIN_AFTER = Duration.ofMinutes(1);
+
+  private static final Duration EMPTY_RUNS_KEPT = Duration.ofDays(90);
+  private final Map<Integer, Failure> failures = new ConcurrentHashMap<>();
   private final AlertMapper mapper;
   private final AlertRun alertRun;
   private final RoundClosing closing;
   private final Rounds rounds;
-  private final Publications publications;
+  private final Harvests harvests;
   private final Calendar calendar;
+  private final SystemTime system;
+
+  /** Up to which change an alert was to run when it failed, and when that was. */
+  private record Failure(long upTo, Instant at) {}
 
   Watching(
       AlertMapper mapper,
       AlertRun alertRun,
       RoundClosing closing,
       Rounds rounds,
-      Publications publications,
-      Calendar calendar) {
+      Harvests harvests,
+      Calendar calendar,
+      SystemTime system) {
     this.mapper = mapper;
     this.alertRun = alertRun;
     this.closing = closing;
     this.rounds = rounds;
-    this.publications = publications;
+    this.harvests = harvests;
     this.calendar = calendar;
+    this.system = system;
   }
 
   @Override
@@ -50,17 +66,33 @@ public class Watching implements Job {
 
   @Override
   public void run() {
-    for (int alert : mapper.behind(publications.latest())) {
-      runOne(alert);
+    rounds.follow();
+    long settled = harvests.settled();
+    Instant harvested = harvests.lastEnded().orElse(Instant.EPOCH);
+    for (int alert : mapper.behind(settled, harvested)) {
+      if (mayTry(alert, settled)) {
+        runOne(alert, settled);
+      }
     }
     rounds.due(calendar.now()).forEach(closing::close);
+    mapper.forgetRuns(calendar.now().minus(EMPTY_RUNS_KEPT));
   }
 
-  private void runOne(int alert) {
+  private boolean mayTry(int alert, long settled) {
+    Failure last = failures.get(alert);
+    return last == null
+        || last.upTo() != settled
+        || last.at().plus(TRIED_AGAIN_AFTER).isBefore(system.now());
+  }
+
+  private void runOne(int alert, long upTo) {
     try {
-      alertRun.run(alert);
+      alertRun.run(alert, upTo);
+      failures.remove(alert);
     } catch (RuntimeException failed) {
       LOG.error("alert {} failed; it is run again over the same changes", alert, failed);
+      failures.put(alert, new Failure(upTo, system.now()));
+      alertRun.failed(alert, upTo, failed);
     }
   }
 }

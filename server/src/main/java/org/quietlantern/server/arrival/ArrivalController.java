@@ -4,12 +4,14 @@ import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -18,16 +20,18 @@ class ArrivalController {
   private final Arrivals arrivals;
   private final Marking marking;
 
-  record MarkBody(String mark, String reason, @Nullable String round) {}
+  /** {@code publications}: what is marked, as one act. {@code round}: where it was marked. */
+  record MarkBody(List<String> publications, String mark, String reason, @Nullable String round) {}
 
   ArrivalController(Arrivals arrivals, Marking marking) {
     this.arrivals = arrivals;
     this.marking = marking;
   }
 
+  /** {@code before}: the last round of the page before. */
   @GetMapping("/rounds")
-  List<RoundLine> rounds(Member me) {
-    return arrivals.rounds(me);
+  RoundsPage rounds(Member me, @RequestParam(required = false) @Nullable String before) {
+    return arrivals.rounds(me, before);
   }
 
   @GetMapping("/rounds/{round}")
@@ -35,12 +39,21 @@ class ArrivalController {
     return arrivals.round(me, round);
   }
 
-  @PostMapping("/publications/{publication}/marks")
+  @PostMapping("/marks")
   Marking.Marked mark(
-      Member me,
-      @RequestHeader("Command-Id") UUID command,
-      @PathVariable String publication,
-      @RequestBody MarkBody body) {
-    return marking.mark(me, command, publication, body.mark(), body.reason(), body.round());
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody MarkBody body) {
+    return marking.mark(
+        me,
+        command,
+        new Marking.Given(body.publications(), body.mark(), body.reason(), body.round()));
+  }
+
+  record PutOutBody(List<String> publications) {}
+
+  /** Puts the member's own lamps out. */
+  @DeleteMapping("/marks")
+  Marking.Marked putOut(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody PutOutBody body) {
+    return marking.putOut(me, command, body.publications());
   }
 }

@@ -2,14 +2,11 @@ package org.quietlantern.server.arrival;
 
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.search.Why;
 import org.quietlantern.server.catalogue.Publications;
@@ -31,7 +28,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class Arrivals {
+  /** Rounds on a page. */
+  private static final int PAGE = 60;
+
   private final RoundMapper mapper;
+  private final RoundContents contents;
   private final Publications publications;
   private final Reviews reviews;
   private final Groups groups;
@@ -40,37 +41,49 @@ public class Arrivals {
 
   Arrivals(
       RoundMapper mapper,
+      RoundContents contents,
       Publications publications,
       Reviews reviews,
       Groups groups,
       Summaries summaries,
       Json json) {
-    this.summaries = summaries;
     this.mapper = mapper;
+    this.contents = contents;
     this.publications = publications;
     this.reviews = reviews;
     this.groups = groups;
+    this.summaries = summaries;
     this.json = json;
   }
 
-  /** Rounds with something in them: those that gather first, then the latest closed. */
-  public List<RoundLine> rounds(Member who) {
-    List<RoundMapper.Row> rounds = mapper.waiting(who.group());
-    List<RoundMapper.FoundRow> found = found(rounds);
-    return lines(rounds, found, said(who, found), reviewers(who));
+  /**
+   * Rounds with something in them: those that gather first, then the latest closed.
+   *
+   * @param before the last round of the page before; none for the first page
+   */
+  public RoundsPage rounds(Member who, @Nullable String before) {
+    int from = before == null ? 0 : row(who, before).id();
+    List<RoundMapper.Row> rows = mapper.page(who.group(), from, PAGE);
+    boolean owes = who.mayWrite();
+    return new RoundsPage(
+        lines(who, rows),
+        rows.size() < PAGE ? 0 : mapper.after(who.group(), rows.get(PAGE - 1).id()),
+        owes ? mapper.owed(who.group(), who.id()) : 0,
+        owes ? mapper.firstOwed(who.group(), who.id()) : null);
   }
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */
   public List<RoundLine> closedRounds(Member who, int alert, int most) {
-    List<RoundMapper.Row> rounds = mapper.closed(who.group(), alert, most);
-    List<RoundMapper.FoundRow> found = found(rounds);
-    return lines(rounds, found, said(who, found), reviewers(who));
+    return lines(who, mapper.closed(who.group(), alert, most));
   }
 
   public RoundView round(Member who, String pid) {
     RoundMapper.Row round = row(who, pid);
-    List<RoundMapper.FoundRow> found = found(List.of(round));
-    Map<Integer, List<Said>> said = said(who, found);
+    List<RoundMapper.FoundRow> found =
+        contents.of(List.of(round.id())).getOrDefault(round.id(), List.of());
+    Map<Integer, List<Said>> said =
+        reviews.onOccasions(
+            who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
     List<Stored> stored =
         publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList());
     Map<Integer, Summary> shown = summaries.of(who, stored);
@@ -78,7 +91,7 @@ public class Arrivals {
     List<ArrivalShown> arrivals =
         found.stream().map(f -> shown(f, shown.get(f.publication()), members, said)).toList();
     return new RoundView(
-        lines(List.of(round), found, said, members).get(0),
+        lines(who, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
         arrivals);
   }
@@ -92,50 +105,29 @@ public class Arrivals {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  /** Two that turned out to be one work since stand in a round once. */
-  private List<RoundMapper.FoundRow> found(List<RoundMapper.Row> rounds) {
-    Set<List<Integer>> seen = new HashSet<>();
-    return mapper.found(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
-        .filter(f -> seen.add(List.of(f.round(), f.publication())))
-        .toList();
-  }
-
-  private Map<Integer, List<Said>> said(Member who, List<RoundMapper.FoundRow> found) {
-    return reviews.onOccasions(
-        who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
-  }
-
   /** Members with a lamp, in a fixed order. */
   private List<Member> reviewers(Member who) {
     return groups.members(who.group()).stream().filter(Member::mayWrite).toList();
   }
 
-  private static List<RoundLine> lines(
-      List<RoundMapper.Row> rounds,
-      List<RoundMapper.FoundRow> found,
-      Map<Integer, List<Said>> said,
-      List<Member> members) {
-    Map<Integer, List<RoundMapper.FoundRow>> byRound =
-        found.stream().collect(Collectors.groupingBy(RoundMapper.FoundRow::round));
+  private List<RoundLine> lines(Member who, List<RoundMapper.Row> rounds) {
+    List<Member> members = reviewers(who);
+    Map<Integer, Map<Integer, Integer>> reviewed =
+        mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
+            .collect(
+                Collectors.groupingBy(
+                    RoundMapper.Reviewed::round,
+                    Collectors.toMap(
+                        RoundMapper.Reviewed::membership, RoundMapper.Reviewed::reviewed)));
     return rounds.stream()
-        .map(r -> line(r, byRound.getOrDefault(r.id(), List.of()), said, members))
+        .map(round -> line(round, members, reviewed.getOrDefault(round.id(), Map.of())))
         .toList();
   }
 
   private static RoundLine line(
-      RoundMapper.Row round,
-      List<RoundMapper.FoundRow> found,
-      Map<Integer, List<Said>> said,
-      List<Member> members) {
-    List<Map<Integer, Lamp>> lamps =
-        found.stream()
-            .filter(f -> !f.hereSince())
-            .map(f -> lamps(said.getOrDefault(f.occasion(), List.of())))
-            .toList();
-    Coverage coverage =
-        Coverage.of(lamps, members.stream().map(Member::id).toList(), round.asked());
-    Map<String, Integer> reviewed = new HashMap<>();
-    members.forEach(m -> reviewed.put(m.pid(), coverage.reviewed().get(m.id())));
+      RoundMapper.Row round, List<Member> members, Map<Integer, Integer> reviewed) {
+    Map<String, Integer> byMember = new HashMap<>();
+    members.forEach(m -> byMember.put(m.pid(), reviewed.getOrDefault(m.id(), 0)));
     return new RoundLine(
         round.pid(),
         round.alertPid(),
@@ -144,15 +136,11 @@ public class Arrivals {
         round.opens(),
         round.closes(),
         round.closed(),
-        coverage.arrivals(),
+        round.arrivals(),
         round.asked(),
-        reviewed,
-        coverage.covered(),
-        coverage.nobody());
-  }
-
-  private static Map<Integer, Lamp> lamps(List<Said> said) {
-    return said.stream().collect(Collectors.toMap(Said::member, s -> s.mark().lamp()));
+        byMember,
+        round.covered(),
+        round.nobody());
   }
 
   private ArrivalShown shown(

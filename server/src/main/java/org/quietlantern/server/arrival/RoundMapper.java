@@ -22,7 +22,10 @@ interface RoundMapper {
       int folder,
       String folderPid,
       String folderName,
-      int asked) {}
+      int asked,
+      int arrivals,
+      int covered,
+      int nobody) {}
 
   record FoundRow(
       int round,
@@ -39,7 +42,8 @@ interface RoundMapper {
   String ROUNDS =
       """
       select r.id, r.pid, r.n, r.opens, r.closes, r.closed, a.id as alert, a.pid as alert_pid,
-        s.name as alert_name, f.id as folder, f.pid as folder_pid, f.name as folder_name, a.asked
+        s.name as alert_name, f.id as folder, f.pid as folder_pid, f.name as folder_name, a.asked,
+        r.arrivals, r.covered, r.nobody
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search join folder f on f.id = a.folder
       where a.grp = #{group}
@@ -53,13 +57,117 @@ interface RoundMapper {
       join publication p on p.id = o.publication
       """;
 
+  /** Rounds with something in them: those that gather, then the latest closed. */
   @Select(
       ROUNDS
           + """
-             and exists (select 1 from finding n where n.round = r.id)
-            order by r.closed desc nulls first, r.opens desc, r.id desc limit 60
+             and r.found and (#{before} = 0 or
+               (coalesce(r.closed, 'infinity'), r.opens, r.id) <
+               (select coalesce(closed, 'infinity'), opens, id from round where id = #{before}))
+            order by r.closed desc nulls first, r.opens desc, r.id desc limit #{most}
             """)
-  List<Row> waiting(int group);
+  List<Row> page(int group, int before, int most);
+
+  /** How many come after a round in that list. */
+  @Select(
+      """
+      select count(*) from round r join alert a on a.id = r.alert
+      where a.grp = #{group} and r.found
+        and (coalesce(r.closed, 'infinity'), r.opens, r.id) <
+          (select coalesce(closed, 'infinity'), opens, id from round where id = #{round})
+      """)
+  int after(int group, int round);
+
+  /** What a member owes in all rounds together. */
+  @Select(
+      """
+      select coalesce(sum(r.arrivals - coalesce(m.reviewed, 0)), 0)::int
+      from round r join alert a on a.id = r.alert
+      left join round_member m on m.round = r.id and m.membership = #{membership}
+      where a.grp = #{group} and r.found
+      """)
+  int owed(int group, int membership);
+
+  /** The first round in the order of the list in which a member owes something. */
+  @Select(
+      """
+      select r.pid from round r join alert a on a.id = r.alert
+      left join round_member m on m.round = r.id and m.membership = #{membership}
+      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed, 0)
+      order by r.closed desc nulls first, r.opens desc, r.id desc limit 1
+      """)
+  String firstOwed(int group, int membership);
+
+  record Reviewed(int round, int membership, int reviewed) {}
+
+  @Select(
+      """
+      select round, membership, reviewed from round_member
+      where round = any(#{rounds}) order by round, membership
+      """)
+  List<Reviewed> reviewed(Integer[] rounds);
+
+  record Counted(int id, int grp, int asked) {}
+
+  @Select(
+      """
+      select r.id, a.grp, a.asked from round r join alert a on a.id = r.alert
+      where r.id = any(#{rounds}) order by r.id
+      """)
+  List<Counted> counted(Integer[] rounds);
+
+  @Update(
+      """
+      update round set found = #{found}, arrivals = #{arrivals}, covered = #{covered},
+        nobody = #{nobody}
+      where id = #{round}
+        and (found, arrivals, covered, nobody) <> (#{found}, #{arrivals}, #{covered}, #{nobody})
+      """)
+  int count(int round, boolean found, int arrivals, int covered, int nobody);
+
+  @Update(
+      """
+      insert into round_member (round, membership, reviewed)
+      values (#{round}, #{membership}, #{reviewed})
+      on conflict (round, membership) do update set reviewed = excluded.reviewed
+        where round_member.reviewed <> excluded.reviewed
+      """)
+  int countMember(int round, int membership, int reviewed);
+
+  /** Rounds of a group in which a work stands, be it as something merged into it. */
+  @Select(
+      """
+      select distinct n.round from publication p join occasion o on o.publication = p.id
+      join arrival r on r.occasion = o.id join finding n on n.arrival = r.id
+      where r.grp = #{group} and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
+      order by 1
+      """)
+  List<Integer> roundsWith(int group, Integer[] publications);
+
+  /** Rounds of all groups in which works stand that became one by changes up to a number. */
+  @Select(
+      """
+      select distinct n.round
+      from publication_change c join publication a on a.id = c.publication
+      join publication p on coalesce(p.canonical, p.id) = coalesce(a.canonical, a.id)
+      join occasion o on o.publication = p.id
+      join arrival r on r.occasion = o.id join finding n on n.arrival = r.id
+      where c.no > #{after} and c.no <= #{upTo} and 'merged' = any(c.kinds)
+      order by 1
+      """)
+  List<Integer> roundsOfMerged(long after, long upTo);
+
+  @Select("select id from round where id > #{after} order by id limit #{most}")
+  List<Integer> all(int after, int most);
+
+  @Select("select id from round where alert = #{alert} order by id")
+  List<Integer> ofAlert(int alert);
+
+  @Select("select no from derived where what = #{what} for update")
+  long derivedUpTo(String what);
+
+  @Update("update derived set no = #{no} where what = #{what}")
+  void deriveUpTo(String what, long no);
 
   @Select(ROUNDS + " and r.pid = #{pid}")
   Row find(int group, String pid);
@@ -74,7 +182,7 @@ interface RoundMapper {
       """)
   String groupOf(String pid);
 
-  @Select(FOUND + " where n.round = any(#{rounds}) order by n.id limit 20000")
+  @Select(FOUND + " where n.round = any(#{rounds}) order by r.came desc, n.id desc")
   List<FoundRow> found(Integer[] rounds);
 
   @Select("select r.id from round r where r.alert = #{alert} and r.closed is null")
@@ -92,9 +200,12 @@ interface RoundMapper {
       """
       select r.id, r.alert from round r join alert a on a.id = r.alert
       where r.closed is null and r.closes <= #{now} and a.state = 'watching'
-      order by r.closes, r.id limit 1000
+      order by r.closes, r.id
       """)
   List<Due> due(Instant now);
+
+  @Update("update round set closes = #{closes} where alert = #{alert} and closed is null")
+  void reschedule(int alert, Instant closes);
 
   @Update("update round set closed = #{now} where id = #{round} and closed is null")
   int close(int round, Instant now);
@@ -102,8 +213,9 @@ interface RoundMapper {
   @Insert(
       """
       insert into round_source (round, source, checked)
-      select #{round}, h.source, max(h.ended) from harvest h where h.state = 'done'
-      group by h.source
+      select r.id, h.source, max(h.ended) from round r join harvest h
+        on h.state = 'done' and h.ended >= r.opens and h.ended <= r.closed
+      where r.id = #{round} group by r.id, h.source
       """)
   void noteSources(int round);
 

@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 public class Rounds {
   private final RoundMapper mapper;
+  private final RoundCounts counts;
   private final Reviews reviews;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -30,8 +31,15 @@ public class Rounds {
   /** The alert that found something, by row numbers. */
   public record Finder(int group, int alert, int revision) {}
 
-  Rounds(RoundMapper mapper, Reviews reviews, PublicIds ids, Calendar calendar, Json json) {
+  Rounds(
+      RoundMapper mapper,
+      RoundCounts counts,
+      Reviews reviews,
+      PublicIds ids,
+      Calendar calendar,
+      Json json) {
     this.mapper = mapper;
+    this.counts = counts;
     this.reviews = reviews;
     this.ids = ids;
     this.calendar = calendar;
@@ -48,6 +56,11 @@ public class Rounds {
     return mapper.open(ids.next(), alert, opens, closes);
   }
 
+  /** Gives the round that gathers another moment to close. */
+  public void reschedule(int alert, @Nullable Instant closes) {
+    mapper.reschedule(alert, closes);
+  }
+
   @Transactional(readOnly = true)
   public List<Due> due(Instant now) {
     return mapper.due(now).stream().map(d -> new Due(d.id(), d.alert())).toList();
@@ -60,6 +73,22 @@ public class Rounds {
       mapper.noteSources(round);
     }
     return closed;
+  }
+
+  /** Counts a round anew, after all that a run found is in it. */
+  public void count(int round) {
+    counts.count(List.of(round));
+  }
+
+  /** Counts all rounds of an alert anew, when it asks for more or fewer lamps. */
+  public void countAll(int alert) {
+    counts.count(mapper.ofAlert(alert));
+  }
+
+  /** Follows the catalogue where works became one, in a transaction of its own. */
+  @Transactional
+  public void follow() {
+    counts.follow();
   }
 
   /**

@@ -60,11 +60,26 @@ public class Catalogue {
     records.forEach(record -> newest.put(record.identifier(), record));
     int rank = mapper.rank(source);
     Map<String, Member> members = new LinkedHashMap<>();
+    // Supplied after all that is kept, in the order of the page (rule W2).
     newest.forEach(
-        (identifier, record) -> members.put(identifier, Member.of(record, rank, Long.MAX_VALUE)));
+        (identifier, record) ->
+            members.put(
+                identifier, Member.of(record, rank, Long.MAX_VALUE - MOST + members.size())));
     Works works = load(source, members);
+    members.replaceAll((identifier, member) -> inItsPlace(works, source, member));
     members.forEach((identifier, member) -> take(works, source, member));
     return write(works, source, members);
+  }
+
+  /** What a source only repeats was supplied when it was supplied first. */
+  private static Member inItsPlace(Works works, int source, Member member) {
+    Work.Name name = new Work.Name(source, member.record().identifier());
+    return works
+        .find(name)
+        .flatMap(work -> work.member(name))
+        .filter(known -> known.record().equals(member.record()))
+        .map(known -> member.at(known.order()))
+        .orElse(member);
   }
 
   private static void take(Works works, int source, Member member) {
@@ -95,7 +110,7 @@ public class Catalogue {
       works.know(
           work,
           new Work.Name(kept.source(), kept.identifier()),
-          Member.of(record, kept.rank(), kept.id()));
+          Member.of(record, kept.rank(), kept.supply()));
     }
     return works;
   }

@@ -21,6 +21,7 @@ interface CatalogueMapper {
       String raw,
       String datestamp,
       boolean deleted,
+      long supply,
       int rank) {}
 
   /** {@code asked}: what was asked for; the rest is of what it was merged into, if it was. */
@@ -55,7 +56,7 @@ interface CatalogueMapper {
         union
         select t.work, p.id from touched t join publication p on p.canonical = t.work)
       select t.work, c.hash, c.withdrawn is not null as withdrawn, r.id, r.source, r.identifier,
-        r.format, r.raw, r.datestamp, r.deleted, s.rank
+        r.format, r.raw, r.datestamp, r.deleted, r.supply, s.rank
       from parts t join publication c on c.id = t.work
       join source_record r on r.publication = t.part join source s on s.id = r.source
       order by r.id
@@ -69,13 +70,20 @@ interface CatalogueMapper {
       """
       with kept as (
       insert into source_record
-        (source, identifier, publication, format, raw, datestamp, deleted, came, problems)
+        (source, identifier, publication, format, raw, datestamp, deleted, came, problems,
+        supplied, supply)
       values (#{source}, #{identifier}, #{publication}, #{format}, #{raw}, #{datestamp},
-        #{deleted}, #{now}, #{problems})
+        #{deleted}, #{now}, #{problems}, #{now}, nextval('supply_no'))
       on conflict (source, identifier) do update set
         publication = coalesce(source_record.publication, excluded.publication), format = excluded.format, datestamp = excluded.datestamp, deleted = excluded.deleted,
         problems = excluded.problems,
-        raw = case when excluded.deleted then source_record.raw else excluded.raw end
+        raw = case when excluded.deleted then source_record.raw else excluded.raw end,
+        supplied = case when (source_record.raw, source_record.datestamp, source_record.deleted)
+          = (excluded.raw, excluded.datestamp, excluded.deleted)
+          then source_record.supplied else excluded.supplied end,
+        supply = case when (source_record.raw, source_record.datestamp, source_record.deleted)
+          = (excluded.raw, excluded.datestamp, excluded.deleted)
+          then source_record.supply else excluded.supply end
       returning id),
       gone as (
         delete from work_key where source_record = (select id from kept)
@@ -142,10 +150,27 @@ interface CatalogueMapper {
 
   @Insert(
       """
-      insert into set_aside (publication, no, what, why, at)
-      values (#{publication}, #{no}, #{what}, #{why}, #{now})
+      insert into set_aside (publication, no, what, alert, edition, why, at)
+      values (#{publication}, #{no}, #{what}, #{alert}, #{edition}, #{why}, #{now})
       """)
-  void setAside(int publication, long no, String what, String why, Instant now);
+  void setAside(
+      int publication, long no, String what, Integer alert, int edition, String why, Instant now);
+
+  @Select(
+      """
+      select p.pid as id, coalesce(p.fields ->> 'title', '') as title, w.what, w.why, w.at
+      from set_aside w join publication p on p.id = w.publication
+      where w.resolved is null order by w.at desc, p.id
+      """)
+  List<Publications.SetAside> allSetAside();
+
+  /** The index took it in after all, or it is not there any more. */
+  @Update(
+      """
+      update set_aside set resolved = #{now}
+      where what = 'index' and resolved is null and publication = any(#{publications})
+      """)
+  int resolveIndex(Integer[] publications, Instant now);
 
   @Select("select coalesce(max(no), 0) from publication_change")
   long latest();
@@ -162,7 +187,7 @@ interface CatalogueMapper {
       select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.id = any(#{ids}) and a.grp is null order by a.id limit 1000
+      where a.id = any(#{ids}) and a.grp is null order by a.id
       """)
   List<Row> byId(Integer[] ids);
 
@@ -171,9 +196,12 @@ interface CatalogueMapper {
       select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.pid = any(#{pids}) and a.grp is null order by a.id limit 1000
+      where a.pid = any(#{pids}) and a.grp is null order by a.id
       """)
   List<Row> byPid(String[] pids);
+
+  @Select("select count(*) from publication where pid = any(#{pids}) and grp is null")
+  int existing(String[] pids);
 
   /** Which source supplies which publication, merged ones under what they are now. */
   record Supplying(int publication, String source) {}
@@ -200,7 +228,7 @@ interface CatalogueMapper {
       from publication p join source_record r on r.publication = p.id
       join source s on s.id = r.source
       where (p.id = #{publication} or p.canonical = #{publication}) and r.raw <> ''
-      order by s.rank, r.id limit 100
+      order by s.rank, r.id
       """)
   List<RecordRow> records(int publication);
 
@@ -229,12 +257,17 @@ interface CatalogueMapper {
       left join lateral (
         select ended from harvest where source = s.id and state = 'done' order by id desc limit 1)
         h on true
-      where s.grp is null order by s.rank, s.id limit 100
+      where s.grp is null order by s.rank, s.id
       """)
   List<SourceRow> sources();
 
-  @Select("select key, name from source where grp is null order by rank, id limit 100")
+  @Select("select key, name from source where grp is null order by rank, id")
   List<SourceName> sourceNames();
+
+  record SourceNamed(int id, String name) {}
+
+  @Select("select id, name from source order by id")
+  List<SourceNamed> sourceRows();
 
   record SourceName(String key, String name) {}
 
@@ -242,7 +275,7 @@ interface CatalogueMapper {
   @Select(
       """
       select id as part, canonical as whole from publication
-      where canonical = any(#{ids}) order by id limit 10000
+      where canonical = any(#{ids}) order by id
       """)
   List<Part> parts(Integer[] ids);
 

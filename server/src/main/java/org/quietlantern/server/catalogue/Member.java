@@ -7,11 +7,20 @@ import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.SourceRecord;
 
-/** A source record of a work, with what could be read in it. */
+/**
+ * A source record of a work, with what could be read in it.
+ *
+ * @param order of supplying: what was supplied later has the larger one
+ */
 record Member(SourceRecord record, int rank, long order, Supplied supplied) {
 
   static Member of(SourceRecord record, int rank, long order) {
     return new Member(record, rank, order, RecordReader.read(record.format(), record.raw()));
+  }
+
+  /** As if it had been supplied at another place in the order. */
+  Member at(long other) {
+    return new Member(record, rank, other, supplied);
   }
 
   Optional<Publication> reading() {

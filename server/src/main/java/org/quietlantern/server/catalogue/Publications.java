@@ -1,16 +1,20 @@
 package org.quietlantern.server.catalogue;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -39,9 +43,11 @@ public class Publications {
    * they were merged into; nothing comes twice.
    */
   public List<Stored> byPid(List<String> pids) {
+    Map<String, Integer> place = new HashMap<>();
+    pids.forEach(pid -> place.putIfAbsent(pid, place.size()));
     Map<Integer, Stored> found = new LinkedHashMap<>();
     mapper.byPid(pids.toArray(String[]::new)).stream()
-        .sorted(Comparator.comparingInt(row -> pids.indexOf(row.askedPid())))
+        .sorted(Comparator.comparingInt(row -> place.get(row.askedPid())))
         .forEach(row -> found.putIfAbsent(row.id(), stored(row)));
     return List.copyOf(found.values());
   }
@@ -60,6 +66,20 @@ public class Publications {
 
   public Stored get(String pid) {
     return find(pid).orElseThrow(Refusal::unknown);
+  }
+
+  /** All of some publications, each once; refused where one is not there or there are too many. */
+  public List<Stored> getAll(List<String> pids, int most) {
+    if (pids == null || pids.isEmpty() || pids.size() > most) {
+      throw Refusal.unusable(
+          "publications",
+          "One act is about one publication at least and %,d at most.".formatted(most));
+    }
+    List<Stored> found = byPid(pids);
+    if (mapper.existing(pids.toArray(String[]::new)) < Set.copyOf(pids).size()) {
+      throw Refusal.unknown();
+    }
+    return found;
   }
 
   /** Row numbers of what was merged into each of these; nothing for most. */
@@ -93,11 +113,53 @@ public class Publications {
         .toList();
   }
 
-  /** Names a record that {@code what} (index or alert) could not deal with; the rest go on. */
+  /** Names a record that the index could not deal with; the rest go on. */
   @Transactional
-  public void setAside(int publication, long no, String what, String why) {
-    LOG.warn("publication {} was set aside by the {}: {}", publication, what, why);
-    mapper.setAside(publication, no, what, why, calendar.now());
+  public void setAside(int publication, long no, String why) {
+    LOG.warn("publication {} was set aside by the index: {}", publication, why);
+    mapper.setAside(publication, no, "index", null, 0, why, calendar.now());
+  }
+
+  /**
+   * Names a record that an alert (row number) could not deal with.
+   *
+   * @param edition of the reader of records; a later one lets it be tried again
+   */
+  @Transactional
+  public void setAside(int publication, int alert, int edition, String why) {
+    LOG.warn("publication {} was set aside by alert {}: {}", publication, alert, why);
+    mapper.setAside(publication, mapper.latest(), "alert", alert, edition, why, calendar.now());
+  }
+
+  /** The index looks at these again: what was set aside of them is not so any more. */
+  @Transactional
+  public void resolve(Collection<Integer> ids) {
+    mapper.resolveIndex(ids.toArray(Integer[]::new), calendar.now());
+  }
+
+  private static final int CHANGES_AT_ONCE = 5000;
+
+  /** Row numbers of all that changed after a number. */
+  public RoaringBitmap touchedSince(long after) {
+    RoaringBitmap touched = new RoaringBitmap();
+    long reached = after;
+    List<Change> page;
+    do {
+      page = changes(reached, Long.MAX_VALUE, CHANGES_AT_ONCE);
+      for (Change change : page) {
+        touched.add(change.publication());
+        reached = change.no();
+      }
+    } while (page.size() == CHANGES_AT_ONCE);
+    return touched;
+  }
+
+  /** A record that something could not deal with; {@code what}: the index or an alert. */
+  public record SetAside(String id, String title, String what, String why, Instant at) {}
+
+  /** Everything that is set aside now, the last first. */
+  public List<SetAside> setAside() {
+    return mapper.allSetAside();
   }
 
   private Stored stored(CatalogueMapper.Row row) {

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +36,13 @@ public class Sources {
 
   Sources(CatalogueMapper mapper) {
     this.mapper = mapper;
+  }
+
+  /** Names of all sources by row number. */
+  public Map<Integer, String> namesByRow() {
+    return mapper.sourceRows().stream()
+        .collect(
+            Collectors.toMap(CatalogueMapper.SourceNamed::id, CatalogueMapper.SourceNamed::name));
   }
 
   /** The most believed first. */

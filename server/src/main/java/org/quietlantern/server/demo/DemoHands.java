@@ -108,11 +108,14 @@ class DemoHands {
         .ifPresent(
             publication ->
                 keeping.keep(
-                    who, command(who, "keep", folder, line), folder, publication, why, null));
+                    who,
+                    command(who, "keep", folder, line),
+                    folder,
+                    new Keeping.ToKeep(List.of(publication), why, null)));
   }
 
   void mark(Member who, String round, String publication, String mark, String reason) {
     UUID command = command(who, "mark", round, publication, mark);
-    marking.mark(who, command, publication, mark, reason, round);
+    marking.mark(who, command, new Marking.Given(List.of(publication), mark, reason, round));
   }
 }

@@ -74,7 +74,7 @@ class DemoPast {
   }
 
   private void review(Member member, Habit habit, LocalDate today) {
-    List<RoundLine> rounds = arrivals.rounds(member);
+    List<RoundLine> rounds = arrivals.rounds(member, null).rounds();
     for (RoundLine round : rounds.subList(0, Math.min(RECENT, rounds.size()))) {
       if (round.reviewed().getOrDefault(member.pid(), 0) == round.arrivals()) {
         continue;

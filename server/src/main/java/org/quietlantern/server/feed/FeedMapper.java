@@ -19,6 +19,7 @@ interface FeedMapper {
       String groupName,
       int generation,
       Instant revoked,
+      Instant ended,
       Instant at) {}
 
   record Told(int occasion, int publication, String findingClass, Instant came, Instant closed) {}
@@ -26,7 +27,8 @@ interface FeedMapper {
   String ROWS =
       """
       select f.id, f.pid, a.id as alert, a.pid as alert_pid, s.name as alert_name, g.id as grp,
-        g.name as group_name, f.generation, f.revoked, f.at
+        g.name as group_name, f.generation, f.revoked, a.ended,
+        f.at
       from feed f join alert a on a.id = f.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search join grp g on g.id = a.grp
       join membership m on m.id = f.membership
@@ -38,8 +40,8 @@ interface FeedMapper {
   @Select(
       ROWS
           + """
-             where f.membership = #{membership} and f.revoked is null
-            order by lower(s.name), f.id limit 500
+             where f.membership = #{membership} and f.revoked is null and a.ended is null
+            order by lower(s.name), f.id
             """)
   List<Row> live(int membership);
 

@@ -106,6 +106,9 @@ public class Feeds {
     if (row.revoked() != null) {
       throw new Refusal(HttpStatus.GONE, "revoked", "This feed address was revoked.");
     }
+    if (row.ended() != null) {
+      throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
+    }
     List<FeedMapper.Told> told = mapper.told(row.alert(), ENTRIES);
     Map<Integer, Stored> stored =
         publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()

@@ -7,12 +7,15 @@ import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -21,12 +24,17 @@ class FolderController {
   private final Folders folders;
   private final FolderReading reading;
   private final Keeping keeping;
-  private final Piles piles;
+  private final FolderChanges changes;
   private final SavedSearches searches;
 
   record NewFolder(String name) {}
 
-  record Keep(String publication, String note, @Nullable String step) {}
+  /** {@code parent}: the folder in which it shall lie; none: among the outermost. */
+  record ChangedFolder(String name, @Nullable String parent) {}
+
+  record ChangedSearch(String name, String folder) {}
+
+  record Meant(List<String> publications) {}
 
   record SaveSearch(String name, Asked asked) {}
 
@@ -34,9 +42,9 @@ class FolderController {
       Folders folders,
       FolderReading reading,
       Keeping keeping,
-      Piles piles,
+      FolderChanges changes,
       SavedSearches searches) {
-    this.piles = piles;
+    this.changes = changes;
     this.folders = folders;
     this.reading = reading;
     this.keeping = keeping;
@@ -54,25 +62,65 @@ class FolderController {
     return folders.add(me, command, body.name());
   }
 
-  @GetMapping("/folders/{folder}")
-  FolderReading.FolderView folder(Member me, @PathVariable String folder) {
-    return reading.view(me, folder);
-  }
-
-  @PostMapping("/folders/{folder}/items")
-  Keeping.Kept keep(
+  @PutMapping("/folders/{folder}")
+  Folders.FolderName changeFolder(
       Member me,
       @RequestHeader("Command-Id") UUID command,
       @PathVariable String folder,
-      @RequestBody Keep body) {
-    return keeping.keep(me, command, folder, body.publication(), body.note(), body.step());
+      @RequestBody ChangedFolder body) {
+    return changes.change(me, command, folder, body.name(), body.parent());
+  }
+
+  /** Ends a folder with all in it; it can be brought back. */
+  @DeleteMapping("/folders/{folder}")
+  Folders.FolderName endFolder(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String folder) {
+    return changes.end(me, command, folder);
+  }
+
+  /** What ended in the group and can be brought back. */
+  @GetMapping("/bin")
+  List<FolderChanges.Ended> bin(Member me) {
+    return changes.bin(me);
+  }
+
+  @PostMapping("/bin/{ended}/back")
+  FolderChanges.Ended bringBack(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String ended) {
+    return changes.bringBack(me, command, ended);
+  }
+
+  /** A folder with a page of its items; {@code from}: how many come before the page. */
+  @GetMapping("/folders/{folder}")
+  FolderReading.FolderView folder(
+      Member me, @PathVariable String folder, @RequestParam(defaultValue = "0") int from) {
+    return reading.view(me, folder, from);
+  }
+
+  @PostMapping("/folders/{folder}/items")
+  Kept keep(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody Keeping.ToKeep body) {
+    return keeping.keep(me, command, folder, body);
   }
 
   /** Keeps in the member's own pile. */
   @PostMapping("/pile/items")
-  Keeping.Kept keepInPile(
-      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Keep body) {
-    return piles.keep(me, command, body.publication(), body.note(), body.step());
+  Kept keepInPile(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Keeping.ToKeep body) {
+    return keeping.keepInPile(me, command, body);
+  }
+
+  /** Takes publications out of a folder, whoever kept them. */
+  @DeleteMapping("/folders/{folder}/items")
+  FolderChanges.TakenOut takeOut(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody Meant body) {
+    return changes.takeOut(me, command, folder, body.publications());
   }
 
   @GetMapping(
@@ -91,6 +139,15 @@ class FolderController {
       @PathVariable String folder,
       @RequestBody SaveSearch body) {
     return searches.save(me, command, folder, body.name(), body.asked().toStrategy());
+  }
+
+  @PutMapping("/searches/{search}")
+  SavedSearch changeSearch(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String search,
+      @RequestBody ChangedSearch body) {
+    return changes.changeSearch(me, command, search, body.name(), body.folder());
   }
 
   @GetMapping("/searches/{search}")

@@ -3,31 +3,44 @@ package org.quietlantern.server.folder;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface FolderMapper {
-  record Folder(int id, String pid, String name, boolean pile) {}
+  record Folder(int id, String pid, String name, boolean pile, String parent) {}
 
-  record Listed(String pid, String name, boolean pile, int items, int searches) {}
+  record Listed(String pid, String name, boolean pile, String parent, int items, int searches) {}
 
   record Item(int id, int publication, Instant at) {}
 
-  record Reason(int publication, int membership, String text, Instant at) {}
+  record Reason(
+      int publication, int membership, String text, String q, String strategy, Instant at) {}
+
+  /** An item in a folder of the group, for taking it out and putting it back. */
+  record KeptItem(int id, int folder, String folderName, int publication, Instant at) {}
+
+  record ReasonRow(int id, int membership, Integer step, String text, Instant at) {}
 
   record KeptIn(int publication, String pid, String name) {}
 
   @Select(
       """
-      select id, pid, name, owner is not null as pile from folder
-      where grp = #{group} and pid = #{pid} and (owner is null or owner = #{membership})
+      select id, pid, name, owner is not null as pile,
+        (select p.pid from folder p where p.id = folder.parent) as parent
+      from folder
+      where grp = #{group} and pid = #{pid} and ended is null
+        and (owner is null or owner = #{membership})
       """)
   Folder find(int group, int membership, String pid);
 
   @Select(
       """
-      select id, pid, name, owner is not null as pile from folder
+      select id, pid, name, owner is not null as pile,
+        (select p.pid from folder p where p.id = folder.parent) as parent
+      from folder
       where grp = #{group} and (owner is null or owner = #{membership}) and id = #{id}
       """)
   Folder byId(int group, int membership, int id);
@@ -49,10 +62,14 @@ interface FolderMapper {
   @Select(
       """
       select f.pid, f.name, f.owner is not null as pile,
-        (select count(*) from item i where i.folder = f.id)::int as items,
-        (select count(*) from saved_search s where s.folder = f.id)::int as searches
-      from folder f where f.grp = #{group} and (f.owner is null or f.owner = #{membership})
-      order by f.owner is not null, lower(f.name), f.id limit 500
+        (select p.pid from folder p where p.id = f.parent) as parent,
+        (select count(distinct coalesce(p.canonical, p.id)) from item i
+          join publication p on p.id = i.publication where i.folder = f.id)::int as items,
+        (select count(*) from saved_search s
+          where s.folder = f.id and s.ended is null)::int as searches
+      from folder f
+      where f.grp = #{group} and f.ended is null and (f.owner is null or f.owner = #{membership})
+      order by f.owner is not null, lower(f.name), f.id
       """)
   List<Listed> list(int group, int membership);
 
@@ -64,7 +81,10 @@ interface FolderMapper {
   Integer add(String pid, int group, String name, Instant now);
 
   @Select(
-      "select g.pid from folder f join grp g on g.id = f.grp where f.pid = #{pid} and f.owner is null")
+      """
+      select g.pid from folder f join grp g on g.id = f.grp
+      where f.pid = #{pid} and f.owner is null and f.ended is null
+      """)
   String groupOf(String pid);
 
   @Select(
@@ -87,17 +107,118 @@ interface FolderMapper {
       """
       select i.id, coalesce(p.canonical, p.id) as publication, i.at
       from item i join publication p on p.id = i.publication
-      where i.folder = #{folder} order by i.at desc, i.id desc limit 1000
+      where i.folder = #{folder} order by i.at desc, i.id desc
       """)
   List<Item> items(int folder);
 
   @Select(
       """
-      select coalesce(p.canonical, p.id) as publication, r.membership, r.text, r.at
+      select coalesce(p.canonical, p.id) as publication, r.membership, r.text, k.pid as q,
+        k.strategy::text, r.at
       from item_reason r join item i on i.id = r.item join publication p on p.id = i.publication
-      where i.folder = #{folder} order by r.id limit 5000
+      left join step t on t.id = r.step left join kept_strategy k on k.id = t.strategy
+      where i.folder = #{folder} and i.publication in (
+        select id from publication where id = any(#{publications}) or canonical = any(#{publications}))
+      order by r.at, r.id
       """)
-  List<Reason> reasons(int folder);
+  List<Reason> reasons(int folder, Integer[] publications);
+
+  /** Items in folders of the group that a member kept there. */
+  @Select(
+      """
+      select i.id, i.folder, f.name as folder_name, i.publication, i.at
+      from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
+      where f.grp = #{group} and f.owner is null and f.ended is null
+        and (p.id = #{publication} or p.canonical = #{publication})
+        and exists (select 1 from item_reason r
+          where r.item = i.id and r.membership = #{membership})
+      order by i.id
+      """)
+  List<KeptItem> keptBy(int group, int membership, int publication);
+
+  /** Items of a work in one folder; more than one where works became one. */
+  @Select(
+      """
+      select i.id, i.folder, f.name as folder_name, i.publication, i.at
+      from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
+      where f.id = #{folder} and (p.id = #{publication} or p.canonical = #{publication})
+      order by i.id
+      """)
+  List<KeptItem> itemsOf(int folder, int publication);
+
+  @Select(
+      """
+      select id, membership, step, text, at from item_reason where item = #{item} order by at, id
+      """)
+  List<ReasonRow> reasonsOf(int item);
+
+  @Delete("delete from item where id = #{item}")
+  void dropItem(int item);
+
+  record Place(int id, String name, Integer parent) {}
+
+  @Select("select id, name, parent from folder where id = #{folder}")
+  Place place(int folder);
+
+  /** Names a folder and puts it into another; 0 where there is one of that name already. */
+  @Update(
+      """
+      update folder f set name = #{name}, parent = #{parent}
+      where id = #{folder} and not exists (select 1 from folder t
+        where t.grp = f.grp and coalesce(t.owner, 0) = coalesce(f.owner, 0) and t.ended is null
+          and coalesce(t.parent, 0) = coalesce(#{parent}::integer, 0)
+          and lower(t.name) = lower(#{name}) and t.id <> f.id)
+      """)
+  int change(int folder, String name, Integer parent);
+
+  /** Whether a folder is another one or lies in it, however deep. */
+  @Select(
+      """
+      with recursive up as (
+        select id, parent from folder where id = #{folder}
+        union select f.id, f.parent from folder f join up on f.id = up.parent)
+      select exists (select 1 from up where id = #{other})
+      """)
+  boolean liesIn(int folder, int other);
+
+  @Select(
+      """
+      select name from folder where parent = #{folder} and ended is null order by lower(name), id
+      """)
+  List<String> inside(int folder);
+
+  /** Names of searches that are watched from a folder, or keep into it. */
+  @Select(
+      """
+      select distinct s.name, lower(s.name) from alert a join revision v on v.id = a.revision
+      join saved_search s on s.id = v.saved_search
+      where a.state <> 'ended' and (a.folder = #{folder} or s.folder = #{folder})
+      order by lower(s.name), s.name
+      """)
+  List<String> watched(int folder);
+
+  /** {@code ended} none: it is there again; 0 where its name is taken meanwhile. */
+  @Update(
+      """
+      update folder f set ended = #{ended}
+      where id = #{folder} and (#{ended}::timestamptz is not null or not exists (
+        select 1 from folder t where t.grp = f.grp and t.ended is null
+          and coalesce(t.owner, 0) = coalesce(f.owner, 0)
+          and coalesce(t.parent, 0) = coalesce(f.parent, 0) and lower(t.name) = lower(f.name)))
+      """)
+  int end(int folder, Instant ended);
+
+  record Ended(int id, String pid, String name, Instant ended) {}
+
+  @Select(
+      """
+      select id, pid, name, ended from folder
+      where grp = #{group} and owner is null and ended is not null order by ended desc, id desc
+      """)
+  List<Ended> ended(int group);
+
+  @Select("select name from membership where id = #{membership}")
+  String nameOf(int membership);
 
   @Select(
       """
@@ -105,6 +226,15 @@ interface FolderMapper {
       values (#{item}, #{membership}, #{step}, #{text}, #{now}) returning id
       """)
   int addReason(int item, int membership, Integer step, String text, Instant now);
+
+  /** Under the number that it had, by which undos know it. */
+  @Insert(
+      """
+      insert into item_reason (id, item, membership, step, text, at) overriding system value
+      values (#{reason.id}, #{item}, #{reason.membership}, #{reason.step}, #{reason.text},
+        #{reason.at})
+      """)
+  void restoreReason(int item, Items.ReasonKept reason);
 
   @Select(
       """
@@ -120,15 +250,6 @@ interface FolderMapper {
       """)
   boolean kept(int item, int membership);
 
-  @Select(
-      """
-      delete from item_reason r using item i
-      where r.item = i.id and i.folder = #{folder} and i.publication in (
-          select id from publication where id = #{publication} or canonical = #{publication})
-        and r.membership = #{membership} returning r.text
-      """)
-  List<String> removeReasons(int folder, int publication, int membership);
-
   @Delete("delete from item_reason where id = #{id}")
   void removeReason(int id);
 
@@ -138,7 +259,7 @@ interface FolderMapper {
       join membership m on m.id = r.membership
       where i.folder = #{folder} and i.publication in (
         select id from publication where id = #{publication} or canonical = #{publication})
-      order by r.id limit 1
+      order by r.at, r.id limit 1
       """)
   String keeper(int folder, int publication);
 
@@ -154,9 +275,10 @@ interface FolderMapper {
       """
       select distinct coalesce(p.canonical, p.id) as publication, f.pid, f.name, lower(f.name), f.id
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
-      where f.grp = #{group} and (f.owner is null or f.owner = #{membership}) and i.publication in (
+      where f.grp = #{group} and f.ended is null and (f.owner is null or f.owner = #{membership})
+        and i.publication in (
         select id from publication where id = any(#{publications}) or canonical = any(#{publications}))
-      order by lower(f.name), f.id limit 5000
+      order by lower(f.name), f.id
       """)
   List<KeptIn> keptIn(int group, int membership, Integer[] publications);
 }

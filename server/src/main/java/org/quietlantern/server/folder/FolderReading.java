@@ -1,6 +1,7 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -14,10 +15,14 @@ import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.review.Said;
+import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,6 +30,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class FolderReading {
+  /** Items on a page. */
+  private static final int PAGE = 200;
+
   private final FolderMapper mapper;
   private final Folders folders;
   private final SavedSearches searches;
@@ -32,17 +40,36 @@ public class FolderReading {
   private final Groups groups;
   private final Reviews reviews;
   private final Summaries summaries;
+  private final Trail trail;
+  private final Json json;
   private final LanternProperties properties;
 
-  /** Who kept it, when and why. */
-  public record ReasonGiven(String who, String text, Instant at) {}
+  /**
+   * Who kept it, when and why.
+   *
+   * @param q the address of the search it was found by, and {@code search} that search in words;
+   *     none where it was not found by a search
+   */
+  public record ReasonGiven(
+      String who, String text, Instant at, @Nullable String q, @Nullable String search) {}
 
   /** A publication in a folder; {@code lamp} is the reader's own. */
   public record FolderItem(Summary publication, String lamp, List<ReasonGiven> reasons) {}
 
-  /** A folder with what is in it. */
+  /**
+   * A folder with a page of its items.
+   *
+   * @param parent the folder in which it lies
+   * @param total items of all pages
+   */
   public record FolderView(
-      String id, String name, List<FolderItem> items, List<SavedSearch> searches) {}
+      String id,
+      String name,
+      boolean pile,
+      @Nullable String parent,
+      int total,
+      List<FolderItem> items,
+      List<SavedSearch> searches) {}
 
   /** A folder as a file; {@code name} is the folder's. */
   public record RisFile(String name, String text) {}
@@ -55,6 +82,8 @@ public class FolderReading {
       Groups groups,
       Reviews reviews,
       Summaries summaries,
+      Trail trail,
+      Json json,
       LanternProperties properties) {
     this.mapper = mapper;
     this.folders = folders;
@@ -63,15 +92,20 @@ public class FolderReading {
     this.groups = groups;
     this.reviews = reviews;
     this.summaries = summaries;
+    this.trail = trail;
+    this.json = json;
     this.properties = properties;
   }
 
-  public FolderView view(Member who, String pid) {
+  /** {@code from}: items before the page. */
+  public FolderView view(Member who, String pid, int from) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<FolderMapper.Item> items = items(folder);
+    List<FolderMapper.Item> all = items(folder);
+    int start = Math.min(Math.max(from, 0), all.size());
+    List<FolderMapper.Item> items = all.subList(start, Math.min(start + PAGE, all.size()));
     Map<Integer, Stored> stored = stored(items);
     Map<Integer, List<Said>> said = reviews.onPublications(who.group(), stored.keySet());
-    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
+    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
     Map<Integer, Summary> shown = summaries.of(who, stored.values());
     List<FolderItem> rows =
         items.stream()
@@ -82,7 +116,14 @@ public class FolderReading {
                         Said.lampOf(who, said.getOrDefault(item.publication(), List.of())).word(),
                         reasons.getOrDefault(item.publication(), List.of())))
             .toList();
-    return new FolderView(folder.pid(), folder.name(), rows, searches.inFolder(who, folder.id()));
+    return new FolderView(
+        folder.pid(),
+        folder.name(),
+        folder.pile(),
+        folder.parent(),
+        all.size(),
+        rows,
+        searches.inFolder(who, folder.id()));
   }
 
   private Map<Integer, Stored> stored(List<FolderMapper.Item> items) {
@@ -97,36 +138,45 @@ public class FolderReading {
   }
 
   /** By publication. */
-  private Map<Integer, List<ReasonGiven>> reasons(Member who, FolderMapper.Folder folder) {
+  private Map<Integer, List<ReasonGiven>> reasons(
+      Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
     Map<Integer, String> names = groups.names(who.group());
-    return mapper.reasons(folder.id()).stream()
+    Integer[] works = items.stream().map(FolderMapper.Item::publication).toArray(Integer[]::new);
+    return mapper.reasons(folder.id(), works).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.Reason::publication,
-                Collectors.mapping(
-                    r ->
-                        new ReasonGiven(
-                            names.getOrDefault(r.membership(), "a former member"),
-                            r.text(),
-                            r.at()),
-                    Collectors.toList())));
+                Collectors.mapping(r -> given(r, names), Collectors.toList())));
+  }
+
+  private ReasonGiven given(FolderMapper.Reason reason, Map<Integer, String> names) {
+    return new ReasonGiven(
+        names.getOrDefault(reason.membership(), "a former member"),
+        reason.text(),
+        reason.at(),
+        reason.q(),
+        reason.strategy() == null
+            ? null
+            : trail.spoken(json.read(reason.strategy(), StrategyBody.class).strategy()));
   }
 
   /** All items in RIS, in a fixed order; the note of an entry is everybody's reasons. */
   public RisFile ris(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
     List<FolderMapper.Item> items = items(folder);
-    Map<Integer, Stored> stored = stored(items);
-    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder);
-    List<RisWriter.Item> entries =
-        items.stream()
-            .map(
-                item ->
-                    risItem(
-                        stored.get(item.publication()),
-                        reasons.getOrDefault(item.publication(), List.of())))
-            .sorted(Comparator.comparing(RisWriter.Item::key))
-            .toList();
+    List<RisWriter.Item> entries = new ArrayList<>();
+    for (int start = 0; start < items.size(); start += PAGE) {
+      List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
+      Map<Integer, Stored> stored = stored(page);
+      Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
+      page.forEach(
+          item ->
+              entries.add(
+                  risItem(
+                      stored.get(item.publication()),
+                      reasons.getOrDefault(item.publication(), List.of()))));
+    }
+    entries.sort(Comparator.comparing(RisWriter.Item::key));
     return new RisFile(folder.name(), new RisWriter().write(entries));
   }
 

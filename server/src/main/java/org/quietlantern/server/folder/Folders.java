@@ -10,6 +10,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -24,8 +25,14 @@ public class Folders {
   private final PublicIds ids;
   private final Calendar calendar;
 
-  /** A folder in a list; {@code pile}: the member's own, which nobody else sees. */
-  public record FolderLine(String id, String name, boolean pile, int items, int searches) {}
+  /**
+   * A folder in a list.
+   *
+   * @param pile the member's own, which nobody else sees
+   * @param parent the folder in which it lies
+   */
+  public record FolderLine(
+      String id, String name, boolean pile, @Nullable String parent, int items, int searches) {}
 
   /** A folder by name. */
   public record FolderName(String id, String name) {}
@@ -40,25 +47,35 @@ public class Folders {
   @Transactional(readOnly = true)
   public List<FolderLine> list(Member who) {
     return mapper.list(who.group(), who.id()).stream()
-        .map(f -> new FolderLine(f.pid(), f.name(), f.pile(), f.items(), f.searches()))
+        .map(f -> new FolderLine(f.pid(), f.name(), f.pile(), f.parent(), f.items(), f.searches()))
         .toList();
   }
 
   /** Makes a folder; one of that name is refused with its name. */
   @Transactional
   public FolderName add(Member who, UUID command, String name) {
-    String clean = name.strip();
+    String clean = cleaned(name);
+    return commands.run(who, command, "folder.add", FolderName.class, () -> make(who, clean));
+  }
+
+  /** A name as it is kept; refused where it is empty or too long. */
+  static String cleaned(String name) {
+    String clean = name == null ? "" : name.strip();
     if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
       throw Refusal.unusable(
           "folder-name", "A folder needs a name of at most " + LONGEST_NAME + " characters.");
     }
-    return commands.run(who, command, "folder.add", FolderName.class, () -> make(who, clean));
+    return clean;
+  }
+
+  static Refusal nameTaken(String name) {
+    return Refusal.conflict("folder-there", "There is a folder named “" + name + "” already.");
   }
 
   private Done<FolderName> make(Member who, String name) {
     String pid = ids.next();
     if (mapper.add(pid, who.group(), name, calendar.now()) == null) {
-      throw Refusal.conflict("folder-there", "There is a folder named “" + name + "” already.");
+      throw nameTaken(name);
     }
     return new Done<>("folder:" + pid, Map.of(), Map.of("name", name), new FolderName(pid, name));
   }

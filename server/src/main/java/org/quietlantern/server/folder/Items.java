@@ -1,6 +1,7 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.review.Mark;
@@ -27,6 +28,7 @@ public class Items {
    * @param already it was in the folder before
    * @param keeper who had kept it first
    * @param reason row number of the reason added; none if nothing was added
+   * @param event number of the mark made by it; none where it says nothing
    */
   public record Placed(
       String folderId,
@@ -34,7 +36,27 @@ public class Items {
       boolean already,
       String keeper,
       List<String> elsewhere,
-      @Nullable Integer reason) {}
+      @Nullable Integer reason,
+      @Nullable Integer event) {}
+
+  /** A reason as it was given; row numbers. */
+  public record ReasonKept(
+      int id, int membership, @Nullable Integer step, String text, Instant at) {}
+
+  /**
+   * What was taken out of a folder, so that it can be put back as it was.
+   *
+   * @param at when the item came into the folder
+   * @param reasons those that were taken away
+   * @param stays who else kept it there, so that it stays; empty: it is gone from the folder
+   */
+  public record Taken(
+      int folder,
+      String folderName,
+      int publication,
+      Instant at,
+      List<ReasonKept> reasons,
+      String stays) {}
 
   Items(FolderMapper mapper, Reviews reviews, Calendar calendar) {
     this.mapper = mapper;
@@ -45,9 +67,10 @@ public class Items {
   /** Keeps a publication in a folder of the group (row number); that is the verdict <i>keep</i>. */
   public Placed place(
       Member who, UUID command, int folderId, Stored stored, String note, @Nullable Integer step) {
-    Placed placed = put(who, folderId, stored, note, step);
-    reviews.mark(who, command, stored.id(), Mark.KEEP, note);
-    return placed;
+    Placed p = put(who, folderId, stored, note, step);
+    int event = reviews.mark(who, command, stored.id(), Mark.KEEP, note);
+    return new Placed(
+        p.folderId(), p.folder(), p.already(), p.keeper(), p.elsewhere(), p.reason(), event);
   }
 
   /** Puts a publication into a folder without saying anything of it. */
@@ -65,7 +88,8 @@ public class Items {
         added.already(),
         mapper.keeper(folder.id(), stored.id()),
         elsewhere,
-        added.reason());
+        added.reason(),
+        null);
   }
 
   private record Added(boolean already, @Nullable Integer reason) {}
@@ -73,36 +97,21 @@ public class Items {
   private Added add(Member who, int folder, Stored stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
     Integer held = mapper.findItem(folder, stored.id());
-    Integer made = held == null ? mapper.addItem(folder, stored.id(), now) : null;
-    int item = held != null ? held : made != null ? made : mapper.findItem(folder, stored.id());
+    int item = held != null ? held : item(folder, stored.id(), now);
     boolean saidBefore = mapper.gaveReason(item, who.id(), note);
-    boolean adds = !saidBefore && (made != null || !note.isEmpty() || !mapper.kept(item, who.id()));
+    boolean adds = !saidBefore && (held == null || !note.isEmpty() || !mapper.kept(item, who.id()));
     Integer reason = adds ? mapper.addReason(item, who.id(), step, note, now) : null;
-    return new Added(made == null, reason);
+    return new Added(held != null, reason);
   }
 
-  /** Keeps it as it was before a change that is taken back; says nothing new about it. */
-  public void putBack(Member who, int folder, Stored stored, String note) {
-    add(who, folder, stored, note, null);
+  private int item(int folder, int publication, Instant at) {
+    Integer made = mapper.addItem(folder, publication, at);
+    return made != null ? made : mapper.findItem(folder, publication);
   }
 
   /** Takes one reason back, and the item with its last reason. Answers what stays and why. */
   public String removeReason(Member who, int folder, int publication, int reason) {
     mapper.removeReason(reason);
-    return removeItem(who, folder, publication);
-  }
-
-  /**
-   * Takes back that a member kept something. It leaves the folder unless somebody else kept it too.
-   *
-   * @return a sentence if it stays, else empty
-   */
-  public String withdraw(Member who, int folder, int publication) {
-    mapper.removeReasons(folder, publication, who.id());
-    return removeItem(who, folder, publication);
-  }
-
-  private String removeItem(Member who, int folder, int publication) {
     if (mapper.removeItem(folder, publication) > 0) {
       return "";
     }
@@ -110,5 +119,62 @@ public class Items {
     return keeper == null || keeper.equals(who.name())
         ? ""
         : "It stays in the folder: " + keeper + " kept it too.";
+  }
+
+  /**
+   * Takes back that a member kept a work, in every folder of the group: it leaves those in which
+   * nobody else kept it (rule V3).
+   */
+  public List<Taken> withdraw(Member who, int publication) {
+    return mapper.keptBy(who.group(), who.id(), publication).stream()
+        .map(item -> take(item, who.id()))
+        .toList();
+  }
+
+  /** Takes a work out of a folder, whoever kept it there. Empty if it is not in it. */
+  public List<Taken> takeOut(int folder, int publication) {
+    return mapper.itemsOf(folder, publication).stream().map(item -> take(item, null)).toList();
+  }
+
+  /** {@code of}: whose reasons go; none: all. */
+  private Taken take(FolderMapper.KeptItem item, @Nullable Integer of) {
+    List<FolderMapper.ReasonRow> all = mapper.reasonsOf(item.id());
+    List<ReasonKept> taken = new ArrayList<>();
+    String stays = "";
+    for (FolderMapper.ReasonRow row : all) {
+      if (of == null || row.membership() == of) {
+        taken.add(new ReasonKept(row.id(), row.membership(), row.step(), row.text(), row.at()));
+        mapper.removeReason(row.id());
+      } else if (stays.isEmpty()) {
+        stays = mapper.nameOf(row.membership());
+      }
+    }
+    if (stays.isEmpty()) {
+      mapper.dropItem(item.id());
+    }
+    return new Taken(item.folder(), item.folderName(), item.publication(), item.at(), taken, stays);
+  }
+
+  /** Puts back what was taken out, with dates, steps and reasons as they were. */
+  public void putBack(Taken taken) {
+    Integer held = mapper.findItem(taken.folder(), taken.publication());
+    int item = held != null ? held : item(taken.folder(), taken.publication(), taken.at());
+    for (ReasonKept reason : taken.reasons()) {
+      if (!mapper.gaveReason(item, reason.membership(), reason.text())) {
+        mapper.restoreReason(item, reason);
+      }
+    }
+  }
+
+  /** What became of a work in the folders where its keep was changed; empty where nothing did. */
+  public static String sentence(List<Taken> taken) {
+    List<String> parts = new ArrayList<>();
+    for (Taken one : taken) {
+      parts.add(
+          one.stays().isEmpty()
+              ? "Taken out of " + one.folderName() + "."
+              : "It stays in " + one.folderName() + ": " + one.stays() + " kept it too.");
+    }
+    return String.join(" ", parts);
   }
 }

@@ -1,11 +1,14 @@
 package org.quietlantern.server.folder;
 
-import java.util.HashMap;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
@@ -17,30 +20,53 @@ import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeping from a list: one act, confirmed with the folder's name, undoable. */
+/**
+ * Keeping from a list: one act, of one publication or several, confirmed with the folder's name,
+ * undoable. In a folder of the group it is the verdict <i>keep</i>; in a pile others see that the
+ * member has seen it, nothing else, by whichever address the pile is meant (rule K1).
+ */
 @Service
-public class Keeping implements Undoer {
-  static final String WHAT = "item.keep";
-  static final int LONGEST_NOTE = 4000;
+public class Keeping implements Undoable {
+  /** Publications that one act keeps. */
+  static final int MOST = 500;
+
+  private static final String KEEP = "item.keep";
+  private static final String PILE = "pile.keep";
+  private static final int LONGEST_NOTE = 4000;
+  private final FolderMapper mapper;
   private final Folders folders;
+  private final Piles piles;
   private final Items items;
   private final Publications publications;
   private final Reviews reviews;
   private final Trail trail;
   private final Commands commands;
 
-  /** What was done. {@code keeper}: who had it there first. */
-  public record Kept(
-      String folderId, String folder, boolean already, String keeper, List<String> elsewhere) {}
+  /**
+   * What is kept.
+   *
+   * @param step the step of the member's trail that led to it, if one did
+   */
+  public record ToKeep(List<String> publications, String note, @Nullable String step) {}
+
+  /** One of what was kept; {@code reason} and {@code event} where something was added. */
+  record One(int publication, @Nullable Integer reason, @Nullable Integer event) {}
+
+  /** {@code folder}: its row number. */
+  record Before(int folder, List<One> kept) {}
 
   Keeping(
+      FolderMapper mapper,
       Folders folders,
+      Piles piles,
       Items items,
       Publications publications,
       Reviews reviews,
       Trail trail,
       Commands commands) {
+    this.mapper = mapper;
     this.folders = folders;
+    this.piles = piles;
     this.items = items;
     this.publications = publications;
     this.reviews = reviews;
@@ -48,58 +74,96 @@ public class Keeping implements Undoer {
     this.commands = commands;
   }
 
-  /** {@code step}: the step of the member's trail that led to it, if one did. */
+  /** Keeps in a folder that the member may see. */
   @Transactional
-  public Kept keep(
-      Member who,
-      UUID command,
-      String folder,
-      String publication,
-      String note,
-      @Nullable String step) {
-    if (note.length() > LONGEST_NOTE) {
+  public Kept keep(Member who, UUID command, String folder, ToKeep wanted) {
+    FolderMapper.Folder found = folders.get(who, folder);
+    return keep(who, command, found.id(), found.pile(), wanted);
+  }
+
+  /** Keeps in the member's own pile, which is made when it is first needed. */
+  @Transactional
+  public Kept keepInPile(Member who, UUID command, ToKeep wanted) {
+    return keep(who, command, piles.of(who), true, wanted);
+  }
+
+  private Kept keep(Member who, UUID command, int folder, boolean pile, ToKeep wanted) {
+    if (wanted.note().length() > LONGEST_NOTE) {
       throw Refusal.unusable("note", "A note has at most 4,000 characters.");
     }
-    int folderId = folders.id(who, folder);
-    Stored stored = publications.get(publication);
+    List<Stored> works = publications.getAll(wanted.publications(), MOST);
+    Integer step = trail.findStep(who, wanted.step()).orElse(null);
+    String note = wanted.note().strip();
     return commands.run(
-        who, command, WHAT, Kept.class, () -> place(who, command, folderId, stored, note, step));
+        who,
+        command,
+        pile ? PILE : KEEP,
+        Kept.class,
+        () -> place(who, command, folder, pile, works, note, step));
   }
 
   private Done<Kept> place(
-      Member who, UUID command, int folder, Stored stored, String note, @Nullable String step) {
-    Items.Placed placed =
-        items.place(
-            who, command, folder, stored, note.strip(), trail.findStep(who, step).orElse(null));
-    Map<String, Object> before =
-        new HashMap<>(Map.of("folder", folder, "publication", stored.id()));
-    if (placed.reason() != null) {
-      before.put("reason", placed.reason());
+      Member who,
+      UUID command,
+      int folder,
+      boolean pile,
+      List<Stored> works,
+      String note,
+      @Nullable Integer step) {
+    List<One> kept = new ArrayList<>();
+    Items.Placed last = null;
+    int added = 0;
+    for (Stored work : works) {
+      last =
+          pile
+              ? items.put(who, folder, work, note, step)
+              : items.place(who, command, folder, work, note, step);
+      Integer event = pile ? seen(who, command, work) : last.event();
+      kept.add(new One(work.id(), last.reason(), event));
+      added += last.already() ? 0 : 1;
     }
     return new Done<>(
-        "keep:" + folder + ":" + stored.id() + ":" + who.id(),
-        before,
-        Map.of("folder", placed.folderId(), "publication", stored.pid()),
+        works.stream().map(work -> "keep:" + folder + ":" + work.id() + ":" + who.id()).toList(),
+        new Before(folder, kept),
+        Map.of("folder", last.folderId(), "publications", works.stream().map(Stored::pid).toList()),
         new Kept(
-            placed.folderId(),
-            placed.folder(),
-            placed.already(),
-            placed.keeper(),
-            placed.elsewhere()));
+            last.folderId(),
+            last.folder(),
+            works.size(),
+            added,
+            added == 0,
+            last.keeper(),
+            last.elsewhere()),
+        pile ? "me" : "group");
+  }
+
+  /** Others see that the member has seen it; who said something before says nothing new. */
+  private @Nullable Integer seen(Member who, UUID command, Stored work) {
+    return reviews.of(who, work.id()).isPresent()
+        ? null
+        : reviews.mark(who, command, work.id(), Mark.SEEN, "");
   }
 
   @Override
-  public String what() {
-    return WHAT;
+  public List<Undoer<?>> undoers() {
+    return List.of(
+        new Undoer<>(KEEP, Before.class, this::takeBack),
+        new Undoer<>(PILE, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    int publication = (Integer) before.get("publication");
-    reviews.takeBack(who, command, publication);
-    return before.get("reason") instanceof Integer reason
-        ? items.removeReason(who, (Integer) before.get("folder"), publication, reason)
-        : "It was in the folder before, and stays there.";
+  private String takeBack(Member who, UUID command, Before before) {
+    LinkedHashSet<String> notes = new LinkedHashSet<>();
+    boolean pile = mapper.byId(who.group(), who.id(), before.folder()).pile();
+    for (One one : before.kept()) {
+      if (one.event() != null) {
+        reviews.takeBack(who, command, one.publication(), one.event());
+      }
+      notes.add(
+          one.reason() != null
+              ? items.removeReason(who, before.folder(), one.publication(), one.reason())
+              : "It was in the " + (pile ? "pile" : "folder") + " before, and stays there.");
+    }
+    notes.remove("");
+    return String.join(" ", notes);
   }
 }

@@ -34,10 +34,10 @@ interface SavedSearchMapper {
       join revision r on r.saved_search = s.id
         and r.n = (select max(n) from revision where saved_search = s.id)
       left join alert a on a.revision = r.id and a.state <> 'ended'
-      where f.grp = #{group} and f.owner is null
+      where f.grp = #{group} and f.owner is null and f.ended is null and s.ended is null
       """;
 
-  @Select(ROWS + " and f.id = #{folder} order by lower(s.name), s.id limit 500")
+  @Select(ROWS + " and f.id = #{folder} order by lower(s.name), s.id")
   List<Row> inFolder(int group, int folder);
 
   @Select(ROWS + " order by r.at desc, s.id desc limit #{most}")
@@ -133,4 +133,40 @@ interface SavedSearchMapper {
 
   @Delete("delete from saved_search where pid = #{pid}")
   void remove(String pid);
+
+  record Place(int id, String name, int folder) {}
+
+  @Select("select id, name, folder from saved_search where pid = #{pid} and ended is null")
+  Place place(String pid);
+
+  /** Names it and puts it into a folder; 0 where that has one of the name already. */
+  @Update(
+      """
+      update saved_search set name = #{name}, folder = #{folder}
+      where pid = #{pid} and not exists (select 1 from saved_search t
+        where t.folder = #{folder} and t.ended is null and lower(t.name) = lower(#{name})
+          and t.pid <> #{pid})
+      """)
+  int change(String pid, String name, int folder);
+
+  /** {@code ended} none: it is there again; 0 where its name is taken meanwhile. */
+  @Update(
+      """
+      update saved_search s set ended = #{ended}
+      where pid = #{pid} and (#{ended}::timestamptz is not null
+        or not exists (select 1 from saved_search t
+          where t.folder = s.folder and t.ended is null and lower(t.name) = lower(s.name)))
+      """)
+  int end(String pid, Instant ended);
+
+  /** Ended ones of the group, the last first. */
+  @Select(
+      """
+      select s.pid, s.name, s.ended from saved_search s join folder f on f.id = s.folder
+      where f.grp = #{group} and f.owner is null and s.ended is not null
+      order by s.ended desc, s.id desc
+      """)
+  List<Ended> ended(int group);
+
+  record Ended(String pid, String name, Instant ended) {}
 }

@@ -9,6 +9,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -20,11 +21,13 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Named strategies in folders. */
 @Service
-public class SavedSearches implements Undoer {
+public class SavedSearches implements Undoable {
+  private static final String SAVE = "search.save";
   private static final int LONGEST_NAME = 120;
   private final SavedSearchMapper mapper;
   private final Folders folders;
@@ -37,6 +40,8 @@ public class SavedSearches implements Undoer {
 
   /** The revision in force of a saved search, for those who watch it. Row numbers. */
   public record Watched(int revision, int folder, String pid, String name, Strategy strategy) {}
+
+  record Before(String search) {}
 
   SavedSearches(
       SavedSearchMapper mapper,
@@ -60,14 +65,25 @@ public class SavedSearches implements Undoer {
   /** Saves a strategy with its count of this moment. */
   @Transactional
   public SavedSearch save(Member who, UUID command, String folder, String name, Strategy strategy) {
-    String clean = name.strip();
+    String clean = cleaned(name);
+    int folderId = folders.id(who, folder);
+    return commands.run(
+        who, command, SAVE, SavedSearch.class, () -> make(who, folderId, clean, strategy));
+  }
+
+  /** A name as it is kept; refused where it is empty or too long. */
+  static String cleaned(String name) {
+    String clean = name == null ? "" : name.strip();
     if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
       throw Refusal.unusable(
           "search-name", "A saved search needs a name of at most " + LONGEST_NAME + " characters.");
     }
-    int folderId = folders.id(who, folder);
-    return commands.run(
-        who, command, what(), SavedSearch.class, () -> make(who, folderId, clean, strategy));
+    return clean;
+  }
+
+  static Refusal nameTaken(String name) {
+    return Refusal.conflict(
+        "search-there", "The folder has a saved search named “" + name + "” already.");
   }
 
   private Done<SavedSearch> make(Member who, int folder, String name, Strategy strategy) {
@@ -76,12 +92,11 @@ public class SavedSearches implements Undoer {
     Instant now = calendar.now();
     Integer search = mapper.add(pid, folder, name, now);
     if (search == null) {
-      throw Refusal.conflict(
-          "search-there", "The folder has a saved search named “" + name + "” already.");
+      throw nameTaken(name);
     }
     String body = json.write(StrategyBody.of(strategy));
     mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
-    return new Done<>(subject(pid), Map.of("search", pid), Map.of("name", name), get(who, pid));
+    return new Done<>(subject(pid), new Before(pid), Map.of("name", name), get(who, pid));
   }
 
   /** What actions on a saved search are about. */
@@ -138,15 +153,27 @@ public class SavedSearches implements Undoer {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  @Override
-  public String what() {
-    return "search.save";
+  /** Ends a saved search, as a part of a command; it can be brought back. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void end(String pid) {
+    mapper.end(pid, calendar.now());
+  }
+
+  /** Brings a saved search back, as a part of a command. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void bringBack(String pid) {
+    if (mapper.end(pid, null) == 0) {
+      throw Refusal.conflict("search-there", "The folder has a saved search of that name again.");
+    }
   }
 
   @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    mapper.remove((String) before.get("search"));
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(SAVE, Before.class, this::takeBack));
+  }
+
+  private String takeBack(Member who, UUID command, Before before) {
+    mapper.remove(before.search());
     return "";
   }
 }

@@ -34,8 +34,7 @@ interface HarvestMapper {
   @Update("update installation set reading_edition = #{edition}")
   void setReadingEdition(int edition);
 
-  @Select(
-      "select id, name, base_url, format from source where grp is null order by rank, id limit 100")
+  @Select("select id, name, base_url, format from source where grp is null order by rank, id")
   List<Source> sources();
 
   @Select(
@@ -67,6 +66,26 @@ interface HarvestMapper {
       """)
   Instant notBefore(int source);
 
+  /** The last change before any harvest that is still running; the last of all without one. */
+  @Select(
+      """
+      select coalesce(
+        (select min(after_no) from harvest where state = 'running'),
+        (select max(no) from publication_change), 0)
+      """)
+  long settled();
+
+  /** When the last harvest ended well; null before the first. */
+  @Select("select max(ended) from harvest where state = 'done'")
+  Instant lastEnded();
+
+  /** Sources whose harvest ended well since. */
+  @Select(
+      """
+      select distinct source from harvest where state = 'done' and ended > #{since} order by 1
+      """)
+  List<Integer> endedSince(Instant since);
+
   @Update("update source set format = #{format} where id = #{source}")
   void setFormat(int source, String format);
 
@@ -79,8 +98,9 @@ interface HarvestMapper {
 
   @Select(
       """
-      insert into harvest (source, from_stamp, state, started)
-      values (#{source}, #{from}, 'running', #{now}) returning id
+      insert into harvest (source, from_stamp, state, started, after_no)
+      values (#{source}, #{from}, 'running', #{now},
+        (select coalesce(max(no), 0) from publication_change)) returning id
       """)
   int start(int source, String from, Instant now);
 

@@ -50,6 +50,24 @@ public class Harvests {
     mapper.addSource(key, name, baseUrl.toString(), format, rank);
   }
 
+  /**
+   * Up to which change the catalogue is at rest: what a harvest that is still running brings is not
+   * looked at in halves (rule N5).
+   */
+  public long settled() {
+    return mapper.settled();
+  }
+
+  /** When a harvest last ended well. */
+  public Optional<Instant> lastEnded() {
+    return Optional.ofNullable(mapper.lastEnded());
+  }
+
+  /** Row numbers of the sources whose harvests ended well since. */
+  public List<Integer> endedSince(Instant since) {
+    return mapper.endedSince(since);
+  }
+
   /** Harvests every source now; one that fails does not keep the others from it. */
   public List<Outcome> harvestAll() {
     return mapper.sources().stream().map(this::harvest).toList();

@@ -1,10 +1,12 @@
 package org.quietlantern.server.index;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Entry;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
@@ -18,7 +20,7 @@ class IndexFeeder {
   private final Sources sources;
 
   /** What to put into the index and what to take out of it. */
-  record Batch(List<Entry> put, List<Integer> remove) {}
+  record Batch(List<Entry> put, List<Integer> remove, List<CatalogueIndex.SetAside> aside) {}
 
   IndexFeeder(Publications publications, Sources sources) {
     this.publications = publications;
@@ -30,7 +32,8 @@ class IndexFeeder {
     List<Entry> put = new ArrayList<>();
     Set<Integer> remove = new HashSet<>(touched.keySet());
     Map<Integer, List<String>> supplying = sources.supplying(touched.keySet());
-    for (Stored stored : publications.byId(touched.keySet())) {
+    List<CatalogueIndex.SetAside> aside = new ArrayList<>();
+    for (Stored stored : read(touched.keySet(), aside)) {
       if (!stored.withdrawn() && !stored.isMerged()) {
         put.add(
             new Entry(
@@ -42,6 +45,23 @@ class IndexFeeder {
         remove.remove(stored.id());
       }
     }
-    return new Batch(put, List.copyOf(remove));
+    return new Batch(put, List.copyOf(remove), aside);
+  }
+
+  /** One whose values cannot be read keeps nothing else from being found. */
+  private List<Stored> read(Collection<Integer> ids, List<CatalogueIndex.SetAside> aside) {
+    try {
+      return publications.byId(ids);
+    } catch (RuntimeException unreadable) {
+      List<Stored> readable = new ArrayList<>();
+      for (int id : ids) {
+        try {
+          readable.addAll(publications.byId(List.of(id)));
+        } catch (RuntimeException broken) {
+          aside.add(new CatalogueIndex.SetAside(id, String.valueOf(broken.getMessage())));
+        }
+      }
+      return readable;
+    }
   }
 }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.index;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -75,8 +76,10 @@ public class IndexKeeper implements SmartLifecycle {
     changes.forEach(change -> touched.put(change.publication(), change.no()));
     IndexFeeder.Batch batch = feeder.batch(touched);
     long upTo = changes.isEmpty() ? latest : changes.get(changes.size() - 1).no();
-    List<CatalogueIndex.SetAside> aside = index.apply(batch.put(), batch.remove(), upTo);
-    aside.forEach(a -> publications.setAside(a.id(), touched.get(a.id()), "index", a.why()));
+    List<CatalogueIndex.SetAside> aside = new ArrayList<>(batch.aside());
+    aside.addAll(index.apply(batch.put(), batch.remove(), upTo));
+    publications.resolve(touched.keySet());
+    aside.forEach(a -> publications.setAside(a.id(), touched.get(a.id()), a.why()));
   }
 
   @Override

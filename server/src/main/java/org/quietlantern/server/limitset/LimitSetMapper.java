@@ -2,9 +2,9 @@ package org.quietlantern.server.limitset;
 
 import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface LimitSetMapper {
@@ -12,8 +12,9 @@ interface LimitSetMapper {
 
   @Select(
       """
-      select pid, name, limits::text, membership, at from limit_set where grp = #{group}
-      order by lower(name), id limit 200
+      select pid, name, limits::text, membership, at from limit_set
+      where grp = #{group} and ended is null
+      order by lower(name), id
       """)
   List<Row> all(int group);
 
@@ -29,10 +30,16 @@ interface LimitSetMapper {
   @Select(
       """
       select pid, name, limits::text, membership, at from limit_set
-      where grp = #{group} and pid = #{pid}
+      where grp = #{group} and pid = #{pid} and ended is null
       """)
   Row find(int group, String pid);
 
-  @Delete("delete from limit_set where grp = #{group} and pid = #{pid}")
-  int remove(int group, String pid);
+  /** {@code ended} none: it is there again. Nothing happens where its name is taken meanwhile. */
+  @Update(
+      """
+      update limit_set s set ended = #{ended} where grp = #{group} and pid = #{pid}
+        and (#{ended}::timestamptz is not null or not exists (select 1 from limit_set t
+          where t.grp = s.grp and t.ended is null and lower(t.name) = lower(s.name)))
+      """)
+  int end(int group, String pid, Instant ended);
 }

@@ -8,6 +8,7 @@ import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -21,7 +22,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** A group's named sets of limits, put on a sheet in one act. */
 @Service
-public class LimitSets implements Undoer {
+public class LimitSets implements Undoable {
+  private static final String ADD = "limit-set.add";
+  private static final String REMOVE = "limit-set.remove";
   private static final int LONGEST_NAME = 80;
   private final LimitSetMapper mapper;
   private final Commands commands;
@@ -32,6 +35,8 @@ public class LimitSets implements Undoer {
 
   /** A set: lines of limits, all in force. */
   public record LimitSet(String id, String name, List<StrategyBody.LineBody> limits, String by) {}
+
+  record Before(String set) {}
 
   LimitSets(
       LimitSetMapper mapper,
@@ -76,7 +81,7 @@ public class LimitSets implements Undoer {
       throw Refusal.unusable("limit-set", "No limit is in force that could be kept.");
     }
     return commands.run(
-        who, command, what(), LimitSet.class, () -> make(who, clean, new Strategy(limits)));
+        who, command, ADD, LimitSet.class, () -> make(who, clean, new Strategy(limits)));
   }
 
   private Done<LimitSet> make(Member who, String name, Strategy limits) {
@@ -88,32 +93,39 @@ public class LimitSets implements Undoer {
           "limit-set-there", "The group has a set of limits named “" + name + "” already.");
     }
     LimitSet made = new LimitSet(pid, name, body.lines(), who.name());
-    return new Done<>("limit-set:" + pid, Map.of("set", pid), Map.of("name", name), made);
+    return new Done<>("limit-set:" + pid, new Before(pid), Map.of("name", name), made);
   }
 
   /** Takes a set away; strategies that its limits were put on keep them. */
   @Transactional
   public LimitSet remove(Member who, UUID command, String pid) {
-    return commands.run(who, command, "limit-set.remove", LimitSet.class, () -> taken(who, pid));
+    return commands.run(who, command, REMOVE, LimitSet.class, () -> taken(who, pid));
   }
 
   private Done<LimitSet> taken(Member who, String pid) {
     LimitSetMapper.Row row =
         Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
-    mapper.remove(who.group(), pid);
+    mapper.end(who.group(), pid, calendar.now());
     LimitSet gone = read(row, groups.names(who.group()));
-    return new Done<>("limit-set:" + pid, Map.of("name", row.name()), Map.of(), gone);
+    return new Done<>("limit-set:" + pid, new Before(pid), Map.of("name", row.name()), gone);
   }
 
   @Override
-  public String what() {
-    return "limit-set.add";
+  public List<Undoer<?>> undoers() {
+    return List.of(
+        new Undoer<>(ADD, Before.class, (who, command, before) -> end(who, before)),
+        new Undoer<>(REMOVE, Before.class, (who, command, before) -> restore(who, before)));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    mapper.remove(who.group(), (String) before.get("set"));
+  private String end(Member who, Before before) {
+    mapper.end(who.group(), before.set(), calendar.now());
+    return "";
+  }
+
+  private String restore(Member who, Before before) {
+    if (mapper.end(who.group(), before.set(), null) == 0) {
+      throw Refusal.conflict("limit-set-there", "The group has a set of that name again.");
+    }
     return "";
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Problem;
@@ -25,6 +26,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
@@ -36,6 +38,7 @@ public class Matching {
       new Strategy(
           List.of(new Line.Limited("all", Limit.any(Property.ABSTRACT, "yes", "no"), false)));
 
+  private static final ThreadLocal<Look> HELD = new ThreadLocal<>();
   private final IndexKeeper index;
   private final GroupCircumstances circumstances;
   private final Shelves shelves;
@@ -51,28 +54,71 @@ public class Matching {
 
   /** Matching a state that holds at least the change {@code waitFor}. */
   public Answer search(Member who, Strategy strategy, Ordering order, long waitFor) {
+    return inOneState(who, waitFor, () -> search(HELD.get(), strategy, order));
+  }
+
+  private Answer search(Look look, Strategy strategy, Ordering order) {
+    Snapshot snapshot = look.snapshot();
+    Compiled.Ready ready = look.compile(strategy);
+    Found found = snapshot.search(ready, order);
+    return new Answer(
+        found.count(),
+        look.asOf(),
+        calendar.now(),
+        snapshot.number(),
+        found.publicIds(),
+        new LineAnswers(look, strategy, ready, found.count()).all(),
+        ready.notes().stream().map(Matching::note).toList(),
+        ready.covers().stream().map(c -> new Answer.Cut(c.line(), c.typed(), c.words())).toList(),
+        Unheaded.count(snapshot, strategy, look.library(), ready)
+            .filter(count -> count > 0)
+            .orElse(null));
+  }
+
+  /**
+   * Whatever is asked inside of {@code work} is asked of one state of the catalogue, so that rows
+   * and counts of one answer belong together (rule O2).
+   */
+  public <T> T inOneState(Member who, long waitFor, Supplier<T> work) {
+    if (HELD.get() != null) {
+      return work.get();
+    }
     try (Snapshot snapshot = index.snapshot(waitFor)) {
-      Look look = new Look(snapshot, circumstances.of(who), shelves.of(who.group()));
-      Compiled.Ready ready = look.compile(strategy);
-      Found found = snapshot.search(ready, order);
-      return new Answer(
-          found.count(),
-          look.asOf(),
-          calendar.now(),
-          snapshot.number(),
-          found.publicIds(),
-          new LineAnswers(look, strategy, ready, found.count()).all(),
-          ready.notes().stream().map(Matching::note).toList(),
-          ready.covers().stream().map(c -> new Answer.Cut(c.line(), c.typed(), c.words())).toList(),
-          Unheaded.count(snapshot, strategy, look.library(), ready)
-              .filter(count -> count > 0)
-              .orElse(null));
+      HELD.set(new Look(snapshot, circumstances.of(who), shelves.of(who.group())));
+      return work.get();
+    } finally {
+      HELD.remove();
     }
   }
 
   /** How many a strategy finds now. */
   public int count(Member who, Strategy strategy) {
     return look(who, look -> look.snapshot().count(look.compile(strategy)));
+  }
+
+  /** How many of these publications (row numbers) a strategy finds now. */
+  public int countAmong(Member who, Strategy strategy, RoaringBitmap candidates) {
+    return look(
+        who, look -> look.snapshot().among(look.compile(strategy), candidates).getCardinality());
+  }
+
+  /** A strategy that cannot be searched; the first problem is the sentence of the refusal. */
+  public static final class NotSearchable extends Refusal {
+    private static final long serialVersionUID = 1;
+    private final transient List<Answer.Note> problems;
+
+    public NotSearchable(List<Answer.Note> problems) {
+      super(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "search-problem",
+          problems.isEmpty() ? "There is nothing to read." : problems.get(0).sentence(),
+          Map.of("problems", problems));
+      this.problems = List.copyOf(problems);
+    }
+
+    public List<Answer.Note> problems() {
+      return problems;
+    }
   }
 
   /** What one looks at while asking about a strategy: all of one state. */
@@ -104,9 +150,7 @@ public class Matching {
 
   /** Asks the present state of the catalogue something. */
   public <T> T look(Member who, Function<Look, T> asking) {
-    try (Snapshot snapshot = index.snapshot(0)) {
-      return asking.apply(new Look(snapshot, circumstances.of(who), shelves.of(who.group())));
-    }
+    return inOneState(who, 0, () -> asking.apply(HELD.get()));
   }
 
   /** The same in a state that somebody else holds open, for a group by its row number. */
@@ -120,11 +164,7 @@ public class Matching {
     Compiled compiled = snapshot.compile(strategy, circumstances, library);
     if (compiled instanceof Compiled.Refused refused) {
       List<Answer.Note> problems = refused.problems().stream().map(Matching::note).toList();
-      throw new Refusal(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "search-problem",
-          problems.get(0).sentence(),
-          Map.of("problems", problems));
+      throw new NotSearchable(problems);
     }
     return (Compiled.Ready) compiled;
   }
@@ -141,6 +181,9 @@ public class Matching {
 
   /** How often works are cited by others here, by DOI. */
   public Map<String, Integer> citedBy(Collection<String> dois) {
+    if (HELD.get() != null) {
+      return CitedCounts.of(HELD.get().snapshot(), dois);
+    }
     try (Snapshot snapshot = index.snapshot(0)) {
       return CitedCounts.of(snapshot, dois);
     }

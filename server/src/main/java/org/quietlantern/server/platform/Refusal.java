@@ -7,7 +7,7 @@ import org.springframework.http.HttpStatus;
  * A request that is refused: a stable type that programs branch on, a sentence that a person can
  * act on, and details in fields.
  */
-public final class Refusal extends RuntimeException {
+public class Refusal extends RuntimeException {
   private static final long serialVersionUID = 1;
   private final HttpStatus status;
   private final String type;

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.quietlantern.core.report.Document;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
@@ -22,7 +23,8 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** WrittenAccounts kept in folders as they were on a day: dated notes. */
 @Service
-public class Notes implements Undoer {
+public class Notes implements Undoable {
+  private static final String WHAT = "note.keep";
   private final NoteMapper mapper;
   private final WrittenAccounts accounts;
   private final Folders folders;
@@ -37,6 +39,8 @@ public class Notes implements Undoer {
 
   /** A note; {@code of} names the account, which can be asked for again. */
   record NoteView(NoteLine note, Folders.FolderName folder, String of, List<BlockShown> blocks) {}
+
+  record Before(String note) {}
 
   Notes(
       NoteMapper mapper,
@@ -65,7 +69,7 @@ public class Notes implements Undoer {
     return commands.run(
         who,
         command,
-        what(),
+        WHAT,
         NoteView.class,
         () -> make(who, folderId, document, of, folders.isPile(who, folder) ? "me" : "group"));
   }
@@ -77,7 +81,7 @@ public class Notes implements Undoer {
     mapper.add(pid, folder, document.title(), of, blocks, who.id(), calendar.now());
     NoteView view = get(who, pid);
     return new Done<>(
-        "note:" + pid, Map.of("note", pid), Map.of("title", document.title()), view, visibleTo);
+        "note:" + pid, new Before(pid), Map.of("title", document.title()), view, visibleTo);
   }
 
   /** The newest first. */
@@ -110,14 +114,12 @@ public class Notes implements Undoer {
   }
 
   @Override
-  public String what() {
-    return "note.keep";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    mapper.remove((String) before.get("note"));
+  private String takeBack(Member who, UUID command, Before before) {
+    mapper.remove(before.note());
     return "";
   }
 }

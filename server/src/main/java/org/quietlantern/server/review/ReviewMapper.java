@@ -3,14 +3,20 @@ package org.quietlantern.server.review;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ReviewMapper {
   /** {@code asked}: the occasion or publication asked for, whichever of the same work it was on. */
-  record Event(int asked, int membership, String what, String reason, Instant at) {}
+  record MarkRow(int asked, int membership, String what, String reason, Instant at) {}
+
+  record InForce(int event, int occasion, String what, String reason) {}
+
+  record Event(int id, int occasion, String what, Integer undoes, String reason, Instant at) {}
+
+  record LampRow(int occasion, int event) {}
 
   @Select(
       """
@@ -27,19 +33,54 @@ interface ReviewMapper {
       """)
   Integer firstComing(int publication);
 
-  @Insert(
+  @Select(
       """
-      insert into review_event (command, membership, occasion, publication, what, reason, at)
-      values (#{command}, #{membership}, #{occasion}, #{publication}, #{what}, #{reason}, #{now})
+      insert into review_event
+        (command, membership, occasion, publication, what, reason, undoes, at)
+      values (#{command}, #{membership}, #{occasion}, #{publication}, #{what}, #{reason},
+        #{undoes}, #{now})
+      returning id
       """)
-  void add(
+  int add(
       UUID command,
       int membership,
       int occasion,
       int publication,
       String what,
       String reason,
+      Integer undoes,
       Instant now);
+
+  @Select("select occasion from review_event where id = #{event} and membership = #{membership}")
+  Integer occasionOf(int event, int membership);
+
+  /** Puts the lamp of a member on an occasion where the events leave it. */
+  @Update(
+      """
+      with standing as (
+        select max(e.id) as event from review_event e
+        where e.membership = #{membership} and e.occasion = #{occasion} and e.what <> 'undo'
+          and not exists (select 1 from review_event u where u.undoes = e.id)),
+      gone as (
+        delete from lamp where membership = #{membership} and occasion = #{occasion}
+          and (select event from standing) is null)
+      insert into lamp (membership, occasion, event)
+      select #{membership}, #{occasion}, event from standing where event is not null
+      on conflict (membership, occasion) do update set event = excluded.event
+      """)
+  void settle(int membership, int occasion);
+
+  /** The mark of a member that is in force on the first coming of a work. */
+  @Select(
+      """
+      select l.event, l.occasion, e.what, e.reason
+      from occasion o join publication p on p.id = o.publication
+      join lamp l on l.occasion = o.id join review_event e on e.id = l.event
+      where (p.id = #{publication} or p.canonical = #{publication}) and o.kind = 'first coming'
+        and l.membership = #{membership}
+      order by l.event desc limit 1
+      """)
+  InForce inForce(int membership, int publication);
 
   @Select(
       """
@@ -52,12 +93,12 @@ interface ReviewMapper {
         union
         select a.id, o.id from asked a join publication p on p.canonical = a.work
         join occasion o on o.publication = p.id and o.kind = a.kind and o.key = a.key)
-      select s.asked, e.membership, e.what, e.reason, e.at
-      from same s join review_event e on e.occasion = s.id
-      join membership m on m.id = e.membership
-      where m.grp = #{group} order by e.id limit 50000
+      select distinct on (s.asked, l.membership) s.asked, l.membership, e.what, e.reason, e.at
+      from same s join lamp l on l.occasion = s.id join review_event e on e.id = l.event
+      join membership m on m.id = l.membership
+      where m.grp = #{group} order by s.asked, l.membership, l.event desc
       """)
-  List<Event> onOccasions(int group, Integer[] occasions);
+  List<MarkRow> onOccasions(int group, Integer[] occasions);
 
   @Select(
       """
@@ -68,10 +109,24 @@ interface ReviewMapper {
         select id as asked, work as part from asked
         union
         select a.id, p.id from asked a join publication p on p.canonical = a.work)
-      select s.asked, e.membership, e.what, e.reason, e.at
+      select distinct on (s.asked, l.membership) s.asked, l.membership, e.what, e.reason, e.at
       from same s join occasion o on o.publication = s.part and o.kind = 'first coming'
-      join review_event e on e.occasion = o.id join membership m on m.id = e.membership
-      where m.grp = #{group} order by e.id limit 50000
+      join lamp l on l.occasion = o.id join review_event e on e.id = l.event
+      join membership m on m.id = l.membership
+      where m.grp = #{group} order by s.asked, l.membership, l.event desc
       """)
-  List<Event> onPublications(int group, Integer[] publications);
+  List<MarkRow> onPublications(int group, Integer[] publications);
+
+  @Select("select distinct membership from review_event order by 1")
+  List<Integer> reviewers();
+
+  @Select(
+      """
+      select id, occasion, what, undoes, reason, at from review_event
+      where membership = #{membership} order by id
+      """)
+  List<Event> events(int membership);
+
+  @Select("select occasion, event from lamp where membership = #{membership} order by occasion")
+  List<LampRow> lamps(int membership);
 }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.review;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -7,22 +8,30 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
-import org.quietlantern.core.review.ReviewEvent;
-import org.quietlantern.core.review.Standing;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What members say of publications. Events are only added; what is in force is read from them. */
+/**
+ * What members say of publications. Events are only added; lamps are what stands of them, kept in
+ * the transaction of the event and compared with the events every night ({@link LampCheck}).
+ */
 @Service
 public class Reviews {
   private final ReviewMapper mapper;
+  private final ApplicationEventPublisher events;
   private final Calendar calendar;
 
-  Reviews(ReviewMapper mapper, Calendar calendar) {
+  /** Told in the transaction of the event: a lamp of a group on a work (row numbers) may differ. */
+  public record LampChanged(int group, int publication) {}
+
+  Reviews(ReviewMapper mapper, ApplicationEventPublisher events, Calendar calendar) {
     this.mapper = mapper;
+    this.events = events;
     this.calendar = calendar;
   }
 
@@ -37,33 +46,77 @@ public class Reviews {
         .orElseGet(() -> mapper.firstComing(publication));
   }
 
-  /** Adds a mark on the first coming, as a part of a command. */
+  /** Adds a mark on the first coming, as a part of a command; answers the event's number. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void mark(Member who, UUID command, int publication, Mark mark, String reason) {
-    add(who, command, publication, mark.word(), reason);
+  public int mark(Member who, UUID command, int publication, Mark mark, String reason) {
+    return add(
+        who,
+        command,
+        firstComing(publication),
+        publication,
+        mark.word(),
+        reason,
+        null,
+        calendar.now());
   }
 
-  /** Takes back the member's last mark, as a part of a command. */
+  /** Says again what was said before, at the time that it was said, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void takeBack(Member who, UUID command, int publication) {
-    add(who, command, publication, "undo", "");
+  public void sayAgain(Member who, UUID command, int publication, Said said) {
+    add(
+        who,
+        command,
+        firstComing(publication),
+        publication,
+        said.mark().word(),
+        said.reason(),
+        null,
+        said.at());
   }
 
-  private void add(Member who, UUID command, int publication, String what, String reason) {
-    int occasion = firstComing(publication);
-    mapper.add(command, who.id(), occasion, publication, what, reason, calendar.now());
+  /**
+   * Takes back a mark, as a part of a command; later marks stay.
+   *
+   * @param event its number as {@link #mark} answered it; none: the mark in force
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(Member who, UUID command, int publication, @Nullable Integer event) {
+    Integer undone = event;
+    if (undone == null) {
+      ReviewMapper.InForce last = mapper.inForce(who.id(), publication);
+      undone = last == null ? null : last.event();
+    }
+    Integer occasion = undone == null ? null : mapper.occasionOf(undone, who.id());
+    if (occasion != null) {
+      add(who, command, occasion, publication, "undo", "", undone, calendar.now());
+    }
+  }
+
+  private int add(
+      Member who,
+      UUID command,
+      int occasion,
+      int publication,
+      String what,
+      String reason,
+      @Nullable Integer undoes,
+      Instant at) {
+    int event = mapper.add(command, who.id(), occasion, publication, what, reason, undoes, at);
+    mapper.settle(who.id(), occasion);
+    events.publishEvent(new LampChanged(who.group(), publication));
+    return event;
   }
 
   /** What the group's members say, by occasion. */
   @Transactional(readOnly = true)
   public Map<Integer, List<Said>> onOccasions(int group, Collection<Integer> occasions) {
-    return standing(mapper.onOccasions(group, occasions.toArray(Integer[]::new)));
+    return byAsked(mapper.onOccasions(group, occasions.toArray(Integer[]::new)));
   }
 
   /** What the group's members say of first comings, by publication. */
   @Transactional(readOnly = true)
   public Map<Integer, List<Said>> onPublications(int group, Collection<Integer> publications) {
-    return standing(mapper.onPublications(group, publications.toArray(Integer[]::new)));
+    return byAsked(mapper.onPublications(group, publications.toArray(Integer[]::new)));
   }
 
   /** What one member says of the first coming of a publication. */
@@ -76,29 +129,15 @@ public class Reviews {
         .findFirst();
   }
 
-  private static Map<Integer, List<Said>> standing(List<ReviewMapper.Event> events) {
-    return events.stream()
+  private static Map<Integer, List<Said>> byAsked(List<ReviewMapper.MarkRow> rows) {
+    return rows.stream()
         .collect(
             Collectors.groupingBy(
-                ReviewMapper.Event::asked,
-                Collectors.collectingAndThen(Collectors.toList(), Reviews::byMember)));
+                ReviewMapper.MarkRow::asked,
+                Collectors.mapping(Reviews::said, Collectors.toList())));
   }
 
-  private static List<Said> byMember(List<ReviewMapper.Event> events) {
-    return events.stream()
-        .collect(Collectors.groupingBy(ReviewMapper.Event::membership))
-        .entrySet()
-        .stream()
-        .sorted(Map.Entry.comparingByKey())
-        .flatMap(member -> said(member.getKey(), member.getValue()).stream())
-        .toList();
-  }
-
-  private static Optional<Said> said(int member, List<ReviewMapper.Event> events) {
-    return Standing.of(
-            events.stream()
-                .map(e -> new ReviewEvent(Mark.named(e.what()), e.reason(), e.at()))
-                .toList())
-        .map(e -> new Said(member, e.mark().orElseThrow(), e.reason(), e.at()));
+  private static Said said(ReviewMapper.MarkRow row) {
+    return new Said(row.membership(), Mark.named(row.what()).orElseThrow(), row.reason(), row.at());
   }
 }

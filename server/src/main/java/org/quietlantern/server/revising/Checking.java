@@ -1,25 +1,27 @@
 package org.quietlantern.server.revising;
 
 import java.time.Instant;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** A revision is given to a colleague, who looks at it and says so. Nobody checks their own. */
 @Service
-public class Checking implements Undoer {
+public class Checking implements Undoable {
+  private static final String WHAT = "search.check";
   private final RevisingMapper mapper;
   private final Revisions revisions;
   private final Groups groups;
@@ -28,6 +30,9 @@ public class Checking implements Undoer {
 
   /** A revision that waits for the member's check. */
   public record ToCheck(String search, String name, int n, String by, Instant at) {}
+
+  /** {@code known}: the check as it was; none if nobody had asked. Row numbers. */
+  record Before(int revision, int checker, @Nullable RevisingMapper.Check known) {}
 
   Checking(
       RevisingMapper mapper,
@@ -111,57 +116,30 @@ public class Checking implements Undoer {
     if (!checker.mayWrite()) {
       throw Refusal.unusable("guest", "A guest cannot check.");
     }
-    commands.run(who, command, what(), Boolean.class, () -> make(search, revision, checker, step));
+    commands.run(who, command, WHAT, Boolean.class, () -> make(search, revision, checker, step));
   }
 
   private Done<Boolean> make(
       String search, Revisions.Revision revision, Member checker, Step step) {
     RevisingMapper.Check known = mapper.check(revision.row(), checker.id());
     mapper.setCheck(step.after(known, revision.row()));
-    Map<String, Object> before = new HashMap<>();
-    before.put("revision", revision.row());
-    before.put("checker", checker.id());
-    before.put("known", known != null);
-    if (known != null) {
-      before.put("askedBy", known.askedBy());
-      before.put("asked", text(known.asked()));
-      before.put("checked", text(known.checked()));
-    }
     return new Done<>(
         SavedSearches.subject(search),
-        before,
+        new Before(revision.row(), checker.id(), known),
         Map.of("revision", revision.n(), "checker", checker.pid()),
         true);
   }
 
-  private static String text(Instant at) {
-    return at == null ? null : at.toString();
-  }
-
-  private static Instant instant(Object text) {
-    return text == null ? null : Instant.parse((String) text);
-  }
-
   @Override
-  public String what() {
-    return "search.check";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    int revision = (Integer) before.get("revision");
-    int checker = (Integer) before.get("checker");
-    if (Boolean.TRUE.equals(before.get("known"))) {
-      mapper.setCheck(
-          new RevisingMapper.Check(
-              revision,
-              checker,
-              (Integer) before.get("askedBy"),
-              instant(before.get("asked")),
-              instant(before.get("checked"))));
+  private String takeBack(Member who, UUID command, Before before) {
+    if (before.known() == null) {
+      mapper.removeCheck(before.revision(), before.checker());
     } else {
-      mapper.removeCheck(revision, checker);
+      mapper.setCheck(before.known());
     }
     return "";
   }

@@ -1,10 +1,12 @@
 package org.quietlantern.server.revising;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.folder.SavedSearches;
@@ -15,11 +17,14 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** A saved search is declared documented: each change then asks for a reason, each run is kept. */
 @Service
-public class Documenting implements Undoer {
+public class Documenting implements Undoable {
+  private static final String WHAT = "search.document";
   private final SavedSearches searches;
   private final Revisions revisions;
   private final Commands commands;
   private final Calendar calendar;
+
+  record Before(String search, boolean documented) {}
 
   Documenting(SavedSearches searches, Revisions revisions, Commands commands, Calendar calendar) {
     this.searches = searches;
@@ -35,14 +40,14 @@ public class Documenting implements Undoer {
     commands.run(
         who,
         command,
-        what(),
+        WHAT,
         Boolean.class,
         () -> {
           boolean was = revisions.documented(search).isPresent();
           set(who, search, documented);
           return new Done<>(
               SavedSearches.subject(search),
-              Map.of("search", search, "documented", was),
+              new Before(search, was),
               Map.of("documented", documented),
               documented);
         });
@@ -59,14 +64,12 @@ public class Documenting implements Undoer {
   }
 
   @Override
-  public String what() {
-    return "search.document";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    set(who, (String) before.get("search"), Boolean.TRUE.equals(before.get("documented")));
+  private String takeBack(Member who, UUID command, Before before) {
+    set(who, before.search(), before.documented());
     return "";
   }
 }

@@ -1,9 +1,11 @@
 package org.quietlantern.server.revising;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.folder.SavedSearches;
@@ -15,12 +17,15 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What members say to the group about a line of a revision. */
 @Service
-public class Remarking implements Undoer {
+public class Remarking implements Undoable {
+  private static final String WHAT = "search.remark";
   private static final int LONGEST = 2_000;
   private final RevisingMapper mapper;
   private final Revisions revisions;
   private final Commands commands;
   private final Calendar calendar;
+
+  record Before(int remark) {}
 
   Remarking(RevisingMapper mapper, Revisions revisions, Commands commands, Calendar calendar) {
     this.mapper = mapper;
@@ -52,27 +57,25 @@ public class Remarking implements Undoer {
     commands.run(
         who,
         command,
-        what(),
+        WHAT,
         Boolean.class,
         () -> {
           int id = mapper.addRemark(revision.row(), line, who.id(), clean, calendar.now());
           return new Done<>(
               SavedSearches.subject(search) + ":remark:" + id,
-              Map.of("remark", id),
+              new Before(id),
               Map.of("revision", n, "line", line),
               true);
         });
   }
 
   @Override
-  public String what() {
-    return "search.remark";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    mapper.removeRemark((Integer) before.get("remark"));
+  private String takeBack(Member who, UUID command, Before before) {
+    mapper.removeRemark(before.remark());
     return "";
   }
 }

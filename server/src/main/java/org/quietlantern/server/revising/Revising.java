@@ -7,6 +7,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Undoable;
 import org.quietlantern.server.action.Undoer;
 import org.quietlantern.server.alert.Following;
 import org.quietlantern.server.catalogue.Publications;
@@ -23,7 +24,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Changing a saved search: what that gains and loses is known before it is saved (rule N7). */
 @Service
-public class Revising implements Undoer {
+public class Revising implements Undoable {
+  private static final String WHAT = "search.revise";
+
   /** Titles shown of what is gained, and of what is lost. */
   private static final int NAMED = 8;
 
@@ -60,6 +63,9 @@ public class Revising implements Undoer {
    * @param announce whether an alert shows what is gained in its round
    */
   public record Draft(int n, Strategy strategy, String comment, boolean announce) {}
+
+  /** Row numbers of revisions. */
+  record Before(String search, int from, int to) {}
 
   Revising(
       Revisions revisions,
@@ -118,7 +124,7 @@ public class Revising implements Undoer {
       throw Refusal.unusable("reason-needed", "This search is documented: say why it is changed.");
     }
     return commands.run(
-        who, command, what(), RevisionSaved.class, () -> make(who, search, draft, comment));
+        who, command, WHAT, RevisionSaved.class, () -> make(who, search, draft, comment));
   }
 
   private Done<RevisionSaved> make(Member who, String search, Draft draft, String comment) {
@@ -139,7 +145,7 @@ public class Revising implements Undoer {
     following.follow(last.row(), row, draft.strategy(), draft.announce());
     return new Done<>(
         SavedSearches.subject(search),
-        Map.of("search", search, "from", last.row(), "to", row),
+        new Before(search, last.row(), row),
         Map.of("revision", n, "gained", made.gained(), "lost", made.lost()),
         new RevisionSaved(n, made.count(), made.gained(), made.lost()));
   }
@@ -157,24 +163,20 @@ public class Revising implements Undoer {
   }
 
   @Override
-  public String what() {
-    return "search.revise";
+  public List<Undoer<?>> undoers() {
+    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
   }
 
-  @Override
-  public String undo(
-      Member who, UUID command, Map<String, Object> before, Map<String, Object> after) {
-    int from = (Integer) before.get("from");
-    int to = (Integer) before.get("to");
-    if (following.hasFound(to)) {
+  private String takeBack(Member who, UUID command, Before before) {
+    if (following.hasFound(before.to())) {
       throw Refusal.conflict(
           "changed-since", "The alert has found something by this revision, so it stays.");
     }
-    List<Revisions.Revision> all = revisions.of(who, (String) before.get("search"));
+    List<Revisions.Revision> all = revisions.of(who, before.search());
     Revisions.Revision former =
-        all.stream().filter(revision -> revision.row() == from).findFirst().orElseThrow();
-    following.follow(to, from, former.strategy().strategy(), false);
-    revisions.remove(to);
+        all.stream().filter(revision -> revision.row() == before.from()).findFirst().orElseThrow();
+    following.follow(before.to(), before.from(), former.strategy().strategy(), false);
+    revisions.remove(before.to());
     return "";
   }
 }

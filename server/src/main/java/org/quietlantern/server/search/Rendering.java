@@ -1,18 +1,16 @@
 package org.quietlantern.server.search;
 
 import java.util.List;
-import java.util.Map;
 import org.quietlantern.core.query.CqlReader;
 import org.quietlantern.core.query.CqlWriter;
 import org.quietlantern.core.query.Sentence;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
+import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Shelves;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Strategies in other words: CQL and plain sentences. */
@@ -55,11 +53,7 @@ class Rendering {
                       new Answer.Note(
                           "", p.code().name(), p.span().column(), p.span(), p.sentence()))
               .toList();
-      throw new Refusal(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "search-problem",
-          problems.isEmpty() ? "There is nothing to read." : problems.get(0).sentence(),
-          Map.of("problems", problems));
+      throw new Matching.NotSearchable(problems);
     }
     return StrategyBody.of(read.strategy().get());
   }

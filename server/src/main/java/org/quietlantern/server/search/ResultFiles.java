@@ -1,6 +1,5 @@
 package org.quietlantern.server.search;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.quietlantern.core.exchange.RisWriter;
@@ -54,13 +53,24 @@ class ResultFiles {
     return file.toString();
   }
 
+  /** Publications that one address can name. */
+  private static final int MOST_NAMED = 500;
+
+  /** Some publications by their ids, each once. */
+  String ris(List<String> ids) {
+    return new RisWriter().write(items(publications.getAll(ids, MOST_NAMED)));
+  }
+
   private List<RisWriter.Item> items(int[] ids) {
-    List<RisWriter.Item> items = new ArrayList<>();
-    for (Stored stored : publications.byId(Arrays.stream(ids).boxed().toList())) {
-      items.add(
-          new RisWriter.Item(
-              stored.publication(), stored.pid(), properties.stableLink(stored.pid()), ""));
-    }
-    return items;
+    return items(publications.byId(Arrays.stream(ids).boxed().toList()));
+  }
+
+  private List<RisWriter.Item> items(List<Stored> all) {
+    return all.stream()
+        .map(
+            stored ->
+                new RisWriter.Item(
+                    stored.publication(), stored.pid(), properties.stableLink(stored.pid()), ""))
+        .toList();
   }
 }

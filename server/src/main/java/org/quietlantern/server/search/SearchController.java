@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Versions;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -34,6 +36,7 @@ class SearchController {
   private final Outward outward;
   private final ResultFiles files;
   private final Versions versions;
+  private final Publications publications;
 
   /**
    * Something to search for.
@@ -47,10 +50,22 @@ class SearchController {
       @Nullable String order,
       @Nullable Long waitFor) {}
 
-  /** The answer with the first rows of the list. */
-  record SearchResult(Answer answer, List<Hit> first) {}
+  /**
+   * The answer with the first rows of the list, all of one state.
+   *
+   * @param answer none where what is asked cannot be searched
+   * @param problems why it cannot, each with its place; else none. What somebody is still typing is
+   *     no error
+   */
+  record SearchResult(@Nullable Answer answer, List<Hit> first, List<Answer.Note> problems) {}
 
-  record Counted(int count) {}
+  /**
+   * @param since a number of the catalogue: how many of what changed after it is found
+   */
+  record CountBody(@Nullable String text, @Nullable StrategyBody strategy, @Nullable Long since) {}
+
+  /** {@code came}: of what changed since the number asked for. */
+  record Counted(int count, int came) {}
 
   record RowsBody(List<String> ids, @Nullable Asked asked) {}
 
@@ -61,9 +76,11 @@ class SearchController {
       Beginnings beginnings,
       Outward outward,
       ResultFiles files,
-      Versions versions) {
+      Versions versions,
+      Publications publications) {
     this.files = files;
     this.versions = versions;
+    this.publications = publications;
     this.outward = outward;
     this.matching = matching;
     this.hits = hits;
@@ -78,17 +95,40 @@ class SearchController {
     Ordering order =
         Ordering.named(Optional.ofNullable(body.order()).orElse("relevance"))
             .orElseThrow(() -> Refusal.unusable("order", "No such order: " + body.order()));
-    Answer answer =
-        matching.search(me, strategy, order, Optional.ofNullable(body.waitFor()).orElse(0L));
+    long waitFor = Optional.ofNullable(body.waitFor()).orElse(0L);
+    try {
+      return matching.inOneState(me, waitFor, () -> found(me, strategy, order));
+    } catch (Matching.NotSearchable problem) {
+      return new SearchResult(null, List.of(), problem.problems());
+    }
+  }
+
+  private SearchResult found(Member me, Strategy strategy, Ordering order) {
+    Answer answer = matching.search(me, strategy, order, 0);
     List<String> first = answer.ids().subList(0, Math.min(FIRST, answer.ids().size()));
-    return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)));
+    return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)), List.of());
   }
 
   /** How many there are by now, without the list. */
   @PostMapping("/search/count")
   @GuestsMay
-  Counted count(Member me, @RequestBody Asked body) {
-    return new Counted(matching.count(me, body.toStrategy()));
+  Counted count(Member me, @RequestBody CountBody body) {
+    Strategy strategy = new Asked(body.text(), body.strategy()).toStrategy();
+    return matching.inOneState(
+        me,
+        0,
+        () ->
+            new Counted(
+                matching.count(me, strategy),
+                body.since() == null
+                    ? 0
+                    : matching.countAmong(me, strategy, publications.touchedSince(body.since()))));
+  }
+
+  /** Some publications in RIS, in the order of the ids. */
+  @GetMapping(value = "/records.ris", produces = "application/x-research-info-systems")
+  ResponseEntity<byte[]> some(Member me, @RequestParam(required = false) List<String> id) {
+    return Attachment.of("publications.ris", files.ris(id == null ? List.of() : id));
   }
 
   /** What an empty sheet can begin with. */
@@ -110,7 +150,8 @@ class SearchController {
     if (body.ids().size() > MOST_ROWS) {
       throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
     }
-    return hits.of(me, body.ids(), Optional.ofNullable(body.asked()).map(Asked::toStrategy));
+    Optional<Strategy> asked = Optional.ofNullable(body.asked()).map(Asked::toStrategy);
+    return matching.inOneState(me, 0, () -> hits.of(me, body.ids(), asked));
   }
 
   /** The ways from a publication to others. */
@@ -127,13 +168,14 @@ class SearchController {
 
   @GetMapping("/publications/{publication}")
   Leaf publication(Member me, @PathVariable String publication) {
-    return leaves.get(me, publication, Optional.empty());
+    return matching.inOneState(me, 0, () -> leaves.get(me, publication, Optional.empty()));
   }
 
   /** The same for somebody who came by a search: says why it is here, and lights its words. */
   @PostMapping("/publications/{publication}/leaf")
   @GuestsMay
   Leaf leaf(Member me, @PathVariable String publication, @RequestBody Asked asked) {
-    return leaves.get(me, publication, Optional.of(asked.toStrategy()));
+    Optional<Strategy> strategy = Optional.of(asked.toStrategy());
+    return matching.inOneState(me, 0, () -> leaves.get(me, publication, strategy));
   }
 }

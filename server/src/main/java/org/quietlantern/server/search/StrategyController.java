@@ -21,6 +21,7 @@ class StrategyController {
   private final SheetHelp help;
   private final Rendering rendering;
   private final Glances glances;
+  private final Comparing comparing;
 
   /** {@code part} of a value's words, {@code most} bars, {@code months}: dates by month. */
   record BreakdownBody(
@@ -36,7 +37,13 @@ class StrategyController {
 
   record CqlBody(String cql) {}
 
-  StrategyController(Breakdowns breakdowns, SheetHelp help, Rendering rendering, Glances glances) {
+  StrategyController(
+      Breakdowns breakdowns,
+      SheetHelp help,
+      Rendering rendering,
+      Glances glances,
+      Comparing comparing) {
+    this.comparing = comparing;
     this.breakdowns = breakdowns;
     this.help = help;
     this.rendering = rendering;
@@ -82,6 +89,13 @@ class StrategyController {
   @GuestsMay
   SheetHelp.LineShown line(Member me, @RequestBody LineAsked body) {
     return help.line(me, StrategyBody.of(body.strategy()), body.line());
+  }
+
+  /** Two strategies beside each other, by the names that lines hold them by; of one state. */
+  @GetMapping("/comparison")
+  Comparing.CompareShown comparison(
+      Member me, @RequestParam String one, @RequestParam String other) {
+    return comparing.of(me, one, other);
   }
 
   /** What a held strategy is called. */

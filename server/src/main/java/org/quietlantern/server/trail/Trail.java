@@ -116,11 +116,19 @@ public class Trail {
         : mapper.keep(ids.next(), who.group(), text, Hash.of(text), calendar.now());
   }
 
-  /** Notes that a member opened a publication, and by which step. Repeating it changes nothing. */
+  /**
+   * Notes that a member opened a publication, and by which step. Each opening is kept; the same one
+   * told twice in a row is one.
+   */
   @Transactional
   public void open(Member who, String publication, @Nullable String step) {
     int id = publications.get(publication).id();
     mapper.open(who.id(), id, findStep(who, step).orElse(null), calendar.now());
+  }
+
+  /** A strategy in few words, as it is named in lists and sentences. */
+  public String spoken(Strategy strategy) {
+    return KeptShelf.spoken(strategy);
   }
 
   /** Those of the publications (row numbers) that the member opened. */

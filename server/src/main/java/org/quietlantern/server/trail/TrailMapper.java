@@ -57,15 +57,18 @@ interface TrailMapper {
 
   @Insert(
       """
-      insert into opened (membership, publication, step, at)
-      values (#{membership}, #{publication}, #{step}, #{now})
-      on conflict (membership, publication) do update set step = excluded.step, at = excluded.at
+      insert into opening (membership, publication, step, at)
+      select #{membership}, #{publication}, #{step}, #{now}
+      where not exists (
+        select 1 from opening o
+        where o.id = (select max(id) from opening where membership = #{membership})
+          and o.publication = #{publication} and o.step is not distinct from #{step}::integer)
       """)
   void open(int membership, int publication, Integer step, Instant now);
 
   @Select(
       """
-      select publication from opened
+      select distinct publication from opening
       where membership = #{membership} and publication = any(#{publications}) order by 1
       """)
   List<Integer> opened(int membership, Integer[] publications);
@@ -92,13 +95,23 @@ interface TrailMapper {
       int count,
       Instant at) {}
 
-  /** Newest first; {@code part} is a pattern that the strategy fits, {@code before} a step or 0. */
+  /**
+   * Newest first; {@code part} is a pattern that what is said in a line fits, {@code before} a step
+   * or 0.
+   */
   @Select(
       """
       select t.id, t.pid, k.pid as q, k.strategy::text, t.ordered, t.count_before, t.count, t.at
       from step t join kept_strategy k on k.id = t.strategy
       where t.membership = #{membership} and (#{before} = 0 or t.id < #{before})
-        and (#{part} = '' or k.strategy::text ilike #{part})
+        and (#{part} = '' or exists (
+          select 1 from (
+            select jsonb_path_query(k.strategy, '$.lines[*].text') as said
+            union all select jsonb_path_query(k.strategy, '$.lines[*].chosen[*]')
+            union all select jsonb_path_query(k.strategy, '$.lines[*].ruledOut[*]')
+            union all select jsonb_path_query(k.strategy, '$.lines[*].from')
+            union all select jsonb_path_query(k.strategy, '$.lines[*].to')) words
+          where words.said #>> '{}' ilike #{part}))
       order by t.id desc limit #{most}
       """)
   List<PageRow> page(int membership, String part, int before, int most);
@@ -109,7 +122,7 @@ interface TrailMapper {
       select t.id, t.pid, k.pid as q, k.strategy::text, t.ordered, t.count_before, t.count, t.at
       from step t join kept_strategy k on k.id = t.strategy
       where t.membership = #{membership} and t.id between #{from} and #{to}
-      order by t.id limit 1000
+      order by t.id
       """)
   List<PageRow> stretch(int membership, int from, int to);
 
@@ -125,12 +138,13 @@ interface TrailMapper {
 
   record OpenedRow(Integer step, String q, String pid, String title, Instant at) {}
 
-  /** What was opened from some steps, in the order of opening. */
+  /** What was opened from some steps, in the order of opening, each once. */
   @Select(
       """
       select o.step, '' as q, p.pid, p.fields ->> 'title' as title, o.at
-      from opened o join publication p on p.id = o.publication
-      where o.membership = #{membership} and o.step = any(#{steps}) order by o.at, p.id
+      from (select step, publication, min(at) as at, min(id) as id from opening
+        where membership = #{membership} and step = any(#{steps}) group by step, publication) o
+      join publication p on p.id = o.publication order by o.id
       """)
   List<OpenedRow> openedFrom(int membership, Integer[] steps);
 
@@ -138,9 +152,9 @@ interface TrailMapper {
   @Select(
       """
       select o.step, k.pid as q, p.pid, p.fields ->> 'title' as title, o.at
-      from opened o join publication p on p.id = o.publication
+      from opening o join publication p on p.id = o.publication
         left join step t on t.id = o.step left join kept_strategy k on k.id = t.strategy
-      where o.membership = #{membership} order by o.at desc, p.id limit #{most}
+      where o.membership = #{membership} order by o.id desc limit #{most}
       """)
   List<OpenedRow> lastOpened(int membership, int most);
 

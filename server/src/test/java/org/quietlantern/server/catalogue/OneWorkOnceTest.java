@@ -2,6 +2,9 @@ package org.quietlantern.server.catalogue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
+import static org.quietlantern.server.support.Supply.doi;
+import static org.quietlantern.server.support.Supply.dublinCore;
+import static org.quietlantern.server.support.Supply.mods;
 
 import java.net.URI;
 import java.util.List;
@@ -14,12 +17,11 @@ import org.junit.jupiter.api.Test;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
-import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** W1, W2: records of several sources that describe one work stand under one publication. */
@@ -44,39 +46,8 @@ class OneWorkOnceTest {
     APP.close();
   }
 
-  /** A record of a tidy source. */
-  private static SourceRecord mods(String id, String title, String family, String more) {
-    String raw =
-        "<mods xmlns=\"http://www.loc.gov/mods/v3\"><titleInfo><title>%s</title></titleInfo>"
-                .formatted(title)
-            + "<name><namePart type=\"family\">%s</namePart><namePart type=\"given\">Liv Marie</namePart></name>"
-                .formatted(family)
-            + "<genre>article</genre><originInfo><dateIssued>2026-03-04</dateIssued></originInfo>"
-            + more
-            + "</mods>";
-    return new SourceRecord(id, "mods", raw, "2026-11-20", false);
-  }
-
-  /** The same, typed in by somebody in a hurry. */
-  private static SourceRecord dublinCore(String id, String title, String creator, String more) {
-    String raw =
-        "<oai_dc:dc xmlns:oai_dc=\"http://www.openarchives.org/OAI/2.0/oai_dc/\""
-            + " xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>%s</dc:title>"
-                .formatted(title)
-            + "<dc:creator>%s</dc:creator><dc:date>2026</dc:date>%s</oai_dc:dc>"
-                .formatted(creator, more);
-    return new SourceRecord(id, "oai_dc", raw, "2026-11-20", false);
-  }
-
-  private static String doi(String doi) {
-    return "<identifier type=\"doi\">" + doi + "</identifier>";
-  }
-
   private static void take(String source, SourceRecord... records) {
-    int id = DATABASE.queryForObject("select id from source where key = ?", Integer.class, source);
-    APP.bean(TransactionTemplate.class)
-        .executeWithoutResult(status -> APP.bean(Catalogue.class).take(id, List.of(records)));
-    APP.bean(IndexKeeper.class).catchUp();
+    new Supply(APP, source).take(records);
   }
 
   private static String pid(String identifier) {
@@ -177,14 +148,14 @@ class OneWorkOnceTest {
     for (String publication : List.of(old, young)) {
       mina.post(
               "/folders/" + folder + "/items",
-              Map.of("publication", publication, "note", "n " + publication))
+              Map.of("publications", List.of(publication), "note", "n " + publication))
           .ok();
     }
     group
         .client(1)
         .post(
-            "/publications/" + young + "/marks",
-            Map.of("mark", "pass", "reason", ""),
+            "/marks",
+            Map.of("publications", List.of(young), "mark", "pass", "reason", ""),
             UUID.randomUUID())
         .ok();
 
@@ -219,10 +190,32 @@ class OneWorkOnceTest {
   }
 
   private static String lampsOf(Client client) {
-    String round = client.get("/rounds").ok().get(0).get("id").asString();
+    String round = client.get("/rounds").ok().get("rounds").get(0).get("id").asString();
     JsonNode arrivals = client.get("/rounds/" + round).ok().get("arrivals");
     assertThat(arrivals.size()).as("one row shows both").isEqualTo(1);
     return arrivals.get(0).get("lamps").toString();
+  }
+
+  @DisplayName("W2: of equal records the one supplied last wins, whenever it came first")
+  @Test
+  void suppliedAgain() {
+    Supply.made(APP, "twice", 4);
+    take("twice", dated("twice:a", "The first text."), dated("twice:b", "The second text."));
+    assertThat(field("twice:a", "abstractText")).isEqualTo("The second text.");
+    take("twice", dated("twice:a", "The third text."));
+    assertThat(field("twice:a", "abstractText")).as("supplied last").isEqualTo("The third text.");
+    take("twice", dated("twice:b", "The second text."));
+    assertThat(field("twice:a", "abstractText"))
+        .as("repeated, not supplied again")
+        .isEqualTo("The third text.");
+  }
+
+  private static SourceRecord dated(String id, String text) {
+    return mods(
+        id,
+        "Eels pass lit culverts late",
+        "Weir",
+        doi("10.5555/eel.1") + "<abstract>" + text + "</abstract>");
   }
 
   @DisplayName("What was retracted says so in lists, beside them, and to anyone")

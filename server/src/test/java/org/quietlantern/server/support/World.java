@@ -13,7 +13,7 @@ import java.util.UUID;
 public final class World {
   /** Variables that name something of one group. */
   public static final Set<String> OWNED =
-      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set", "note");
+      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set", "note", "ended");
 
   private static World world;
   private final TestGroup group;
@@ -28,7 +28,9 @@ public final class World {
     String publication = group.find("moth").get(0);
     client
         .post(
-            "/folders/" + folder + "/items", Map.of("publication", publication, "note", ""), action)
+            "/folders/" + folder + "/items",
+            Map.of("publications", List.of(publication), "note", ""),
+            action)
         .ok();
     String alert = group.alert(folder, "All", TestGroup.EVERYTHING, "at-once");
     String feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
@@ -48,7 +50,7 @@ public final class World {
             .get("id")
             .asString();
     app.passUntilSomethingCame();
-    String round = client.get("/rounds").ok().get(0).get("id").asString();
+    String round = client.get("/rounds").ok().get("rounds").get(0).get("id").asString();
     values.put("group", group.pid());
     values.put("folder", folder);
     values.put("search", search);
@@ -59,6 +61,9 @@ public final class World {
     values.put("q", q);
     values.put("action", action.toString());
     values.put("set", set);
+    String ended = group.search(folder, "Ended", "bat").get("id").asString();
+    client.write("DELETE", "/searches/" + ended, Map.of(), UUID.randomUUID()).ok();
+    values.put("ended", ended);
     values.put("n", "1");
     values.put(
         "note",
@@ -107,7 +112,9 @@ public final class World {
   }
 
   public String query(Endpoints.Endpoint endpoint) {
-    return query(endpoint.path(), values.get("q"));
+    return endpoint.path().endsWith("{group}/records.ris")
+        ? "?id=" + values.get("publication")
+        : query(endpoint.path(), values.get("q"));
   }
 
   /** What a GET needs beside its path; {@code q} names a strategy that was settled. */
@@ -117,6 +124,7 @@ public final class World {
       case "suggestions" -> "?typed=moth";
       case "report", "text", "docx" -> "?of=q:" + q;
       case "held" -> "?name=q:" + q;
+      case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one" -> "?name=Moths";
       default -> "";
     };
@@ -142,7 +150,10 @@ public final class World {
     body.put("asked", Map.of("text", "moth"));
     body.put("order", "relevance");
     body.put("ids", List.of(values.get("publication")));
-    body.put("publication", values.get("publication"));
+    body.put("publications", List.of(values.get("publication")));
+    body.put("folder", values.get("folder"));
+    body.put("hour", "06:00");
+    body.put("gap", true);
     body.put("note", "");
     body.put("mark", "keep");
     body.put("reason", "");
@@ -154,6 +165,9 @@ public final class World {
     body.put("comment", "a reason");
     body.put("documented", true);
     body.put("member", group.member(1).pid());
+    if (endpoint.path().endsWith("/alerts/{alert}")) {
+      body.put("asked", 1);
+    }
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");
     }

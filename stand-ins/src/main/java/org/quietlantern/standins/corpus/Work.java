@@ -50,6 +50,11 @@ public record Work(
       boolean figures,
       boolean open) {}
 
+  /** Whether it stands in a book, {@code container}, without being in a journal. */
+  public boolean isPart() {
+    return journal.isEmpty() && (kind.equals("chapter") || kind.equals("conference paper"));
+  }
+
   public String doi() {
     return "10.5555/%s.%d.%05d".formatted(letters(), date.getYear(), number);
   }

@@ -23,7 +23,7 @@ final class DublinCoreWriter {
     work.authors().forEach(a -> xml.append(element("dc:creator", creator(a, entry))));
     work.keywords().forEach(k -> xml.append(element("dc:subject", k)));
     xml.append(entry.has(Trait.NO_ABSTRACT) ? "" : element("dc:description", work.abstractText()));
-    xml.append(element("dc:publisher", work.container()));
+    xml.append(element(work.isPart() ? "dc:source" : "dc:publisher", work.container()));
     xml.append(element("dc:date", entry.dateAsShown()));
     xml.append(element("dc:type", work.kind()));
     xml.append(element("dc:type", entry.version() + "Version"));

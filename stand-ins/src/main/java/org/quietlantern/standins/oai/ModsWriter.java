@@ -89,7 +89,7 @@ final class ModsWriter {
   private String publisher() {
     return entry.version().equals("preprint")
         ? "Early Light Preprints"
-        : work.journal().map(j -> j.publisher()).orElse(work.container());
+        : work.journal().map(j -> j.publisher()).orElse(work.isPart() ? "" : work.container());
   }
 
   private void subjects() {
@@ -110,7 +110,7 @@ final class ModsWriter {
       return;
     }
     if (work.journal().isEmpty()) {
-      if (work.kind().equals("chapter") || work.kind().equals("conference paper")) {
+      if (work.isPart()) {
         xml.append("<relatedItem type=\"host\"><titleInfo>")
             .append(element("title", work.container()))
             .append("</titleInfo></relatedItem>");

@@ -1,4 +1,4 @@
-/** What can be said of an arrival, with its key. */
+/** What a member can say of a publication, with its key; the same in every place. */
 export const MARKS = [
   { key: '1', word: 'keep', label: 'Keep' },
   { key: '2', word: 'pass', label: 'Pass' },
@@ -6,3 +6,5 @@ export const MARKS = [
   { key: '4', word: 'hold', label: 'Hold' },
   { key: '5', word: 'seen', label: 'Seen' },
 ] as const;
+
+export type MarkWord = (typeof MARKS)[number]['word'];

@@ -1,0 +1,28 @@
+package org.quietlantern.core.publication;
+
+import java.util.List;
+
+/**
+ * Somebody who took part in a work, with what a source says of them.
+ *
+ * @param role as MARC relators name it: {@code author}, {@code editor}, {@code translator} …
+ * @param body an institution or a group, not a person
+ * @param orcid sixteen digits in groups of four (ISO 27729); empty if unknown
+ * @param affiliations as supplied; none if unknown
+ */
+public record Contributor(
+    PersonName name, String role, boolean body, String orcid, List<String> affiliations) {
+  public static final String AUTHOR = "author";
+
+  public Contributor {
+    affiliations = List.copyOf(affiliations);
+  }
+
+  static Contributor author(PersonName name) {
+    return new Contributor(name, AUTHOR, false, "", List.of());
+  }
+
+  public boolean isAuthor() {
+    return role.equals(AUTHOR);
+  }
+}

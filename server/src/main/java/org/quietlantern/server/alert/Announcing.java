@@ -1,0 +1,105 @@
+package org.quietlantern.server.alert;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Reasons;
+import org.quietlantern.core.watch.NewClass;
+import org.quietlantern.server.arrival.Rounds;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.matching.Matching;
+import org.roaringbitmap.RoaringBitmap;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Puts what an alert found into its open round, one after the other. A record that breaks this is
+ * set aside by name under a savepoint of its own, and the rest goes on.
+ */
+@Component
+@Transactional(propagation = Propagation.MANDATORY)
+class Announcing {
+  private final Publications publications;
+  private final Rounds rounds;
+  private final TransactionTemplate savepoint;
+
+  Announcing(Publications publications, Rounds rounds, PlatformTransactionManager transactions) {
+    this.publications = publications;
+    this.rounds = rounds;
+    this.savepoint = new TransactionTemplate(transactions);
+    this.savepoint.setPropagationBehavior(TransactionDefinition.PROPAGATION_NESTED);
+  }
+
+  /** Answers those that were set aside, by row number. */
+  public RoaringBitmap announce(
+      AlertMapper.Row alert,
+      Matching.Look look,
+      Strategy strategy,
+      ChangesSince changes,
+      RoaringBitmap news) {
+    Set<Integer> arrived = changes.arrived();
+    ZoneId zone = ZoneId.of(alert.zone());
+    return announce(
+        alert,
+        alert.revision(),
+        look.reasons(),
+        strategy,
+        news,
+        stored ->
+            NewClass.of(
+                stored.publication().date(),
+                stored.came().atZone(zone).toLocalDate(),
+                !arrived.contains(stored.id())));
+  }
+
+  /** What a new revision matches of what was here before. */
+  public RoaringBitmap announceEdited(
+      AlertMapper.Row alert,
+      int revision,
+      Matching.Look look,
+      Strategy strategy,
+      RoaringBitmap gained) {
+    return announce(alert, revision, look.reasons(), strategy, gained, stored -> NewClass.EDITED);
+  }
+
+  private RoaringBitmap announce(
+      AlertMapper.Row alert,
+      int revision,
+      Reasons reasons,
+      Strategy strategy,
+      RoaringBitmap found,
+      Function<Stored, NewClass> classOf) {
+    RoaringBitmap aside = new RoaringBitmap();
+    if (found.isEmpty()) {
+      return aside;
+    }
+    Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
+    int round = rounds.openRound(alert.id());
+    for (int id : found) {
+      try {
+        savepoint.executeWithoutResult(
+            status -> {
+              Stored stored = publications.byId(List.of(id)).get(0);
+              rounds.announce(finder, round, id, classOf.apply(stored), reasons.of(strategy, id));
+            });
+      } catch (RuntimeException broken) {
+        aside.add(id);
+        publications.setAside(id, alert.id(), RecordReader.EDITION, why(broken));
+      }
+    }
+    return aside;
+  }
+
+  private static String why(RuntimeException broken) {
+    String message = String.valueOf(broken.getMessage()).lines().findFirst().orElse("");
+    return broken.getClass().getSimpleName() + (message.isEmpty() ? "" : ": " + message);
+  }
+}

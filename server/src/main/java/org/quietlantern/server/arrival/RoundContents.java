@@ -1,0 +1,26 @@
+package org.quietlantern.server.arrival;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What stands in rounds, newest here first. */
+@Component
+class RoundContents {
+  private final RoundMapper mapper;
+
+  RoundContents(RoundMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  /** By round. Two that turned out to be one work since stand in a round once. */
+  Map<Integer, List<RoundMapper.FoundRow>> of(List<Integer> rounds) {
+    Set<List<Integer>> seen = new HashSet<>();
+    return mapper.found(rounds.toArray(Integer[]::new)).stream()
+        .filter(f -> seen.add(List.of(f.round(), f.publication())))
+        .collect(Collectors.groupingBy(RoundMapper.FoundRow::round));
+  }
+}

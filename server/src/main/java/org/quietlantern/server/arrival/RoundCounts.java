@@ -1,0 +1,163 @@
+package org.quietlantern.server.arrival;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.quietlantern.core.review.Coverage;
+import org.quietlantern.core.review.Lamp;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.review.Reviews;
+import org.quietlantern.server.review.Said;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * How far every round is: counted anew in the transaction of what changes it (a mark, something
+ * found, two works that became one), so that a board of years is read, not worked out. Every night
+ * all counts are held against what they are counted from.
+ */
+@Service
+// After the lamps that it counts.
+@Order(2)
+class RoundCounts implements NightlyCheck {
+  private static final String DERIVED = "counts of rounds";
+  private static final int AT_ONCE = 500;
+  private final RoundMapper mapper;
+  private final RoundContents contents;
+  private final Reviews reviews;
+  private final Groups groups;
+  private final Publications publications;
+
+  RoundCounts(
+      RoundMapper mapper,
+      RoundContents contents,
+      Reviews reviews,
+      Groups groups,
+      Publications publications) {
+    this.mapper = mapper;
+    this.contents = contents;
+    this.reviews = reviews;
+    this.groups = groups;
+    this.publications = publications;
+  }
+
+  /** Counts once, at the end of the transaction, however many marks were made in it. */
+  @EventListener
+  public void lampChanged(Reviews.LampChanged lamp) {
+    Changed pending = (Changed) TransactionSynchronizationManager.getResource(this);
+    if (pending == null) {
+      pending = new Changed();
+      TransactionSynchronizationManager.bindResource(this, pending);
+      TransactionSynchronizationManager.registerSynchronization(pending);
+    }
+    pending.works.computeIfAbsent(lamp.group(), g -> new HashSet<>()).add(lamp.publication());
+  }
+
+  private final class Changed implements TransactionSynchronization {
+    private final Map<Integer, Set<Integer>> works = new HashMap<>();
+
+    @Override
+    public void beforeCommit(boolean readOnly) {
+      works.forEach((group, ids) -> count(mapper.roundsWith(group, ids.toArray(Integer[]::new))));
+    }
+
+    @Override
+    public void afterCompletion(int status) {
+      TransactionSynchronizationManager.unbindResource(RoundCounts.this);
+    }
+  }
+
+  /** After something was found, by row numbers of rounds. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public int count(List<Integer> rounds) {
+    List<RoundMapper.Counted> counted = mapper.counted(rounds.toArray(Integer[]::new));
+    Map<Integer, List<RoundMapper.FoundRow>> found = contents.of(rounds);
+    Map<Integer, List<Integer>> members = new HashMap<>();
+    return counted.stream()
+        .mapToInt(
+            round ->
+                count(
+                    round,
+                    members.computeIfAbsent(round.grp(), this::reviewers),
+                    found.getOrDefault(round.id(), List.of())))
+        .sum();
+  }
+
+  private List<Integer> reviewers(int group) {
+    return groups.members(group).stream().filter(Member::mayWrite).map(Member::id).toList();
+  }
+
+  /** Answers 1 if something was not as counted before. */
+  private int count(
+      RoundMapper.Counted round, List<Integer> members, List<RoundMapper.FoundRow> found) {
+    Map<Integer, List<Said>> said =
+        reviews.onOccasions(
+            round.grp(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
+    List<Map<Integer, Lamp>> lamps =
+        found.stream()
+            .filter(f -> !f.hereSince())
+            .map(f -> lamps(said.getOrDefault(f.occasion(), List.of())))
+            .toList();
+    Coverage coverage = Coverage.of(lamps, members, round.asked());
+    int changes =
+        mapper.count(
+            round.id(),
+            !found.isEmpty(),
+            coverage.arrivals(),
+            coverage.covered(),
+            coverage.nobody());
+    for (int member : members) {
+      changes += mapper.countMember(round.id(), member, coverage.reviewed().get(member));
+    }
+    return Math.min(1, changes);
+  }
+
+  private static Map<Integer, Lamp> lamps(List<Said> said) {
+    return said.stream().collect(Collectors.toMap(Said::member, s -> s.mark().lamp()));
+  }
+
+  /** Follows the catalogue, where works become one. */
+  @Transactional
+  public void follow() {
+    long after = mapper.derivedUpTo(DERIVED);
+    long latest = publications.latest();
+    if (after < 0) {
+      mend();
+    } else if (after < latest) {
+      count(mapper.roundsOfMerged(after, latest));
+    }
+    if (after != latest) {
+      mapper.deriveUpTo(DERIVED, latest);
+    }
+  }
+
+  @Override
+  public String what() {
+    return DERIVED;
+  }
+
+  @Override
+  @Transactional
+  public int mend() {
+    int changed = 0;
+    int last = 0;
+    List<Integer> page;
+    do {
+      page = mapper.all(last, AT_ONCE);
+      changed += count(page);
+      last = page.isEmpty() ? last : page.get(page.size() - 1);
+    } while (page.size() == AT_ONCE);
+    return changed;
+  }
+}

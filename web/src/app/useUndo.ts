@@ -1,0 +1,40 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useRef, useState } from 'react';
+import { api, body, commandHeader, keys, newCommand } from '../api';
+import type { Notice } from '../ui';
+
+/**
+ * What was done in this window and can be taken back, the last first: each undo goes on to the one
+ * before. Undos go out one after the other, however fast they are asked for.
+ */
+export function useUndo(group: string) {
+  const client = useQueryClient();
+  const [notice, setNotice] = useState<Notice | null>(null);
+  const done = useRef<string[]>([]);
+  const [left, setLeft] = useState(0);
+  const undo = useMutation({
+    scope: { id: 'undo' },
+    mutationFn: async (action: string) =>
+      body(
+        await api.POST('/api/groups/{group}/actions/{action}/undo', {
+          params: { path: { group, action }, header: commandHeader(newCommand()) },
+        }),
+      ),
+    onSuccess: (undone) => setNotice({ text: `Undone. ${undone.note}`.trim() }),
+    onError: (error) => setNotice({ text: error.message, bad: true }),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.living(group) }),
+  });
+  const tell = useCallback((next: Notice) => {
+    if (next.command) {
+      done.current.push(next.command);
+      setLeft(done.current.length);
+    }
+    setNotice(next);
+  }, []);
+  const back = () => {
+    const last = done.current.pop();
+    setLeft(done.current.length);
+    if (last) undo.mutate(last);
+  };
+  return { notice, tell, back, left, close: () => setNotice(null) };
+}

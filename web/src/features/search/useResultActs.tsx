@@ -1,0 +1,90 @@
+import { useRef, useState, type ReactNode } from 'react';
+import { Act, useKeys } from '../../ui';
+import { KeepDialog, useKeep, useLastFolder } from '../folders';
+import { MARKS, useMark, useMarkKeys, usePlace, type MarkWord } from '../publication';
+import { mayWrite, useHere } from '../session';
+import type { Step } from './useSettled';
+import { useTicks } from './useTicks';
+
+/**
+ * What can be said of what a list shows: of what is ticked in it; without ticks, of what is chosen.
+ * A mark goes on to the next row.
+ */
+export function useResultActs({
+  ids,
+  chosen,
+  onChoose,
+  step,
+  onStep,
+}: {
+  ids: readonly string[];
+  chosen: number;
+  onChoose: (index: number) => void;
+  step: string | undefined;
+  /** The step of the trail that the list belongs to; it is made where there is none yet. */
+  onStep: () => Promise<Step | null>;
+}) {
+  const here = useHere();
+  const mark = useMark(here.id);
+  const keep = useKeep(here.id);
+  const folder = useLastFolder(here.id);
+  const [keeping, setKeeping] = useState<{ ids: string[]; step: string | undefined } | null>(null);
+  const ticks = useTicks(here.id);
+  // The publication that the member came to by an act of their own: keys that mark ask for it.
+  const reached = useRef<string | null>(null);
+  const choose = (index: number) => {
+    reached.current = ids[index] ?? null;
+    onChoose(index);
+  };
+  const place = usePlace(chosen, choose);
+  const writes = mayWrite(here) && ids.length > 0;
+  const inList = ids.filter((each) => ticks.ticked.has(each));
+  const meant = () => {
+    const at = ids[place.now()];
+    return inList.length > 0 ? inList : at ? [at] : [];
+  };
+  const keepIn = async (publications: string[], dialog: boolean) => {
+    const made = step ?? (await onStep())?.step;
+    if (dialog || !folder) setKeeping({ ids: publications, step: made });
+    else keep.mutate({ folder, publications, note: '', ...(made ? { step: made } : {}) });
+  };
+  const withNote = () => void (writes && keepIn(meant(), true));
+  const say = (word: MarkWord) => {
+    const publications = meant();
+    if (!writes || publications.length === 0) return;
+    if (word === 'keep') void keepIn(publications, false);
+    else mark.mutate({ publications, mark: word, reason: '' });
+    if (word === 'keep' && !folder) return;
+    if (inList.length > 0) ticks.untick(inList);
+    else if (place.now() < ids.length - 1) place.go(place.now() + 1);
+  };
+  useMarkKeys({
+    may: writes,
+    current: () => meant().join(' '),
+    reached: () => inList.length > 0 || reached.current === ids[place.now()],
+    onMark: say,
+  });
+  useKeys({ n: withNote });
+  const acts: ReactNode = writes && (
+    <>
+      {MARKS.map(({ key, word, label }) => (
+        <Act key={word} main={word === 'keep'} hint={key} onClick={() => say(word)}>
+          {label}
+        </Act>
+      ))}
+      <Act hint="n" onClick={withNote}>
+        Keep with a note
+      </Act>
+    </>
+  );
+  const dialog: ReactNode = keeping && (
+    <KeepDialog
+      group={here.id}
+      publications={keeping.ids}
+      {...(keeping.step ? { step: keeping.step } : {})}
+      onKept={() => ticks.untick(keeping.ids)}
+      onClose={() => setKeeping(null)}
+    />
+  );
+  return { choose, say, withNote, writes, inList, ...ticks, acts, dialog };
+}

@@ -1,0 +1,34 @@
+import { useCallback, useState } from 'react';
+
+const key = (group: string) => `ticks of ${group}`;
+
+function stored(group: string): ReadonlySet<string> {
+  return new Set(JSON.parse(sessionStorage.getItem(key(group)) ?? '[]') as string[]);
+}
+
+/**
+ * What is ticked in this window. It outlives the list: a reload, Back and another search bring it
+ * back where the publication is listed again.
+ */
+export function useTicks(group: string) {
+  const [ticked, setTicked] = useState(() => stored(group));
+  const change = useCallback(
+    (to: (now: Set<string>) => void) =>
+      setTicked((now) => {
+        const next = new Set(now);
+        to(next);
+        sessionStorage.setItem(key(group), JSON.stringify([...next]));
+        return next;
+      }),
+    [group],
+  );
+  const tick = useCallback(
+    (id: string) => change((now) => void (now.delete(id) || now.add(id))),
+    [change],
+  );
+  const untick = useCallback(
+    (ids: Iterable<string>) => change((now) => [...ids].forEach((id) => now.delete(id))),
+    [change],
+  );
+  return { ticked, tick, untick };
+}
