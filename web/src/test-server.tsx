@@ -12,6 +12,7 @@ export const GROUP: Schema['GroupView'] = {
   me: ME,
   members: [ME, { id: 'teo', name: 'Teodor Vance', letters: 'Te', role: 'member' }],
   today: '2026-11-24',
+  zone: 'Europe/Oslo',
   demo: false,
 };
 

@@ -49,6 +49,13 @@ export function ListPane({
   useLayoutEffect(() => {
     if (focusOn > 0) wanted.current = true;
   }, [focusOn]);
+  // Where the focus is in the list, it goes with the choice, whoever moved that.
+  const before = useRef(chosen);
+  useLayoutEffect(() => {
+    if (before.current === chosen) return;
+    before.current = chosen;
+    if (pane.current?.contains(document.activeElement)) wanted.current = true;
+  }, [chosen]);
   // As soon as the chosen row is there, which may be some frames after it was chosen.
   useLayoutEffect(() => {
     // Whoever asked for the list stands in front of it.

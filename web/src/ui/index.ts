@@ -6,7 +6,7 @@ export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
-export { clock, counted, day, listed, people, shortDay, timeOfDay } from './text';
+export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDay } from './text';
 export { useAddress } from './useAddress';
 export { useStepping } from './useStepping';
 export { typedJustNow } from './typing';

@@ -3,15 +3,27 @@ export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
 }
 
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
-const SHORT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+/** The group's time zone: every time that is shown is told in it, wherever the reader is. */
+let zone: string | undefined;
+
+export function setZone(next: string): void {
+  zone = next;
+}
+
+/** A day without a time is that day everywhere. */
+function format(date: string, parts: Intl.DateTimeFormatOptions): string {
+  const timeZone = date.length <= '2026-11-24'.length ? 'UTC' : zone;
+  return new Intl.DateTimeFormat('en-GB', { ...parts, ...(timeZone ? { timeZone } : {}) }).format(
+    new Date(date),
+  );
+}
 
 export function day(date: string): string {
-  return DAY.format(new Date(date));
+  return format(date, { day: 'numeric', month: 'long', year: 'numeric' });
 }
 
 export function shortDay(date: string): string {
-  return SHORT.format(new Date(date));
+  return format(date, { day: 'numeric', month: 'short' });
 }
 
 /** "a, b and 4 others" from family names. */
@@ -25,16 +37,17 @@ export function listed(words: readonly string[]): string {
   return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
 }
 
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-
-/** "today 07:40", or the day with the time. */
 /** Hours and minutes alone, where the day stands above. */
 export function clock(at: string): string {
-  return TIME.format(new Date(at));
+  return format(at, { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The day of a moment, as 2026-11-24. */
+export function dayOf(at: string): string {
+  return new Intl.DateTimeFormat('sv', zone ? { timeZone: zone } : {}).format(new Date(at));
+}
+
+/** "today 07:40", or the day with the time. */
 export function timeOfDay(at: string, today: string): string {
-  const date = new Date(at);
-  const isToday = date.toLocaleDateString('sv') === today;
-  return `${isToday ? 'today' : shortDay(at)} ${TIME.format(date)}`;
+  return `${dayOf(at) === today ? 'today' : shortDay(at)} ${clock(at)}`;
 }

@@ -3,8 +3,10 @@ import { counted, day, Failed, Waiting } from '../../ui';
 import { Own, Title } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
+import { AlertActs } from './AlertActs';
 import { FeedOfAlert } from './FeedOfAlert';
 import { LastRounds } from './LastRounds';
+import { LastRuns } from './LastRuns';
 import { rhythmInWords } from './rhythm';
 
 export function AlertPage() {
@@ -32,10 +34,19 @@ export function AlertPage() {
       </p>
       <p className="mt-1">
         Its <Own word="round">rounds</Own> close {rhythmInWords(alert.rhythm, alert.hour)}
-        {alert.nextCloses && <span className="text-soft">, next on {day(alert.nextCloses)}</span>}.
+        {alert.state === 'watching' && alert.nextCloses && (
+          <span className="text-soft">, next on {day(alert.nextCloses)}</span>
+        )}
+        . {alert.asked > 1 && `${alert.asked} lit lamps cover an arrival.`}
       </p>
+      {alert.state === 'paused' && <p className="mt-1 font-semibold">It is paused.</p>}
+      {alert.state === 'ended' && (
+        <p className="mt-1 font-semibold">It has ended. Its arrivals and all marks stay.</p>
+      )}
+      <AlertActs alert={alert} />
       <LastRounds group={here.id} rounds={rounds} />
-      <FeedOfAlert group={here.id} alert={alert.id} />
+      <LastRuns view={found.data} />
+      {alert.state !== 'ended' && <FeedOfAlert group={here.id} alert={alert.id} />}
     </div>
   );
 }

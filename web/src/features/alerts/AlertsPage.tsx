@@ -26,8 +26,15 @@ export function AlertsPage() {
               {alert.name}
             </Link>
             <p className="text-[13px] text-soft">
-              {rhythmInWords(alert.rhythm, alert.hour)} · {counted(alert.findings, 'finding')} since{' '}
-              {shortDay(alert.at)} · keeps go into {alert.folder.name} · set by {alert.by}
+              {alert.state === 'watching' ? (
+                rhythmInWords(alert.rhythm, alert.hour)
+              ) : (
+                <b className="font-semibold">{alert.state}</b>
+              )}
+              {alert.failed && <b className="font-semibold text-error"> · its last run failed</b>}
+              {alert.setAside > 0 && ` · ${counted(alert.setAside, 'record')} set aside`} ·{' '}
+              {counted(alert.findings, 'finding')} since {shortDay(alert.at)} · keeps go into{' '}
+              {alert.folder.name} · set by {alert.by}
             </p>
           </li>
         ))}

@@ -19,8 +19,8 @@ export function LastRounds({ group, rounds }: { group: string; rounds: Schema['R
                 style={{ width: `${(100 * round.arrivals) / most}%` }}
               />
             </span>
-            {round.arrivals === 0 ? (
-              <span className="text-soft">checked, nothing</span>
+            {round.arrivals === 0 && round.nobody === 0 ? (
+              <span className="text-soft">nothing to review</span>
             ) : (
               <Link className="act" to={`/g/${group}/r/${round.id}`}>
                 {counted(round.arrivals, 'arrival')}
@@ -29,6 +29,16 @@ export function LastRounds({ group, rounds }: { group: string; rounds: Schema['R
           </li>
         ))}
       </ol>
+      {rounds.length >= SHOWN && (
+        <p className="text-[13px] text-soft">
+          The last {SHOWN} rounds;{' '}
+          <Link className="act" to={`/g/${group}/arrivals`}>
+            all with something in them
+          </Link>
+        </p>
+      )}
     </section>
   );
 }
+
+const SHOWN = 12;

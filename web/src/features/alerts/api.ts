@@ -87,3 +87,13 @@ export function useRevoke(group: string) {
     onError: (error) => tell({ text: error.message, bad: true }),
   });
 }
+
+/** Folders of the group that keeps can go into. */
+export function useFolderNames(group: string) {
+  return useQuery({
+    queryKey: keys.folders(group),
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/folders', { params: { path: { group } }, signal })),
+    select: (folders) => folders.filter((folder) => !folder.pile),
+  });
+}

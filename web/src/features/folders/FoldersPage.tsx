@@ -1,10 +1,12 @@
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
+import type { Schema } from '../../api';
 import { counted, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { ToCheck } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { useAddFolder, useFolders } from './api';
+import { Bin } from './Bin';
 
 export function FoldersPage() {
   const here = useHere();
@@ -20,10 +22,11 @@ export function FoldersPage() {
         <p className="mt-3 text-soft">No folder yet. Make one; whatever is kept goes into one.</p>
       )}
       <ul className="mt-3 max-w-[46rem]">
-        {folders.data.map((folder) => (
+        {inOrder(folders.data).map(({ folder, deep }) => (
           <li
             key={folder.id}
             className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-2"
+            style={{ paddingLeft: `${deep * 1.25}rem` }}
           >
             <Link
               className="min-w-0 flex-1 font-serif text-[16px] font-medium"
@@ -31,6 +34,7 @@ export function FoldersPage() {
             >
               {folder.name}
             </Link>
+            {folder.pile && <span className="text-[13px] text-soft">only you see it</span>}
             <span className="text-soft">{counted(folder.items, 'publication')}</span>
             <span className="w-32 text-right text-soft">
               {counted(folder.searches, 'search', 'searches')}
@@ -39,8 +43,22 @@ export function FoldersPage() {
         ))}
       </ul>
       {mayWrite(here) && <NewFolder group={here.id} />}
+      <Bin />
     </div>
   );
+}
+
+type Folder = Schema['FolderLine'];
+
+/** Each folder with those that lie in it behind it. */
+function inOrder(all: Folder[], parent?: string, deep = 0): { folder: Folder; deep: number }[] {
+  const known = new Set(all.map((folder) => folder.id));
+  return all
+    .filter((folder) => {
+      const above = folder.parent && known.has(folder.parent) ? folder.parent : undefined;
+      return above === parent;
+    })
+    .flatMap((folder) => [{ folder, deep }, ...inOrder(all, folder.id, deep + 1)]);
 }
 
 function NewFolder({ group }: { group: string }) {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, shortDay } from '../../ui';
 import { SetAlertDialog } from '../alerts';
-import { useRun } from '../saved';
+import { SearchActs, useRun } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { shortText } from '../strategy';
 
@@ -33,6 +33,7 @@ export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
       ) : (
         mayWrite(here) && <Act onClick={() => setSetting(true)}>Set alert</Act>
       )}
+      <SearchActs search={search} />
       {setting && (
         <SetAlertDialog group={here.id} search={search} onClose={() => setSetting(false)} />
       )}

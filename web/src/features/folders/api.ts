@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import {
   api,
   body,
@@ -22,16 +22,31 @@ export function useFolders(group: string) {
   });
 }
 
+/** A folder, its items page by page. */
 export function useFolder(group: string, folder: string) {
-  return useQuery({
+  return useInfiniteQuery({
     queryKey: keys.folder(group, folder),
-    queryFn: async ({ signal }) =>
+    initialPageParam: 0,
+    queryFn: async ({ pageParam, signal }) =>
       body(
         await api.GET('/api/groups/{group}/folders/{folder}', {
-          params: { path: { group, folder } },
+          params: { path: { group, folder }, query: { from: pageParam } },
           signal,
         }),
       ),
+    getNextPageParam: (last, pages) => {
+      const seen = pages.reduce((sum, page) => sum + page.items.length, 0);
+      return seen < last.total ? seen : null;
+    },
+  });
+}
+
+/** What ended in the group and can be brought back. */
+export function useBin(group: string) {
+  return useQuery({
+    queryKey: [...keys.folders(group), 'bin'],
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/bin', { params: { path: { group } }, signal })),
   });
 }
 

@@ -20,11 +20,11 @@ export function useCopyAddress(): (path: string) => void {
   return (path) => {
     const address = `${location.origin}${path}`;
     const said = `${address} · members of your group can open it`;
-    if (!navigator.clipboard) tell({ text: `Address: ${said}` });
+    if (!navigator.clipboard) tell({ text: `Stable link: ${said}` });
     else
       navigator.clipboard.writeText(address).then(
         () => tell({ text: `Copied: ${said}` }),
-        () => tell({ text: `Address: ${said}` }),
+        () => tell({ text: `Stable link: ${said}` }),
       );
   };
 }

@@ -35,7 +35,7 @@ export function NotePage() {
               The same today
             </Link>
           )}
-          <Act onClick={() => copy(`/n/${note.id}`)}>Address</Act>
+          <Act onClick={() => copy(`/n/${note.id}`)}>Stable link</Act>
         </p>
         <Blocks blocks={blocks} />
       </div>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, day, Failed, shortDay, Waiting } from '../../ui';
 import { SetAlertDialog } from '../alerts';
@@ -8,6 +8,7 @@ import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useDocument, useHistory, useRun } from './api';
 import { RevisionPart } from './RevisionPart';
+import { SearchActs } from './SearchActs';
 
 /** A saved search: what it finds now, how it came to be what it is, and who looked at it. */
 export function SavedSearchPage() {
@@ -67,6 +68,7 @@ function Acts({ history }: { history: Schema['HistoryShown'] }) {
   const run = useRun(here.id);
   const copy = useCopyAddress();
   const [setting, setSetting] = useState(false);
+  const navigate = useNavigate();
   const { search } = history;
   return (
     <p className="mt-2 flex flex-wrap items-center gap-x-5">
@@ -88,7 +90,11 @@ function Acts({ history }: { history: Schema['HistoryShown'] }) {
       ) : (
         mayWrite(here) && <Act onClick={() => setSetting(true)}>Set alert</Act>
       )}
-      <Act onClick={() => copy(`/s/${search.id}`)}>Address</Act>
+      <Act onClick={() => copy(`/s/${search.id}`)}>Stable link</Act>
+      <SearchActs
+        search={search}
+        onEnded={() => void navigate(`/g/${here.id}/f/${search.folder.id}`)}
+      />
       {setting && (
         <SetAlertDialog group={here.id} search={search} onClose={() => setSetting(false)} />
       )}

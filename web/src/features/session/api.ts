@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tansta
 import { useEffect, useRef } from 'react';
 import { useOutletContext } from 'react-router';
 import { api, body, changesSince, keys, type Schema } from '../../api';
+import { setZone } from '../../ui';
 
 const LOOK_EVERY = 4000;
 
@@ -15,8 +16,13 @@ export function useMe() {
 export function useGroup(group: string) {
   return useQuery({
     queryKey: keys.group(group),
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}', { params: { path: { group } }, signal })),
+    queryFn: async ({ signal }) => {
+      const view = body(
+        await api.GET('/api/groups/{group}', { params: { path: { group } }, signal }),
+      );
+      setZone(view.zone);
+      return view;
+    },
   });
 }
 
@@ -50,7 +56,11 @@ export function useSignOut() {
     mutationFn: async () => {
       await api.DELETE('/api/session');
     },
-    onSuccess: () => client.clear(),
+    // What stood on the sheet and was ticked is the member's, not the window's.
+    onSuccess: () => {
+      sessionStorage.clear();
+      client.clear();
+    },
   });
 }
 

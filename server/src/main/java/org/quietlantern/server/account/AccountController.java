@@ -24,6 +24,7 @@ class AccountController {
     this.sessions = sessions;
   }
 
+  /** Begins a visit. */
   @PostMapping("/session")
   Me signIn(@RequestBody SignIn words, HttpServletRequest request) {
     int account = accounts.signIn(words.email(), words.password());
@@ -31,12 +32,14 @@ class AccountController {
     return accounts.me(account);
   }
 
+  /** Ends the visit. */
   @DeleteMapping("/session")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void signOut(HttpServletRequest request) {
     sessions.signOut(request);
   }
 
+  /** Who is signed in, and the groups they are in. */
   @GetMapping("/me")
   Me me() {
     return accounts.me(SessionAccount.current());

@@ -32,6 +32,7 @@ class ActionController {
         .orElseGet(() -> ResponseEntity.status(HttpStatus.NOT_MODIFIED).build());
   }
 
+  /** Takes back an act of the member, if nothing changed the same thing since. */
   @PostMapping("/actions/{action}/undo")
   Undoing.Undone undo(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable UUID action) {

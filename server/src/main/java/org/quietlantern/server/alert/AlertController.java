@@ -29,16 +29,19 @@ class AlertController {
     this.changes = changes;
   }
 
+  /** Alerts of the group; those that ended come last. */
   @GetMapping("/alerts")
   List<Alerts.AlertLine> alerts(Member me) {
     return alerts.list(me);
   }
 
+  /** One alert with its last rounds and runs. */
   @GetMapping("/alerts/{alert}")
   Alerts.AlertView alert(Member me, @PathVariable String alert) {
     return alerts.view(me, alert);
   }
 
+  /** Watches a saved search from now on. */
   @PostMapping("/alerts")
   Alerts.AlertSet setAlert(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody SetAlert body) {
@@ -55,12 +58,14 @@ class AlertController {
     return changes.change(me, command, alert, body);
   }
 
+  /** Pauses an alert: it looks no more until it goes on. */
   @PostMapping("/alerts/{alert}/pause")
   Alerts.AlertLine pauseAlert(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String alert) {
     return changes.pause(me, command, alert);
   }
 
+  /** Lets an alert go on that is paused. */
   @PostMapping("/alerts/{alert}/resume")
   Alerts.AlertLine resumeAlert(
       Member me,

@@ -87,7 +87,7 @@ public class Alerts implements Undoable {
    * @param sources whose harvests had ended since the run before
    * @param error why it failed; empty where it went well
    */
-  public record RunShown(Instant at, int found, List<String> sources, String error) {}
+  public record AlertRunShown(Instant at, int found, List<String> sources, String error) {}
 
   /** A record that the alert could not deal with. */
   public record SetAsideShown(String id, String title, String why, Instant at) {}
@@ -99,7 +99,10 @@ public class Alerts implements Undoable {
    * @param runs the last twenty
    */
   public record AlertView(
-      AlertLine alert, List<RoundLine> rounds, List<RunShown> runs, List<SetAsideShown> setAside) {}
+      AlertLine alert,
+      List<RoundLine> rounds,
+      List<AlertRunShown> runs,
+      List<SetAsideShown> setAside) {}
 
   /** An alert just set, and how many publications it remembers as being there already. */
   public record AlertSet(String id, String name, int baseline) {}
@@ -149,8 +152,8 @@ public class Alerts implements Undoable {
             .toList());
   }
 
-  private static RunShown shown(AlertMapper.Run run, Map<Integer, String> names) {
-    return new RunShown(
+  private static AlertRunShown shown(AlertMapper.Run run, Map<Integer, String> names) {
+    return new AlertRunShown(
         run.at(),
         run.found(),
         Arrays.stream(run.sources()).map(id -> names.getOrDefault(id, "")).toList(),

@@ -34,11 +34,13 @@ class ArrivalController {
     return arrivals.rounds(me, before);
   }
 
+  /** One round with its arrivals, the newest here first. */
   @GetMapping("/rounds/{round}")
   RoundView round(Member me, @PathVariable String round) {
     return arrivals.round(me, round);
   }
 
+  /** Says something of one publication or several, as one act. */
   @PostMapping("/marks")
   Marking.Marked mark(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody MarkBody body) {

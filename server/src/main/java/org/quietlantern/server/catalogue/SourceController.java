@@ -14,6 +14,7 @@ class SourceController {
     this.sources = sources;
   }
 
+  /** What each source holds and supplies. */
   @GetMapping
   List<Sources.SourceView> all() {
     return sources.all();

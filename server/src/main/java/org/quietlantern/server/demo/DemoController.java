@@ -25,6 +25,7 @@ class DemoController {
   /** {@code pastUntil}: while the groups' past is arriving, when it will end. */
   record DemoState(Instant today, @Nullable Instant pastUntil) {}
 
+  /** What day it is in the demo, and whether its past has arrived. */
   @GetMapping("/api/demo")
   DemoState state() {
     return new DemoState(days.today(), days.pastUntil().orElse(null));

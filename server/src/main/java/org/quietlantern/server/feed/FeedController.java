@@ -21,17 +21,20 @@ class FeedController {
     this.feeds = feeds;
   }
 
+  /** Feeds of the member that have not been revoked. */
   @GetMapping("/feeds")
   List<Feeds.FeedLine> feeds(Member me) {
     return feeds.mine(me);
   }
 
+  /** The secret address of the member for an alert; the one there is, or a new one. */
   @PostMapping("/alerts/{alert}/feed")
   Feeds.FeedLine subscribe(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String alert) {
     return feeds.subscribe(me, command, alert);
   }
 
+  /** Ends a feed address for good. */
   @PostMapping("/feeds/{feed}/revoke")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void revoke(Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String feed) {

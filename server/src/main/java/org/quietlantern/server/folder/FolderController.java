@@ -51,17 +51,20 @@ class FolderController {
     this.searches = searches;
   }
 
+  /** Folders of the group, and the pile of the member. */
   @GetMapping("/folders")
   List<Folders.FolderLine> folders(Member me) {
     return folders.list(me);
   }
 
+  /** Makes a folder. */
   @PostMapping("/folders")
   Folders.FolderName addFolder(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody NewFolder body) {
     return folders.add(me, command, body.name());
   }
 
+  /** Names a folder and puts it into another one. */
   @PutMapping("/folders/{folder}")
   Folders.FolderName changeFolder(
       Member me,
@@ -84,6 +87,7 @@ class FolderController {
     return changes.bin(me);
   }
 
+  /** Brings back a folder or saved search that ended. */
   @PostMapping("/bin/{ended}/back")
   FolderChanges.Ended bringBack(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String ended) {
@@ -97,6 +101,7 @@ class FolderController {
     return reading.view(me, folder, from);
   }
 
+  /** Keeps one publication or several in a folder, as one act. */
   @PostMapping("/folders/{folder}/items")
   Kept keep(
       Member me,
@@ -123,6 +128,7 @@ class FolderController {
     return changes.takeOut(me, command, folder, body.publications());
   }
 
+  /** All publications of a folder in RIS. */
   @GetMapping(
       path = "/folders/{folder}/export.ris",
       produces = "application/x-research-info-systems")
@@ -132,6 +138,7 @@ class FolderController {
     return Attachment.of(name, file.text());
   }
 
+  /** Saves a search in a folder, with its count of now. */
   @PostMapping("/folders/{folder}/searches")
   SavedSearch saveSearch(
       Member me,
@@ -141,6 +148,7 @@ class FolderController {
     return searches.save(me, command, folder, body.name(), body.asked().toStrategy());
   }
 
+  /** Names a saved search and puts it into a folder. */
   @PutMapping("/searches/{search}")
   SavedSearch changeSearch(
       Member me,
@@ -150,6 +158,7 @@ class FolderController {
     return changes.changeSearch(me, command, search, body.name(), body.folder());
   }
 
+  /** One saved search, as its last revision has it. */
   @GetMapping("/searches/{search}")
   SavedSearch search(Member me, @PathVariable String search) {
     return searches.get(me, search);

@@ -22,9 +22,15 @@ class GroupController {
     }
   }
 
-  /** The group, who asks, and what day it is there. */
+  /** The group, who asks, and what day it is there; {@code zone}: in which its times are told. */
   record GroupView(
-      String id, String name, Person me, List<Person> members, LocalDate today, boolean demo) {}
+      String id,
+      String name,
+      Person me,
+      List<Person> members,
+      LocalDate today,
+      String zone,
+      boolean demo) {}
 
   GroupController(Groups groups, Calendar calendar, LanternProperties properties) {
     this.groups = groups;
@@ -32,6 +38,7 @@ class GroupController {
     this.properties = properties;
   }
 
+  /** The group, its members, and what day it is there. */
   @GetMapping
   GroupView group(Member me) {
     return new GroupView(
@@ -40,6 +47,7 @@ class GroupController {
         Person.of(me),
         groups.members(me.group()).stream().map(Person::of).toList(),
         calendar.today(me.zoneId()),
+        me.zone(),
         properties.demo().enabled());
   }
 }

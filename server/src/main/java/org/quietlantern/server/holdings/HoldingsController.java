@@ -20,11 +20,13 @@ class HoldingsController {
     this.holdings = holdings;
   }
 
+  /** What the group may read, as it was brought in. */
   @GetMapping
   GroupHoldings.HoldingsView view(Member me) {
     return holdings.view(me);
   }
 
+  /** Brings in a KBART file in place of the one before. */
   @PutMapping
   GroupHoldings.Taken take(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody HoldingsFile body) {

@@ -30,6 +30,7 @@ class JournalController {
     return pages.lookUp(me, new JournalPages.Wanted(words, discipline, letter, access));
   }
 
+  /** One journal: what it was called, what may be read, its years. */
   @GetMapping("/{issn}")
   OneJournal.JournalFacts get(Member me, @PathVariable String issn) {
     return one.get(me, issn);

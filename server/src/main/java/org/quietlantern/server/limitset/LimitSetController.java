@@ -25,17 +25,20 @@ class LimitSetController {
     this.sets = sets;
   }
 
+  /** The sets of limits that the group has kept. */
   @GetMapping
   List<LimitSets.LimitSet> all(Member me) {
     return sets.all(me);
   }
 
+  /** Keeps the limits in force of a strategy under a name. */
   @PostMapping
   LimitSets.LimitSet add(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody NewLimitSet body) {
     return sets.add(me, command, body.name(), StrategyBody.of(body.strategy()));
   }
 
+  /** Ends a set of limits; searches that it was put on keep them. */
   @DeleteMapping("/{set}")
   LimitSets.LimitSet remove(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String set) {

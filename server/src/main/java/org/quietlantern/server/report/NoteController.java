@@ -33,11 +33,13 @@ class NoteController {
     return notes.keep(me, command, folder, body.of());
   }
 
+  /** Notes kept in a folder, the newest first. */
   @GetMapping("/folders/{folder}/notes")
   List<Notes.NoteLine> inFolder(Member me, @PathVariable String folder) {
     return notes.inFolder(me, folder);
   }
 
+  /** One note as it was kept. */
   @GetMapping("/notes/{note}")
   Notes.NoteView note(Member me, @PathVariable String note) {
     return notes.get(me, note);

@@ -33,11 +33,13 @@ class ReportController {
     return new ReportShown(document.title(), BlockShown.of(document));
   }
 
+  /** A written account as text. */
   @GetMapping(value = "/text", produces = "text/plain;charset=UTF-8")
   ResponseEntity<byte[]> text(Member me, @RequestParam String of) {
     return Attachment.of("report.txt", TextWriter.write(accounts.of(me, of)));
   }
 
+  /** A written account as DOCX (ISO/IEC 29500). */
   @GetMapping(value = "/docx", produces = DOCX)
   ResponseEntity<byte[]> docx(Member me, @RequestParam String of) {
     return Attachment.of("report.docx", DocxWriter.write(accounts.of(me, of)));

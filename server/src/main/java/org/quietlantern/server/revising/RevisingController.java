@@ -57,6 +57,7 @@ class RevisingController {
     return checking.waitingFor(me);
   }
 
+  /** A saved search with its revisions, checks and kept runs. */
   @GetMapping("/{search}/history")
   Histories.HistoryShown history(Member me, @PathVariable String search) {
     return histories.of(me, search);
@@ -69,6 +70,7 @@ class RevisingController {
     return revising.preview(me, search, body.toStrategy());
   }
 
+  /** Saves the next revision of a saved search; an alert follows it. */
   @PostMapping("/{search}/revisions")
   Revising.RevisionSaved revise(
       Member me,
@@ -86,6 +88,7 @@ class RevisingController {
             Boolean.TRUE.equals(body.announce())));
   }
 
+  /** Declares a saved search documented, or takes that back. */
   @PutMapping("/{search}/documented")
   void document(
       Member me,
@@ -103,6 +106,7 @@ class RevisingController {
     return running.run(me, command, search);
   }
 
+  /** Gives a revision to a colleague to be checked. */
   @PostMapping("/{search}/revisions/{n}/checks")
   void give(
       Member me,
@@ -123,6 +127,7 @@ class RevisingController {
     checking.checked(me, command, search, n);
   }
 
+  /** Says something to the group about a line of a revision. */
   @PostMapping("/{search}/revisions/{n}/remarks")
   void remark(
       Member me,

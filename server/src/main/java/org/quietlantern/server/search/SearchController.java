@@ -88,6 +88,7 @@ class SearchController {
     this.beginnings = beginnings;
   }
 
+  /** What a strategy finds: counts of its lines, the first thousand ids, the first rows. */
   @PostMapping("/search")
   @GuestsMay
   SearchResult search(Member me, @RequestBody SearchBody body) {
@@ -166,6 +167,7 @@ class SearchController {
     return versions.of(publication);
   }
 
+  /** One publication with everything that is known of it. */
   @GetMapping("/publications/{publication}")
   Leaf publication(Member me, @PathVariable String publication) {
     return matching.inOneState(me, 0, () -> leaves.get(me, publication, Optional.empty()));

@@ -36,6 +36,7 @@ class TrailController {
     this.trail = trail;
   }
 
+  /** Settles a search: it gets an address and a step on the trail of the member. */
   @PostMapping("/steps")
   @GuestsMay
   Trail.StepMade settle(
@@ -78,6 +79,7 @@ class TrailController {
     return Attachment.of("trail.txt", pages.text(me));
   }
 
+  /** The strategy behind an address of the group. */
   @GetMapping("/q/{q}")
   StrategyBody strategy(Member me, @PathVariable String q) {
     return trail.get(me, q);

@@ -1,9 +1,17 @@
 package org.quietlantern.server.support;
 
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import org.springframework.core.MethodParameter;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
@@ -47,6 +55,34 @@ public final class Endpoints {
                                             e.getValue().getReturnType().getParameterType()))))
         .sorted(Comparator.comparing(Endpoint::toString))
         .toList();
+  }
+
+  /** Types that answers and bodies are made of, down to their last component. */
+  public static Set<Class<?>> described(TestApp app) {
+    Set<Class<?>> seen = new LinkedHashSet<>();
+    app.mappings()
+        .getHandlerMethods()
+        .values()
+        .forEach(
+            method -> {
+              collect(method.getMethod().getGenericReturnType(), seen);
+              for (MethodParameter parameter : method.getMethodParameters()) {
+                if (parameter.hasParameterAnnotation(RequestBody.class)) {
+                  collect(parameter.getGenericParameterType(), seen);
+                }
+              }
+            });
+    return seen;
+  }
+
+  private static void collect(Type type, Set<Class<?>> seen) {
+    if (type instanceof ParameterizedType generic) {
+      Arrays.stream(generic.getActualTypeArguments()).forEach(part -> collect(part, seen));
+    } else if (type instanceof Class<?> plain && plain.isRecord() && seen.add(plain)) {
+      for (RecordComponent component : plain.getRecordComponents()) {
+        collect(component.getGenericType(), seen);
+      }
+    }
   }
 
   private static Endpoint endpoint(RequestMethod method, String path, Class<?> returned) {
