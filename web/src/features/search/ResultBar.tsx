@@ -86,7 +86,7 @@ export function ResultBar({
         {stale && ' for the lines before'}
       </p>
       {waiting && (
-        <span role="status">
+        <span aria-live="polite">
           still counting <Act onClick={onCancel}>Cancel</Act>
         </span>
       )}

@@ -57,6 +57,7 @@ export function Results({
   const acts = useResultActs({
     ids,
     chosen,
+    named: wanted,
     onChoose: (index) => show(ids[index]),
     step,
     onStep,

@@ -102,6 +102,8 @@ export function Workbench({
   };
   const run = (next: Strategy, sorted: string) => {
     toList();
+    // The list begins at its top; arrows that follow lead on from there.
+    change('p', '', { replace: true });
     void settle(next, sorted, 'enter');
   };
   const pick = (line: string) => {

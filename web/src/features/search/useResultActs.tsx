@@ -13,12 +13,15 @@ import { useTicks } from './useTicks';
 export function useResultActs({
   ids,
   chosen,
+  named,
   onChoose,
   step,
   onStep,
 }: {
   ids: readonly string[];
   chosen: number;
+  /** The publication that the address names. */
+  named: string | null;
   onChoose: (index: number) => void;
   step: string | undefined;
   /** The step of the trail that the list belongs to; it is made where there is none yet. */
@@ -30,10 +33,11 @@ export function useResultActs({
   const folder = useLastFolder(here.id);
   const [keeping, setKeeping] = useState<{ ids: string[]; step: string | undefined } | null>(null);
   const ticks = useTicks(here.id);
-  // The publication that the member came to by an act of their own: keys that mark ask for it.
-  const reached = useRef<string | null>(null);
+  // The publication that the member came to in this list by an act of their own, or that the address
+  // named when the place was opened: keys that mark ask for it.
+  const reached = useRef({ list: ids, id: named });
   const choose = (index: number) => {
-    reached.current = ids[index] ?? null;
+    reached.current = { list: ids, id: ids[index] ?? null };
     onChoose(index);
   };
   const place = usePlace(chosen, choose);
@@ -61,7 +65,9 @@ export function useResultActs({
   useMarkKeys({
     may: writes,
     current: () => meant().join(' '),
-    reached: () => inList.length > 0 || reached.current === ids[place.now()],
+    reached: () =>
+      inList.length > 0 ||
+      (reached.current.list === ids && reached.current.id === ids[place.now()]),
     onMark: say,
   });
   useKeys({ n: withNote });

@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.regex.Pattern;
@@ -59,6 +60,14 @@ final class Person implements AutoCloseable {
     page.getByRole(AriaRole.NAVIGATION)
         .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place))
         .click();
+    return this;
+  }
+
+  /** Begins a sheet of its own, from wherever it is. */
+  Person newSheet() {
+    go("Search");
+    link("New sheet").click();
+    PlaywrightAssertions.assertThat(line(1)).hasValue("");
     return this;
   }
 

@@ -126,8 +126,8 @@ class Screenshots {
     take(ilse, "help");
     ilse.page().navigate(group + "/search");
     ilse.line(1).waitFor();
-    ilse.go("Search").search("moth* dimming");
-    ilse.go("Search").search("(moth* or bats) dimming");
+    ilse.newSheet().search("moth* dimming");
+    ilse.newSheet().search("(moth* or bats) dimming");
     ilse.page().navigate(group + "/trail");
     ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(0).check();
     ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(1).check();

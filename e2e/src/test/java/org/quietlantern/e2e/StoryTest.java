@@ -99,7 +99,7 @@ class StoryTest {
     Locator third =
         ilse.page().getByLabel("Publications found").getByRole(AriaRole.LISTITEM).nth(2);
     assertThat(third).hasAttribute("aria-current", "true");
-    String chosen = third.getByRole(AriaRole.LINK).textContent();
+    String chosen = third.getByRole(AriaRole.LINK).first().textContent();
     assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(chosen);
     ilse.page().reload();
     assertThat(ilse.searchLine()).hasValue(LINE);
@@ -126,10 +126,8 @@ class StoryTest {
     Locator kept = teodor.page().getByLabel("Publications kept");
     assertThat(kept).containsText("Ilse Brandvold");
     assertThat(kept).containsText("“for the lighting review”");
+    page.keyboard().press("k");
     page.keyboard().press("1");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep").setExact(true))
-        .last()
-        .click();
     assertThat(notice()).containsText("Already in Verge lighting, kept by Ilse Brandvold.");
     page.keyboard().press("0");
     assertThat(notice()).containsText("Undone.");
@@ -210,7 +208,7 @@ class StoryTest {
     assertThat(firstRow.getByLabel("Ilse Brandvold: not yet")).isVisible();
     ilse.page().reload();
     ilse.page().getByText("What the group says").waitFor();
-    String title = firstRow.getByRole(AriaRole.LINK).textContent();
+    String title = firstRow.getByRole(AriaRole.LINK).first().textContent();
     ilse.page().keyboard().press("1");
     assertThat(notice()).containsText("Kept in Verge lighting.");
     assertThat(firstRow.getByLabel("Ilse Brandvold: keep")).isVisible();
@@ -248,7 +246,7 @@ class StoryTest {
   @Order(9)
   void theFolderIsExportedAndItsLinksOpenForAnyone() throws IOException {
     ilse.go("Folders").link("Verge lighting").click();
-    Locator kept = ilse.page().getByLabel("Publications kept").getByRole(AriaRole.LINK);
+    Locator kept = ilse.page().getByLabel("Publications kept").locator("> li");
     assertThat(kept.first()).isVisible();
     Download file = ilse.page().waitForDownload(() -> ilse.link("Export as RIS").click());
     assertThat(file.suggestedFilename()).isEqualTo("Verge-lighting.ris");

@@ -71,7 +71,7 @@ class TrailTest {
   @DisplayName("From a good paper to what cites it, and to what is like it")
   @Test
   void outward() {
-    Page page = maren.go("Search").search("moth* dimming").page();
+    Page page = maren.newSheet().search("moth* dimming").page();
     Locator leaf = page.getByLabel("Leaf");
     count();
     Locator first = page.getByLabel("Publications found").getByRole(AriaRole.LINK).first();
@@ -97,7 +97,7 @@ class TrailTest {
   @DisplayName("A heading of a publication joins the present search, switched off for later")
   @Test
   void headingOfAPublication() {
-    Page page = maren.go("Search").search("curfew").page();
+    Page page = maren.newSheet().search("curfew").page();
     int before = count();
     Locator leaf = page.getByLabel("Leaf");
     Locator heading = leaf.locator("ul button[aria-expanded]").first();
@@ -112,9 +112,9 @@ class TrailTest {
   @DisplayName("Two attempts are compared, one of them goes on as a line, and is reported")
   @Test
   void trail() throws IOException {
-    maren.go("Search").search("bats");
+    maren.newSheet().search("bats");
     int broad = count();
-    maren.go("Search").search("bats or owls");
+    maren.newSheet().search("bats or owls");
     int wide = count();
     Page page = maren.page();
     page.getByText("Trail", new Page.GetByTextOptions().setExact(true)).click();

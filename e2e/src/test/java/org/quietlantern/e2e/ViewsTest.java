@@ -123,7 +123,7 @@ class ViewsTest {
   }
 
   private static void dialogs(Person ilse) {
-    ilse.go("Search").search("moth* or dimming");
+    ilse.newSheet().search("moth* or dimming");
     for (String key : List.of("1", "g", "?")) {
       ilse.page().keyboard().press(key);
       ilse.page().locator("dialog[open]").waitFor();

@@ -46,7 +46,8 @@ class SearchTest {
           and or            | column 1: “and” needs something before it
           ~   ~             | column 1: there is nothing to search for yet
           m*                | column 1: “m*”: a cut word needs at least three letters before its *
-          year: soon        | column 7: “soon” is not a year: four digits, or two years with a hyphen
+          year: soon        | column 7: “soon” is not a year: four digits, 2020-2024, 2021-, or >2020; months stand in the limit Years
+          year: 2020-13     | column 7: “2020-13” is not a year: four digits, 2020-2024, 2021-, or >2020; months stand in the limit Years
           """)
   void mistakes(String text, String sentence) {
     Client.Response answer = sara.post("/search", Map.of("text", text));

@@ -6,7 +6,14 @@ import java.util.stream.Stream;
 /** A query in CQL as a tree, before it is known what its indexes mean. */
 sealed interface Cql {
   /** One condition. {@code index} is empty where only a term was given. */
-  record Clause(String index, String relation, List<String> modifiers, String term, Span span)
+  record Clause(
+      String index,
+      String relation,
+      List<String> modifiers,
+      String term,
+      Span span,
+      Span relationAt,
+      Span termAt)
       implements Cql {
     public Clause {
       modifiers = List.copyOf(modifiers);

@@ -91,7 +91,9 @@ final class CqlParser {
     boolean plain =
         relation.isEnd() || relation.is(")") || relation.isBoolean() || relation.quoted();
     return plain || relation.is("prox") || relation.is("sortby")
-        ? Optional.of(new Cql.Clause("", "=", List.of(), first.text(), first.span()))
+        ? Optional.of(
+            new Cql.Clause(
+                "", "=", List.of(), first.text(), first.span(), first.span(), first.span()))
         : condition(first);
   }
 
@@ -109,7 +111,8 @@ final class CqlParser {
   }
 
   private Optional<Cql> condition(Piece index) {
-    String relation = next().text().toLowerCase(Locale.ROOT);
+    Piece sign = next();
+    String relation = sign.text().toLowerCase(Locale.ROOT);
     List<String> modifiers = new ArrayList<>();
     while (peek().is("/")) {
       next();
@@ -120,7 +123,9 @@ final class CqlParser {
       return problem(Problem.Code.CQL_ENDS, term);
     }
     Span span = new Span(index.span().start(), term.span().end());
-    return Optional.of(new Cql.Clause(index.text(), relation, modifiers, term.text(), span));
+    return Optional.of(
+        new Cql.Clause(
+            index.text(), relation, modifiers, term.text(), span, sign.span(), term.span()));
   }
 
   private static boolean isSign(Piece piece) {

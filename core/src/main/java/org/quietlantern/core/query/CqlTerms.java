@@ -4,22 +4,17 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 
 /** A words line out of CQL. */
 final class CqlTerms {
-  private static final Set<String> ANYWHERE =
-      Set.of(
-          "",
-          "any",
-          "cql.serverchoice",
-          "cql.anywhere",
-          "cql.anyindexes",
-          "cql.keywords",
-          "cql.allindexes");
-  private static final Set<String> WORDS = Set.of("=", "==", "all", "scr", "cql.scr", "exact");
+  private static final Set<String> WORDS = Set.of("=", "all", "scr", "cql.scr");
+  private static final Set<String> EXACT = Set.of("==", "exact");
+  private static final Map<String, String> SIDES =
+      Map.of("<", "<", "<=", "<=", ">", ">", ">=", ">=");
   private final List<Problem> problems;
 
   CqlTerms(List<Problem> problems) {
@@ -47,7 +42,7 @@ final class CqlTerms {
 
   /** {@code ==} asks for a heading as a whole; {@code =} for words in one. */
   static boolean isHeading(Cql.Clause clause) {
-    return clause.index().equalsIgnoreCase(Field.HEADING.word()) && clause.relation().equals("==");
+    return CqlIndexes.isHeading(clause.index()) && EXACT.contains(clause.relation());
   }
 
   private Optional<Term> heading(Cql.Clause clause) {
@@ -65,36 +60,57 @@ final class CqlTerms {
   }
 
   private Optional<Term> words(Cql.Clause clause) {
-    Optional<Term> term = inAnyField(clause);
-    String index = clause.index().toLowerCase(Locale.ROOT);
-    if (term.isEmpty() || ANYWHERE.contains(index)) {
-      return term;
-    }
-    List<Optional<Field>> fields = Arrays.stream(index.split(",")).map(Field::named).toList();
-    if (fields.isEmpty() || fields.stream().anyMatch(Optional::isEmpty)) {
+    boolean anywhere = CqlIndexes.isAnywhere(clause.index());
+    Optional<List<Field>> fields = CqlIndexes.fields(clause.index());
+    if (!anywhere && fields.isEmpty()) {
       return problem(Problem.Code.CQL_UNKNOWN_INDEX, clause, clause.index());
     }
-    return Optional.of(
-        new Term.In(fields.stream().map(Optional::orElseThrow).distinct().toList(), term.get()));
+    Optional<Term> term = inAnyField(clause);
+    return anywhere ? term : term.map(found -> new Term.In(fields.orElseThrow(), found));
   }
 
   private Optional<Term> inAnyField(Cql.Clause clause) {
     List<String> words = Arrays.stream(clause.term().strip().split("\\s+")).toList();
     if (clause.term().isBlank()) {
-      return problem(Problem.Code.CQL_ENDS, clause, "");
+      return problem(Problem.Code.CQL_ENDS, clause.termAt(), "");
+    }
+    if (clause.term().matches("\\^.*|.*(?<!\\\\)\\^")) {
+      return problem(Problem.Code.CQL_NOT_SPOKEN, clause.termAt(), "^");
     }
     if (clause.relation().equals("adj")) {
       return phrase(clause, words);
     }
-    if (clause.relation().equals("within") && clause.index().equals("year") && words.size() == 2) {
-      return Optional.of(new Term.Word(words.get(0) + "-" + words.get(1), clause.span()));
+    if (CqlIndexes.isYear(clause.index())
+        && (clause.relation().equals("within") || SIDES.containsKey(clause.relation()))) {
+      return years(clause, words);
     }
     if (clause.relation().equals("any")) {
       return joined(clause, words, Term.Or::new);
     }
+    if (EXACT.contains(clause.relation()) && CqlIndexes.isWhole(clause.index())) {
+      return phrase(clause, words);
+    }
     return WORDS.contains(clause.relation())
         ? joined(clause, words, Term.And::new)
-        : problem(Problem.Code.CQL_NOT_SPOKEN, clause, clause.relation());
+        : problem(Problem.Code.CQL_NOT_SPOKEN, clause.relationAt(), clause.relation());
+  }
+
+  /** {@code year within "2020 2024"}, {@code year > 2020}: as the sheet writes it. */
+  private Optional<Term> years(Cql.Clause clause, List<String> words) {
+    boolean within = clause.relation().equals("within");
+    String typed =
+        within && words.size() == 2
+            ? words.get(0).replace("*", "") + "-" + words.get(1).replace("*", "")
+            : within ? "" : clause.relation() + clause.term().strip();
+    Optional<Term> read =
+        Parser.parse("year: " + typed)
+            .tree()
+            .filter(Term.In.class::isInstance)
+            .map(term -> ((Term.In) term).term())
+            .filter(Term.Word.class::isInstance);
+    return typed.matches("[<>=]*\\d{4}|\\d{4}-|-\\d{4}|\\d{4}-\\d{4}") && read.isPresent()
+        ? read
+        : problem(Problem.Code.YEAR_UNREADABLE, clause.termAt(), clause.term());
   }
 
   private Optional<Term> joined(
@@ -126,13 +142,17 @@ final class CqlTerms {
     if (parsed.tree().isEmpty()) {
       problems.add(
           new Problem(
-              parsed.problems().get(0).code(), clause.span(), parsed.problems().get(0).found()));
+              parsed.problems().get(0).code(), clause.termAt(), parsed.problems().get(0).found()));
     }
     return parsed.tree();
   }
 
   private <T> Optional<T> problem(Problem.Code code, Cql.Clause clause, String found) {
-    problems.add(new Problem(code, clause.span(), found));
+    return problem(code, clause.span(), found);
+  }
+
+  private <T> Optional<T> problem(Problem.Code code, Span at, String found) {
+    problems.add(new Problem(code, at, found));
     return Optional.empty();
   }
 }

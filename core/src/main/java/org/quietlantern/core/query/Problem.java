@@ -32,7 +32,9 @@ public record Problem(Code code, Span span, String found, int number) {
     CUT_INSIDE("“%s”: * may only end a word", true),
     CUT_LEADING("“%s”: a word may not start with an open letter", true),
     CUT_TOO_WIDE("“%s” covers %,d words; at most 2,000 are searched together", true),
-    YEAR_UNREADABLE("“%s” is not a year: four digits, or two years with a hyphen", true),
+    YEAR_UNREADABLE(
+        "“%s” is not a year: four digits, 2020-2024, 2021-, or >2020; months stand in the limit Years",
+        true),
     CQL_ENDS("something is missing here", true),
     CQL_UNEXPECTED("“%s” cannot stand here", true),
     CQL_NOT_SPOKEN("“%s” is a part of CQL that is not understood here", true),

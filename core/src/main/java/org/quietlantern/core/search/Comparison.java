@@ -32,6 +32,6 @@ public record Comparison(Part gained, Part lost, int common) {
   }
 
   private static Part part(Snapshot snapshot, DocSet set, int named) {
-    return new Part(set.count(), snapshot.newest(set, named));
+    return new Part(set.count(), named == 0 ? List.of() : snapshot.newest(set, named));
   }
 }

@@ -26,7 +26,7 @@ import org.quietlantern.core.query.Term.Word;
 
 /** One word, cut word or phrase as a query in one field after another. */
 final class LeafCompiler {
-  private static final Pattern YEARS = Pattern.compile("(\\d{4})(?:[-–](\\d{4}))?");
+  private static final Pattern YEARS = Pattern.compile("(\\d{4})?([-–])?(\\d{4})?");
   private static final int SCORED_TOGETHER = 256;
   private final Lexicon lexicon;
   private final org.quietlantern.core.query.Term term;
@@ -150,14 +150,15 @@ final class LeafCompiler {
 
   private Query years(String typed) {
     Matcher years = YEARS.matcher(typed);
-    if (!years.matches()) {
+    if (!years.matches() || typed.length() < 4 || (years.group(2) == null && typed.length() > 4)) {
       unreadable = Optional.of(Problem.Code.YEAR_UNREADABLE);
       return new MatchNoDocsQuery("no year");
     }
     met = true;
+    boolean range = years.group(2) != null;
     String first = years.group(1);
-    String last = years.group(2) == null ? first : years.group(2);
-    boolean reversed = first.compareTo(last) > 0;
+    String last = range ? years.group(3) : first;
+    boolean reversed = first != null && last != null && first.compareTo(last) > 0;
     return TermRangeQuery.newStringRange(
         Field.YEAR.word(), reversed ? last : first, reversed ? first : last, true, true);
   }

@@ -45,6 +45,16 @@ class ParserTest {
           c\\*                        | c\\*
           doi: 10.5555/ql.1           | doi: 10.5555/ql.1
           part-night                  | part-night
+          title : moth                | title: moth
+          title , abstract: moth      | title,abstract: moth
+          title,abstract : (a or b)   | title,abstract: a or b
+          year: 2021-                 | year: 2021-
+          year: >2020                 | year: 2021-
+          year:>= 2020 or 1999        | year: 2020- or 1999
+          moth year: (<2000 or 2020-) | moth and (year: (-1999 or 2020-))
+          year: <2020                 | year: -2019
+          moth year : 2020 – 2024     | moth and (year: 2020-2024)
+          year: -2019                 | year: -2019
           """)
   void reads(String typed, String meant) {
     Parsed parsed = Parser.parse(typed);
@@ -115,6 +125,17 @@ class ParserTest {
         .containsExactly(Problem.Code.UNKNOWN_FIELD);
   }
 
+  @DisplayName(
+      "A field that does not exist is pointed out at its place, with a blank before the colon too")
+  @ParameterizedTest
+  @CsvSource({"colour: red, 0, 7", "moth colour : red, 5, 13"})
+  void noSuchField(String typed, int start, int end) {
+    assertThat(Parser.parse(typed).problems())
+        .extracting(Problem::code, Problem::span)
+        .containsExactly(
+            org.assertj.core.groups.Tuple.tuple(Problem.Code.UNKNOWN_FIELD, new Span(start, end)));
+  }
+
   @ParameterizedTest
   @ValueSource(ints = {2001, 4000, 200_000})
   void aLineThatIsTooLongIsRefusedAtItsBound(int length) {
@@ -157,6 +178,10 @@ class ParserTest {
             ",",
             "\u0301",
             "year: 20",
+            "year :",
+            "2020-",
+            ">2020",
+            " : ",
             "\t",
             "'",
             "😀");
