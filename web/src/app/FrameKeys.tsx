@@ -1,23 +1,23 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { Act, Dialog, useKeys } from '../ui';
+import { Act, Dialog, isKeyHere, useKeys } from '../ui';
 import { PLACES } from './places';
 
+/** What a key does, in every place that listens to it. */
 const KEYS = [
-  ['↑ ↓', 'former and next in a list'],
-  ['Enter', 'search; open what is chosen'],
-  ['1 … 5', 'keep, pass, raise, hold, seen'],
-  ['0', 'undo'],
-  ['n', 'note or reason'],
-  ['l', 'copy the stable link'],
-  ['j k', 'next and former, from anywhere'],
-  ['p', 'peek at the abstract in the list'],
-  ['x', 'tick'],
-  ['/', 'to the last line of the sheet'],
-  ['u U', 'undo and redo on the sheet'],
-  ['w', 'the first way out of too few'],
-  ['g', 'go to a place'],
-  ['?', 'these keys'],
+  ['1', '1 … 5', 'keep, pass, raise, hold, seen'],
+  ['0', '0', 'take back the last act; again, the one before it'],
+  ['n', 'n', 'keep with a note or a reason'],
+  ['r', 'r', 'to the next round'],
+  ['l', 'l', 'copy the stable link'],
+  ['j', 'j k', 'next and former, from anywhere'],
+  ['p', 'p', 'peek at the abstract in the list'],
+  ['x', 'x', 'tick'],
+  ['/', '/', 'to the last line of the sheet'],
+  ['u', 'u U', 'undo and redo on the sheet'],
+  ['w', 'w', 'the first way out of too few'],
+  ['g', 'g', 'go to a place'],
+  ['?', '?', 'these keys'],
 ] as const;
 
 /** The way to go anywhere, keys that work everywhere, and the two small windows they open. */
@@ -38,13 +38,12 @@ export function FrameKeys({ group }: { group: string }) {
 
 function KeyList({ group, onClose }: { group: string; onClose: () => void }) {
   return (
-    <Dialog title="Keys" onClose={onClose}>
+    <Dialog title="Keys here" onClose={onClose}>
       <dl className="mt-3 grid grid-cols-[5rem_1fr] gap-y-1">
-        {KEYS.map(([key, does]) => (
-          <div key={key} className="contents">
-            <dt className="font-semibold">{key}</dt>
-            <dd>{does}</dd>
-          </div>
+        <KeySays keys="↑ ↓" does="former and next in a list" />
+        <KeySays keys="Enter" does="search; open what is chosen" />
+        {KEYS.filter(([key]) => isKeyHere(key)).map(([key, keys, does]) => (
+          <KeySays key={key} keys={keys} does={does} />
         ))}
       </dl>
       <p className="mt-3 text-soft">Single keys can be switched off under your name.</p>
@@ -55,6 +54,15 @@ function KeyList({ group, onClose }: { group: string; onClose: () => void }) {
         Close
       </button>
     </Dialog>
+  );
+}
+
+function KeySays({ keys, does }: { keys: string; does: string }) {
+  return (
+    <>
+      <dt className="font-semibold">{keys}</dt>
+      <dd>{does}</dd>
+    </>
   );
 }
 

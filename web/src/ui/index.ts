@@ -10,8 +10,9 @@ export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDa
 export { useAddress } from './useAddress';
 export { useStepping } from './useStepping';
 export { typedJustNow } from './typing';
-export { useKeys, type KeyMap } from './useKeys';
+export { isKeyHere, useKeys, type KeyMap } from './useKeys';
 export { keepFocus } from './keepFocus';
+export { Sentences } from './Sentences';
 export { ListPane } from './ListPane';
 export { PublicationRow } from './PublicationRow';
 export { TwoPanes } from './TwoPanes';

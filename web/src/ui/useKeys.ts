@@ -4,6 +4,13 @@ import { noteTyping, takesText } from './typing';
 
 export type KeyMap = Record<string, () => void>;
 
+const inUse = new Set<{ current: KeyMap }>();
+
+/** Whether the page that is shown does something with a key. */
+export function isKeyHere(key: string): boolean {
+  return [...inUse].some((map) => key in map.current);
+}
+
 /**
  * Single keys, while nothing is typed and no dialog is open. They can be switched off (WCAG 2.1.4);
  * arrows and others that are not characters stay.
@@ -25,7 +32,11 @@ export function useKeys(map: KeyMap): void {
       event.preventDefault();
       act();
     };
+    inUse.add(latest);
     window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
+    return () => {
+      inUse.delete(latest);
+      window.removeEventListener('keydown', pressed);
+    };
   }, []);
 }

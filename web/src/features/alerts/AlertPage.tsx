@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { counted, day, Failed, Waiting } from '../../ui';
+import { counted, day, Failed, Sentences, Waiting } from '../../ui';
 import { Own, Title } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
@@ -39,6 +39,7 @@ export function AlertPage() {
         )}
         . {alert.asked > 1 && `${alert.asked} lit lamps cover an arrival.`}
       </p>
+      <Sentences all={found.data.notes} />
       {alert.state === 'paused' && <p className="mt-1 font-semibold">It is paused.</p>}
       {alert.state === 'ended' && (
         <p className="mt-1 font-semibold">It has ended. Its arrivals and all marks stay.</p>

@@ -36,6 +36,7 @@ const HISTORY: Schema['HistoryShown'] = {
   now: 41,
   revisions: [revision(2, { gained: 5, lost: 1, comment: 'curfews too' }), revision(1)],
   runs: [],
+  notes: [],
 };
 
 const show = (history: Schema['HistoryShown'], group = GROUP) => {

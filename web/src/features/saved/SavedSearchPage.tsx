@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, day, Failed, shortDay, Waiting } from '../../ui';
+import { Act, counted, Sentences, day, Failed, shortDay, Waiting } from '../../ui';
 import { SetAlertDialog } from '../alerts';
 import { Own, Title } from '../help';
 import { useCopyAddress } from '../publication';
@@ -47,6 +47,7 @@ export function SavedSearchPage() {
           .
         </span>
       </p>
+      <Sentences all={history.data.notes} />
       <Acts history={history.data} />
       <Documented history={history.data} />
       {revisions.map((revision, at) => (

@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { Act, useKeys } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { MARKS, useMark, useMarkKeys, usePlace, type MarkWord } from '../publication';
@@ -33,11 +33,14 @@ export function useResultActs({
   const folder = useLastFolder(here.id);
   const [keeping, setKeeping] = useState<{ ids: string[]; step: string | undefined } | null>(null);
   const ticks = useTicks(here.id);
-  // The publication that the member came to in this list by an act of their own, or that the address
-  // named when the place was opened: keys that mark ask for it.
-  const reached = useRef({ list: ids, id: named });
+  // The publication that the member came to by an act of their own, known before the address names
+  // it: keys that mark ask for it. A new search begins with none.
+  const reached = useRef(named);
+  useLayoutEffect(() => {
+    reached.current = named;
+  }, [named]);
   const choose = (index: number) => {
-    reached.current = { list: ids, id: ids[index] ?? null };
+    reached.current = ids[index] ?? null;
     onChoose(index);
   };
   const place = usePlace(chosen, choose);
@@ -65,9 +68,7 @@ export function useResultActs({
   useMarkKeys({
     may: writes,
     current: () => meant().join(' '),
-    reached: () =>
-      inList.length > 0 ||
-      (reached.current.list === ids && reached.current.id === ids[place.now()]),
+    reached: () => inList.length > 0 || reached.current === ids[place.now()],
     onMark: say,
   });
   useKeys({ n: withNote });

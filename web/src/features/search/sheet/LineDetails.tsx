@@ -11,6 +11,7 @@ const OFFERED: Record<string, string> = {
   abbreviation: 'short and long form',
   spelling: 'in place of it',
   capitals: 'in capitals only',
+  heading: 'the heading of this name, in place of it',
 };
 
 /** On demand: where a line is met, what it could have besides, and what widening it would bring. */

@@ -7,6 +7,7 @@ import { WIDENED } from './widened';
 const OFFER: Record<string, string> = {
   spelling: 'did you mean',
   capitals: 'in capitals only',
+  heading: 'the heading',
 };
 
 /** What is worth saying of a line right behind it. */
@@ -45,10 +46,14 @@ export function LineSays({
           key={offer.kind + offer.text}
           onClick={() => sheet.change(line.id, (words) => ({ ...words, text: offer.line }))}
         >
-          {OFFER[offer.kind]} {offer.kind === 'spelling' && offer.text}{' '}
-          {offer.count.toLocaleString('en-GB')}
+          {OFFER[offer.kind]} {shownText(offer)} {offer.count.toLocaleString('en-GB')}
         </Act>
       ))}
     </span>
   );
+}
+
+function shownText({ kind, text }: { kind: string; text: string }): string {
+  if (kind === 'heading') return /"(.*)"/.exec(text)?.[1] ?? text;
+  return kind === 'spelling' ? text : '';
 }

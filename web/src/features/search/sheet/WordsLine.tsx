@@ -71,6 +71,8 @@ export function WordsLine({
       return null;
     }
     if (key === 'Escape' && open) return close;
+    // The key that leads here, pressed by somebody who is here already.
+    if (key === '/' && text === '') return () => undefined;
     return key === 'Backspace' && text === '' && number > 1 ? keys.strike : null;
   };
   return (

@@ -21,7 +21,7 @@ export function TimeBars({
 }) {
   const [drag, setDrag] = useState<[number, number] | null>(null);
   const [from, setFrom] = useState<number | null>(null);
-  const bars = property === 'pages' ? data.bars : filled(data.bars);
+  const bars = property === 'pages' ? data.bars : withYearsAlone(data.bars);
   const list = useRef<HTMLOListElement>(null);
   // Where they do not all fit, the latest are in sight.
   useLayoutEffect(() => {
@@ -108,6 +108,16 @@ export function TimeBars({
 }
 
 const MOST_FILLED = 150;
+
+/** Among months, what has its year only stands before the first month of that year. */
+function withYearsAlone(all: Schema['BarShown'][]): Schema['BarShown'][] {
+  const months = all.filter((bar) => bar.value.includes('-'));
+  if (months.length === 0) return filled(all);
+  const years = all.filter((bar) => !bar.value.includes('-'));
+  return [...filled(months), ...years.map((bar) => ({ ...bar, label: `${bar.value} alone` }))].sort(
+    (one, other) => (one.value < other.value ? -1 : 1),
+  );
+}
 
 /** With the years or months in between in which nothing appeared. */
 function filled(bars: Schema['BarShown'][]): Schema['BarShown'][] {

@@ -144,3 +144,5 @@ update source_record r set supply = o.n
 from (select id, row_number() over (order by id) as n from source_record) o where o.id = r.id;
 select setval('supply_no', (select count(*) + 1 from source_record));
 alter table source_record alter column supply set not null;
+
+create index on publication_change (publication, at);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -28,6 +29,19 @@ class LinkTest {
         .doesNotContain("Group ");
     assertThat(page.headers().map()).doesNotContainKey("set-cookie");
     assertThat(page.header("Content-Security-Policy")).contains("default-src 'self'");
+  }
+
+  @DisplayName("K3: an abstract is shown to anyone only where a source allows it that supplied it")
+  @Test
+  void abstracts() {
+    Harvests harvests = APP.bean(Harvests.class);
+    String text = GROUP.client(0).get("/publications/" + id).ok().get("abstractText").asString();
+    String beginning = text.substring(0, 30);
+    assertThat(anybody.get("/p/" + id).body()).doesNotContain(beginning);
+    harvests.showAbstracts("night-index", true);
+    assertThat(anybody.get("/p/" + id).body()).contains(beginning);
+    harvests.showAbstracts("night-index", false);
+    assertThat(anybody.get("/p/" + id).body()).doesNotContain(beginning);
   }
 
   @DisplayName("K3: a mistyped link is recognised, an unknown one is not confused with it")

@@ -51,7 +51,16 @@ public final class Parser {
     while (sound() && peek().is(Token.Kind.CLOSE)) {
       problem(Problem.Code.BRACKET_UNOPENED, peek());
     }
-    return sound() ? new Parsed(tree, rulesOut, problems) : Parsed.refused(problems);
+    return sound()
+        ? new Parsed(tree, rulesOut, problems.stream().map(p -> withBrackets(p, tree)).toList())
+        : Parsed.refused(problems);
+  }
+
+  /** Mixed joins are shown as they were read (rule M3). */
+  private static Problem withBrackets(Problem problem, Optional<Term> tree) {
+    return problem.code() == Problem.Code.MIXED_JOINS && tree.isPresent()
+        ? new Problem(problem.code(), problem.span(), Printer.print(tree.get()))
+        : problem;
   }
 
   private void leadingNot() {

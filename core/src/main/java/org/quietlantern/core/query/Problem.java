@@ -49,7 +49,8 @@ public record Problem(Code code, Span span, String found, int number) {
     RANGE_REVERSED("the ends were the wrong way round and were swapped", false),
     CHOSEN_AND_OUT("“%s” is both chosen and ruled out; ruled out wins", false),
     UNKNOWN_FIELD("“%s” is not a field and was read as a word", false),
-    MIXED_JOINS("and/or without brackets is read from left to right", false),
+    MIXED_JOINS("and/or without brackets is read from left to right: %s", false),
+    ONLY_RULES_OUT("every line rules out: it is taken from the whole catalogue", false),
     HEADING_UNKNOWN("“%s” is the name of no heading", false),
     HEADING_RENAMED("this heading is called “%s” today", false),
     HEADING_REPLACED("“%s” was replaced; what took its place is searched as well", false),
@@ -73,9 +74,7 @@ public record Problem(Code code, Span span, String found, int number) {
 
   /** For people, with the place as they count it. */
   public String sentence() {
-    return "column "
-        + span.column()
-        + ": "
-        + String.format(Locale.ENGLISH, code.sentence, found, number);
+    String said = String.format(Locale.ENGLISH, code.sentence, found, number);
+    return code == Code.ONLY_RULES_OUT ? said : "column " + span.column() + ": " + said;
   }
 }

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.apache.lucene.search.Query;
@@ -20,6 +21,7 @@ import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
 import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.vocabulary.Concept;
 
 /** What there is to know and to offer about the words of one line (rules M4 to M7, M11). */
 public final class LineHelp {
@@ -46,7 +48,14 @@ public final class LineHelp {
     /** A known word for one that is in no publication; it takes its place. */
     SPELLING,
     /** Only where the word is written in capitals; it takes its place. */
-    CAPITALS
+    CAPITALS,
+    /** The heading that words which find nothing are a name of; it takes their place. */
+    HEADING;
+
+    /** Whether it stands in place of what was typed, not beside it. */
+    public boolean inPlace() {
+      return this == SPELLING || this == CAPITALS || this == HEADING;
+    }
   }
 
   /**
@@ -92,6 +101,7 @@ public final class LineHelp {
     Set<Offer> offers = new LinkedHashSet<>();
     for (Leaves.Leaf leaf : leaves(line)) {
       if (isUnknown(leaf)) {
+        headingNamed(leaf).ifPresent(offers::add);
         offers.addAll(spellings(leaf.term()));
       }
       offers.addAll(capitals(leaf.term()));
@@ -100,7 +110,22 @@ public final class LineHelp {
   }
 
   private boolean isUnknown(Leaves.Leaf leaf) {
-    return leaf.term() instanceof Term.Word word && count(query(word)) == 0;
+    return !(leaf.term() instanceof Term.Cut) && count(query(leaf.term())) == 0;
+  }
+
+  /** The heading that a word or phrase names, with all below it where it alone has nothing. */
+  private Optional<Offer> headingNamed(Leaves.Leaf leaf) {
+    String typed = Leaves.typed(leaf.term()).replace("\"", "");
+    return leaf.fields().equals(IndexFields.DEFAULTS)
+        ? circumstances.headings().find(typed).map(named -> heading(leaf.term(), named.heading()))
+        : Optional.empty();
+  }
+
+  private Offer heading(Term typed, Concept heading) {
+    Offer alone = offer(Kind.HEADING, typed, "heading/exact: \"" + heading.label() + "\"");
+    return alone.count() > 0
+        ? alone
+        : offer(Kind.HEADING, typed, "heading/narrower: \"" + heading.label() + "\"");
   }
 
   public List<Offer> offers(Line.Words line) {

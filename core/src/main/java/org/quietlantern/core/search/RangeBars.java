@@ -10,7 +10,10 @@ import org.quietlantern.core.query.Property;
 /** The bars of properties that are chosen from one end to the other: times and lengths. */
 final class RangeBars {
   /** Bars are numbered below this. */
-  static final int NUMBERS = 12 * 10_000;
+  static final int NUMBERS = 13 * 10_000;
+
+  /** The months of a year, and before them what has the year only. */
+  private static final int PARTS = 13;
 
   private static final int[] PAGES = {1, 5, 10, 15, 20, 30, 50, 100, 200, 500};
   private static final int LONGEST_MONTH = 31;
@@ -49,16 +52,23 @@ final class RangeBars {
             month(Instant.ofEpochSecond(seconds).atZone(circumstances.zone()).toLocalDate()));
   }
 
-  /** What has only a year has no month. */
+  /** What has only a year has a bar of its own before those of the months (rule L6). */
   private int[] months(LeafReaderContext leaf) throws IOException {
     int[] latest = columns.numbers(leaf, IndexFields.PUBLISHED_LAST);
     int[] first = columns.numbers(leaf, IndexFields.PUBLISHED);
     int[] bars = new int[first.length];
     for (int doc = 0; doc < bars.length; doc++) {
-      boolean known = first[doc] != Columns.NOTHING && latest[doc] - first[doc] < LONGEST_MONTH;
-      bars[doc] = known ? month(LocalDate.ofEpochDay(first[doc])) : Columns.NOTHING;
+      boolean hasMonth = latest[doc] - first[doc] < LONGEST_MONTH;
+      bars[doc] =
+          first[doc] == Columns.NOTHING
+              ? Columns.NOTHING
+              : part(LocalDate.ofEpochDay(first[doc]), hasMonth);
     }
     return bars;
+  }
+
+  private static int part(LocalDate day, boolean hasMonth) {
+    return day.getYear() * PARTS + (hasMonth ? day.getMonthValue() : 0);
   }
 
   private static int month(LocalDate day) {
@@ -80,7 +90,12 @@ final class RangeBars {
           ? PAGES[number] + "-" + (PAGES[number + 1] - 1)
           : PAGES[number] + "-";
     }
-    return property == Property.CAME || months
+    if (months) {
+      String year = String.format(Locale.ROOT, "%04d", number / PARTS);
+      int month = number % PARTS;
+      return month == 0 ? year : year + String.format(Locale.ROOT, "-%02d", month);
+    }
+    return property == Property.CAME
         ? String.format(Locale.ROOT, "%04d-%02d", number / 12, number % 12 + 1)
         : String.format(Locale.ROOT, "%04d", number);
   }

@@ -55,6 +55,7 @@ final class StrategyCompiler {
     if (strategy.inForce().stream().allMatch(StrategyCompiler::isBlank)) {
       problem("", Problem.Code.EMPTY, "");
     }
+    onlyRulesOut(strategy).ifPresent(line -> problem(line.id(), Problem.Code.ONLY_RULES_OUT, ""));
     List<Compiled.Placed> refusing =
         problems.stream().filter(p -> p.problem().code().refuses()).toList();
     return refusing.isEmpty()
@@ -65,6 +66,23 @@ final class StrategyCompiler {
   /** A line that waits for its words is no line yet. */
   static boolean isBlank(Line line) {
     return line instanceof Line.Words words && words.text().isBlank();
+  }
+
+  /** The first line of a strategy that only takes away (rule M3). */
+  private static Optional<Line> onlyRulesOut(Strategy strategy) {
+    List<Line> asking =
+        strategy.inForce().stream()
+            .filter(line -> !isBlank(line) && !(line instanceof Line.Limited))
+            .toList();
+    return asking.stream()
+        .findFirst()
+        .filter(first -> asking.stream().allMatch(StrategyCompiler::rulesOut));
+  }
+
+  private static boolean rulesOut(Line line) {
+    return line instanceof Line.Words words
+        ? words.parsed().rulesOut()
+        : line instanceof Line.Held held && held.rulesOut();
   }
 
   private Optional<Compiled.Part> part(Line line) {

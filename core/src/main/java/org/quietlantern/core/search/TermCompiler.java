@@ -86,13 +86,38 @@ final class TermCompiler implements Term.Cases<Query> {
     for (Field field : fields) {
       queries.add(IndexFields.isWhole(field) ? leaf.asWhole(field) : leaf.inText(field.word()));
     }
+    boolean named = namedHeading(term, typed).map(queries::add).orElse(false);
     leaf.covers().forEach((cut, words) -> covers.merge(cut, words, Math::max));
     leaf.tooWide().ifPresent(wide -> problems.add(wide));
     leaf.unreadable().ifPresent(code -> problems.add(new Problem(code, span, typed)));
-    if (!leaf.isMet() && leaf.tooWide().isEmpty() && leaf.unreadable().isEmpty()) {
+    if (!named && !leaf.isMet() && leaf.tooWide().isEmpty() && leaf.unreadable().isEmpty()) {
       problems.add(new Problem(Problem.Code.MATCHES_NOTHING, span, typed));
     }
     return joined(queries, Occur.SHOULD);
+  }
+
+  /** Among headings a word or phrase also means the heading that it is another name of. */
+  private Optional<Query> namedHeading(Term term, String typed) {
+    return fields.contains(Field.HEADING) && !(term instanceof Term.Cut)
+        ? headings
+            .find(typed)
+            .filter(found -> found.kind() == Headings.Kind.OTHER)
+            .map(
+                found ->
+                    new Term.Heading(
+                        found.heading().label(), false, false, List.of(), new Span(0, 0)))
+            .map(asked -> HeadingUses.sought(headings.reach(named(asked), false), asked))
+            .filter(words -> words.stream().anyMatch(this::isCarried))
+            .map(HeadingUses::query)
+        : Optional.empty();
+  }
+
+  private Concept named(Term.Heading asked) {
+    return headings.find(asked.name()).orElseThrow().heading();
+  }
+
+  private boolean isCarried(String use) {
+    return lexicon.knows(IndexFields.HEADING_USE, use);
   }
 
   @Override

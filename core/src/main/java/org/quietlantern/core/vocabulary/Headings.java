@@ -22,6 +22,7 @@ public final class Headings {
   private final Map<String, Concept> byUri = new LinkedHashMap<>();
   private final Map<String, List<Concept>> narrower = new HashMap<>();
   private final Map<Kind, Map<String, Concept>> byName = new HashMap<>();
+  private final Map<String, Named> byForm = new HashMap<>();
   private final HeadingIndex index = new HeadingIndex();
   private final Map<String, Concept> aspects = new LinkedHashMap<>();
 
@@ -59,6 +60,7 @@ public final class Headings {
         byName
             .computeIfAbsent(name.kind(), k -> new HashMap<>())
             .merge(Fold.letters(name.name()), heading, Headings::inUse);
+        byForm.merge(NameForms.key(name.name()), name, Headings::better);
       }
     }
     narrower.values().forEach(below -> below.sort(Comparator.comparing(Concept::label)));
@@ -67,6 +69,13 @@ public final class Headings {
   /** Of two with one name, the one that is still given. */
   private static Concept inUse(Concept one, Concept other) {
     return one.fate().retired() ? other : one;
+  }
+
+  private static Named better(Named one, Named other) {
+    if (one.heading().fate().retired() != other.heading().fate().retired()) {
+      return one.heading().fate().retired() ? other : one;
+    }
+    return other.kind().worse() < one.kind().worse() ? other : one;
   }
 
   private static List<Named> names(Concept heading) {
@@ -86,7 +95,10 @@ public final class Headings {
     return Optional.ofNullable(byUri.get(uri));
   }
 
-  /** The heading that has a name; a preferred name wins over another, that over a former one. */
+  /**
+   * The heading that has a name, or has it in another number (moth, moths); a preferred name wins
+   * over another, that over a former one.
+   */
   public Optional<Named> find(String name) {
     String folded = Fold.letters(name);
     for (Kind kind : Kind.values()) {
@@ -95,7 +107,8 @@ public final class Headings {
         return Optional.of(new Named(heading, name, kind));
       }
     }
-    return Optional.empty();
+    return Optional.ofNullable(byForm.get(NameForms.key(name)))
+        .map(named -> new Named(named.heading(), name, named.kind()));
   }
 
   /** Those right above a heading. */

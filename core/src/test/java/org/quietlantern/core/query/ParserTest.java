@@ -112,7 +112,8 @@ class ParserTest {
     Parsed parsed = Parser.parse("a and b or c and d");
     assertThat(parsed.tree()).isPresent();
     assertThat(parsed.problems())
-        .containsExactly(new Problem(Problem.Code.MIXED_JOINS, new Span(8, 10), "or"));
+        .containsExactly(
+            new Problem(Problem.Code.MIXED_JOINS, new Span(8, 10), "((a and b) or c) and d"));
     assertThat(Parser.parse("a or b c").problems()).isEmpty();
   }
 

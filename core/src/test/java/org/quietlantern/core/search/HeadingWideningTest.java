@@ -92,6 +92,30 @@ class HeadingWideningTest {
     assertThat(found("owls or \"on bats\"", Widening.NAMES)).containsExactly("p7");
   }
 
+  @DisplayName("H1: words that find nothing but name a heading are offered it, in any number")
+  @Test
+  void offered() {
+    LineHelp help = new LineHelp(snapshot, HeadingLawsTest.circumstances(HEADINGS), Library.EMPTY);
+    assertThat(help.pressing(new Line.Words("w", "\"flying mammal\"", false)))
+        .extracting(LineHelp.Offer::kind, LineHelp.Offer::text, LineHelp.Offer::count)
+        .containsExactly(
+            org.assertj.core.groups.Tuple.tuple(
+                LineHelp.Kind.HEADING, "heading/exact: \"Bats\"", 1));
+    assertThat(help.pressing(new Line.Words("w", "title: \"flying mammal\"", false))).isEmpty();
+    assertThat(help.pressing(new Line.Words("w", "mammals", false))).isEmpty();
+  }
+
+  @DisplayName(
+      "M6: a heading is found by its other names, in any number, where headings are asked for")
+  @Test
+  void headingsByOtherNames() {
+    assertThat(found("heading: chiroptera")).containsExactly("p1");
+    assertThat(found("heading: \"flying mammal\"")).containsExactly("p1");
+    assertThat(found("title: \"flying mammal\"")).isEmpty();
+    assertThat(found("\"flying mammals\"", Widening.NAMES))
+        .isEqualTo(found("\"flying mammals\" or chiroptera or bats"));
+  }
+
   @DisplayName("With those below and beside it, asked for as it is asked for itself")
   @Test
   void narrowerAndRelated() {

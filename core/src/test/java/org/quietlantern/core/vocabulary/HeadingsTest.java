@@ -42,6 +42,23 @@ class HeadingsTest {
         .toList();
   }
 
+  @DisplayName("H1: a heading is named in the singular and in the plural alike")
+  @Test
+  void number() {
+    add("Moths", "Night butterflies");
+    add("Fly");
+    add("Grasses");
+    add("Focus");
+    Headings headings = new Headings(concepts, List.of());
+    for (String name : List.of("moth", "MOTHS", "night butterfly")) {
+      assertThat(headings.find(name).orElseThrow().heading().label()).isEqualTo("Moths");
+    }
+    assertThat(headings.find("flies").orElseThrow().heading().label()).isEqualTo("Fly");
+    assertThat(headings.find("grass").orElseThrow().heading().label()).isEqualTo("Grasses");
+    assertThat(headings.find("focus").orElseThrow().heading().label()).isEqualTo("Focus");
+    assertThat(headings.find("foc")).isEmpty();
+  }
+
   @DisplayName("H1, H4: a preferred name wins over another, that over a former one")
   @Test
   void oneNameForTwo() {

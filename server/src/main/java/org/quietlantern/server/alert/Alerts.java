@@ -97,12 +97,14 @@ public class Alerts implements Undoable {
    *
    * @param rounds the last twelve; empty ones were checked and had nothing
    * @param runs the last twenty
+   * @param notes what became of headings that it asks for
    */
   public record AlertView(
       AlertLine alert,
       List<RoundLine> rounds,
       List<AlertRunShown> runs,
-      List<SetAsideShown> setAside) {}
+      List<SetAsideShown> setAside,
+      List<String> notes) {}
 
   /** An alert just set, and how many publications it remembers as being there already. */
   public record AlertSet(String id, String name, int baseline) {}
@@ -149,7 +151,10 @@ public class Alerts implements Undoable {
         mapper.runs(line.id(), RUNS_SHOWN).stream().map(run -> shown(run, names)).toList(),
         mapper.setAside(line.id()).stream()
             .map(row -> new SetAsideShown(row.pid(), row.title(), row.why(), row.at()))
-            .toList());
+            .toList(),
+        line.state().equals("ended")
+            ? List.of()
+            : matching.fates(who, searches.watched(who, line.search()).strategy()));
   }
 
   private static AlertRunShown shown(AlertMapper.Run run, Map<Integer, String> names) {

@@ -232,6 +232,19 @@ interface CatalogueMapper {
       """)
   List<RecordRow> records(int publication);
 
+  record OpenRecord(String format, String raw) {}
+
+  /** What sources that let their abstracts be shown supply of a work now. */
+  @Select(
+      """
+      select r.format, r.raw from publication p join source_record r on r.publication = p.id
+      join source s on s.id = r.source
+      where (p.id = #{publication} or p.canonical = #{publication}) and not r.deleted
+        and s.abstracts_open
+      order by r.id
+      """)
+  List<OpenRecord> openRecords(int publication);
+
   /** A source and what it holds; {@code ended} of its last good harvest. */
   record SourceRow(
       String key,

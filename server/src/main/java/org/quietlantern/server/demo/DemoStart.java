@@ -74,6 +74,8 @@ class DemoStart implements ApplicationRunner {
     for (Supplier s : SUPPLIERS) {
       URI address = URI.create(properties.demo().outside() + "/" + s.key() + "/oai");
       harvests.addSource(s.key(), s.name(), address, s.format(), s.rank());
+      // An index of the trade keeps its abstracts to those who are in; the others show theirs.
+      harvests.showAbstracts(s.key(), s.rank() > 1);
     }
     if (groups.any()) {
       days.tellTheWorld();

@@ -5,22 +5,28 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * A feed before it is written.
  *
- * @param updated when its last round closed, or when it was made
+ * @param self the address of this page
+ * @param first the address of the first page
+ * @param next the address of the page after this one; none behind the last (RFC 5005, 3)
+ * @param updated when its last round closed or something in it changed, or when it was made
  */
 public record AtomFeed(
     String id,
     String title,
     String group,
     String self,
+    String first,
+    @Nullable String next,
     String alternate,
     Instant updated,
     List<Entry> entries) {
 
-  /** One arrival. {@code updated}: when its round closed, after which it does not change. */
+  /** One arrival. {@code updated}: when its round closed, or what is told of it last changed. */
   public record Entry(
       String id,
       Publication publication,

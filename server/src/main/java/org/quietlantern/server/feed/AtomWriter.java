@@ -7,11 +7,16 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 
-/** Writes Atom (RFC 4287). The same feed gives the same bytes. */
+/** Writes Atom (RFC 4287), in pages (RFC 5005, 3). The same feed gives the same bytes. */
 final class AtomWriter {
+  private static final String CLASS = "urn:quietlantern:class";
+  private static final String NOTICE = "urn:quietlantern:notice";
+  private static final String HEADING = "urn:quietlantern:heading";
   private static final String ATOM = "http://www.w3.org/2005/Atom";
   private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
   private final XMLStreamWriter xml;
@@ -40,6 +45,10 @@ final class AtomWriter {
     element("subtitle", "What Quiet Lantern found for " + feed.group());
     element("updated", time(feed.updated()));
     link("self", "application/atom+xml", feed.self());
+    link("first", "application/atom+xml", feed.first());
+    if (feed.next() != null) {
+      link("next", "application/atom+xml", feed.next());
+    }
     link("alternate", "text/html", feed.alternate());
     person(feed.group());
     element("generator", "Quiet Lantern");
@@ -61,17 +70,38 @@ final class AtomWriter {
     for (PersonName author : publication.authors()) {
       person(author.spoken());
     }
-    xml.writeEmptyElement("category");
-    xml.writeAttribute("term", entry.newClass());
+    if (!publication.doi().isEmpty()) {
+      link("related", "text/html", "https://doi.org/" + publication.doi());
+    }
+    category(CLASS, entry.newClass(), entry.newClass());
+    for (Relations.Notice notice : publication.relations().notices()) {
+      category(NOTICE, notice.kind(), notice.kind());
+    }
+    for (HeadingUse heading : publication.headings()) {
+      category(HEADING, heading.uri(), heading.label());
+    }
     element("summary", summary(publication));
     xml.writeEndElement();
   }
 
   private static String summary(Publication publication) {
-    String citation = PlainCitation.of(publication);
-    return publication.abstractText().isEmpty()
-        ? citation
-        : citation + "\n\n" + publication.abstractText();
+    StringBuilder summary = new StringBuilder();
+    for (Relations.Notice notice : publication.relations().notices()) {
+      summary.append("This has a ").append(notice.kind());
+      summary.append(notice.doi().isEmpty() ? "" : ", doi:" + notice.doi()).append(".\n\n");
+    }
+    summary.append(PlainCitation.of(publication));
+    if (!publication.abstractText().isEmpty()) {
+      summary.append("\n\n").append(publication.abstractText());
+    }
+    return summary.toString();
+  }
+
+  private void category(String scheme, String term, String label) throws XMLStreamException {
+    xml.writeEmptyElement("category");
+    xml.writeAttribute("scheme", scheme);
+    xml.writeAttribute("term", term);
+    xml.writeAttribute("label", label);
   }
 
   private void person(String name) throws XMLStreamException {

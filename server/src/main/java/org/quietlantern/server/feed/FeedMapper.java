@@ -22,7 +22,15 @@ interface FeedMapper {
       Instant ended,
       Instant at) {}
 
-  record Told(int occasion, int publication, String findingClass, Instant came, Instant closed) {}
+  /** {@code changed}: when the publication last changed in the catalogue. */
+  record Told(
+      int id,
+      int occasion,
+      int publication,
+      String findingClass,
+      Instant came,
+      Instant closed,
+      Instant changed) {}
 
   String ROWS =
       """
@@ -66,11 +74,15 @@ interface FeedMapper {
 
   @Select(
       """
-      select r.occasion, o.publication, n.class as finding_class, r.came, d.closed
+      select n.id, r.occasion, o.publication, n.class as finding_class, r.came, d.closed,
+        (select max(c.at) from publication_change c
+          where c.publication in (p.id, coalesce(p.canonical, p.id))) as changed
       from finding n join round d on d.id = n.round join arrival r on r.id = n.arrival
-      join occasion o on o.id = r.occasion
-      where n.alert = #{alert} and d.closed is not null
+      join occasion o on o.id = r.occasion join publication p on p.id = o.publication
+      where n.alert = #{alert} and d.closed is not null and (#{before} = 0 or
+        (d.closed, n.id) < (select e.closed, f.id from finding f join round e on e.id = f.round
+          where f.id = #{before} and f.alert = #{alert}))
       order by d.closed desc, n.id desc limit #{most}
       """)
-  List<Told> told(int alert, int most);
+  List<Told> told(int alert, int before, int most);
 }

@@ -96,9 +96,13 @@ public class Feeds {
         row.at());
   }
 
-  /** What is told at an address: 404 if it is none, 410 if it was revoked. */
+  /**
+   * What is told at an address: 404 if it is none, 410 if it was revoked or its alert has ended.
+   *
+   * @param before the page after an entry; 0: the first page
+   */
   @Transactional(readOnly = true)
-  public AtomFeed read(String feed, String secret) {
+  public AtomFeed read(String feed, String secret, int before) {
     FeedMapper.Row row = mapper.byPid(feed);
     if (row == null || !addresses.isRight(feed, row.generation(), secret)) {
       throw Refusal.unknown();
@@ -109,17 +113,21 @@ public class Feeds {
     if (row.ended() != null) {
       throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
     }
-    List<FeedMapper.Told> told = mapper.told(row.alert(), ENTRIES);
+    List<FeedMapper.Told> found = mapper.told(row.alert(), before, ENTRIES + 1);
+    List<FeedMapper.Told> told = found.subList(0, Math.min(ENTRIES, found.size()));
     Map<Integer, Stored> stored =
         publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
             .collect(Collectors.toMap(Stored::asked, Function.identity()));
     String installation = calendar.installation().toString();
-    Instant updated = told.isEmpty() ? row.at() : told.get(0).closed();
+    Instant updated = told.stream().map(Feeds::updated).max(Instant::compareTo).orElse(row.at());
+    String address = addresses.address(row.pid(), row.generation());
     return new AtomFeed(
         AtomFeed.id(installation, "feed:" + row.pid()),
         row.alertName(),
         row.groupName(),
-        addresses.address(row.pid(), row.generation()),
+        before == 0 ? address : address + "?before=" + before,
+        address,
+        found.size() > told.size() ? address + "?before=" + told.get(told.size() - 1).id() : null,
         properties.baseUrl() + "/a/" + row.alertPid(),
         updated,
         told.stream().map(t -> entry(installation, row, t, stored.get(t.publication()))).toList());
@@ -133,6 +141,12 @@ public class Feeds {
         properties.stableLink(stored.pid()),
         told.findingClass(),
         told.came(),
-        told.closed());
+        updated(told));
+  }
+
+  /** When its round closed, or what is told of it last changed. */
+  private static Instant updated(FeedMapper.Told told) {
+    boolean later = told.changed() != null && told.changed().isAfter(told.closed());
+    return later ? told.changed() : told.closed();
   }
 }

@@ -8,6 +8,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.context.request.WebRequest;
 
@@ -26,11 +27,15 @@ class PublicFeedController {
   @GetMapping("/feed/{feed}/{secret}.atom")
   @ResponseBody
   ResponseEntity<byte[]> feed(
-      @PathVariable String feed, @PathVariable String secret, WebRequest request) {
-    AtomFeed read = feeds.read(feed, secret);
+      @PathVariable String feed,
+      @PathVariable String secret,
+      @RequestParam(defaultValue = "0") int before,
+      WebRequest request) {
+    AtomFeed read = feeds.read(feed, secret, before);
     byte[] bytes = AtomWriter.write(read);
+    // Weak, because it is sent compressed to those who ask for that.
     String tag = HexFormat.of().formatHex(Hash.of(bytes), 0, 16);
-    if (request.checkNotModified("\"" + tag + "\"", read.updated().toEpochMilli())) {
+    if (request.checkNotModified("W/\"" + tag + "\"", read.updated().toEpochMilli())) {
       return null;
     }
     return ResponseEntity.ok()

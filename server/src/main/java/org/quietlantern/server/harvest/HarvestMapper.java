@@ -45,6 +45,9 @@ interface HarvestMapper {
       """)
   int addSource(String key, String name, String baseUrl, String format, int rank);
 
+  @Update("update source set abstracts_open = #{toAnyone} where key = #{key}")
+  void showAbstracts(String key, boolean toAnyone);
+
   @Select(
       """
       select id, from_stamp, token, first_response, taken from harvest

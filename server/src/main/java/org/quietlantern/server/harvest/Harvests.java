@@ -50,6 +50,11 @@ public class Harvests {
     mapper.addSource(key, name, baseUrl.toString(), format, rank);
   }
 
+  /** Says whether a source lets its abstracts be shown to anyone; none does unasked (rule K3). */
+  public void showAbstracts(String key, boolean toAnyone) {
+    mapper.showAbstracts(key, toAnyone);
+  }
+
   /**
    * Up to which change the catalogue is at rest: what a harvest that is still running brings is not
    * looked at in halves (rule N5).

@@ -3,6 +3,7 @@ package org.quietlantern.server.link;
 import java.net.URI;
 import java.util.Optional;
 import org.quietlantern.core.link.PublicId;
+import org.quietlantern.server.catalogue.OpenAbstracts;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.group.Groups;
@@ -20,13 +21,20 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class LinkController {
   private final Publications publications;
+  private final OpenAbstracts abstracts;
   private final Linked linked;
   private final Groups groups;
   private final SignedIn signedIn;
   private final PublicPage page;
 
   LinkController(
-      Publications publications, Linked linked, Groups groups, SignedIn signedIn, PublicPage page) {
+      Publications publications,
+      OpenAbstracts abstracts,
+      Linked linked,
+      Groups groups,
+      SignedIn signedIn,
+      PublicPage page) {
+    this.abstracts = abstracts;
     this.publications = publications;
     this.linked = linked;
     this.groups = groups;
@@ -51,7 +59,7 @@ class LinkController {
       return html(HttpStatus.NOT_FOUND, page.unknown());
     }
     HttpStatus status = found.get().withdrawn() ? HttpStatus.GONE : HttpStatus.OK;
-    return html(status, page.publication(found.get()));
+    return html(status, page.publication(found.get(), abstracts.mayShow(found.get())));
   }
 
   @GetMapping("/{kind:[fsqarn]}/{id}")

@@ -24,7 +24,8 @@ class PublicPage {
     this.baseUrl = properties.baseUrl();
   }
 
-  String publication(Stored stored) {
+  /** {@code withAbstract}: whether a source lets it be shown to anyone (rule K3). */
+  String publication(Stored stored, boolean withAbstract) {
     Publication publication = stored.publication();
     String address = baseUrl + "/p/" + stored.pid();
     String notice =
@@ -46,7 +47,7 @@ class PublicPage {
                 escape(publication.title()),
                 notice,
                 escape(PlainCitation.of(publication)),
-                abstractOf(publication),
+                withAbstract ? abstractOf(publication) : "",
                 address,
                 address,
                 stored.pid());

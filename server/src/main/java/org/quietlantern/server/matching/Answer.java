@@ -80,8 +80,7 @@ public record Answer(
   public record Offer(
       String kind, Span span, String text, int count, boolean inPlace, String line) {
     public static Offer of(Line.Words line, LineHelp.Offer offer) {
-      boolean inPlace =
-          offer.kind() == LineHelp.Kind.SPELLING || offer.kind() == LineHelp.Kind.CAPITALS;
+      boolean inPlace = offer.kind().inPlace();
       return new Offer(
           offer.kind().name().toLowerCase(Locale.ROOT),
           offer.span(),

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.quietlantern.core.query.Limit;
@@ -37,6 +38,13 @@ public class Matching {
   public static final Strategy EVERYTHING =
       new Strategy(
           List.of(new Line.Limited("all", Limit.any(Property.ABSTRACT, "yes", "no"), false)));
+
+  private static final Set<Problem.Code> FATES =
+      Set.of(
+          Problem.Code.HEADING_RENAMED,
+          Problem.Code.HEADING_REPLACED,
+          Problem.Code.HEADING_RETIRED,
+          Problem.Code.HEADING_UNKNOWN);
 
   private static final ThreadLocal<Look> HELD = new ThreadLocal<>();
   private final IndexKeeper index;
@@ -167,6 +175,30 @@ public class Matching {
       throw new NotSearchable(problems);
     }
     return (Compiled.Ready) compiled;
+  }
+
+  /**
+   * What became of headings that a strategy asks for, as sentences (rule H4); nothing for most, nor
+   * where it cannot be searched.
+   */
+  public List<String> fates(Member who, Strategy strategy) {
+    return look(
+        who,
+        look ->
+            look.snapshot().compile(strategy, look.circumstances(), look.library())
+                    instanceof Compiled.Ready ready
+                ? fates(ready)
+                : List.of());
+  }
+
+  /** The same of a strategy that can be searched. */
+  public static List<String> fates(Compiled.Ready ready) {
+    return ready.notes().stream()
+        .map(Compiled.Placed::problem)
+        .filter(problem -> FATES.contains(problem.code()))
+        .map(Problem::sentence)
+        .distinct()
+        .toList();
   }
 
   /** Which words a publication was met by, and where. */

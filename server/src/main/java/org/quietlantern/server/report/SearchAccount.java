@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.query.CqlWriter;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Sentence;
@@ -84,7 +85,10 @@ class SearchAccount implements Account {
         imprint.sources(who, found),
         bySource.several(),
         imprint.address(who, name),
-        since(who, name.split(":"), bySource.count()));
+        Stream.concat(
+                Matching.fates(ready).stream(),
+                since(who, name.split(":"), bySource.count()).stream())
+            .toList());
   }
 
   private List<SearchReport.LineOf> lines(

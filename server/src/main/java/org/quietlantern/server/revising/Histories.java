@@ -35,6 +35,7 @@ public class Histories {
    *
    * @param now what the newest revision finds now; none where it cannot be searched any more
    * @param documentedBy who declared it documented; none where nobody did
+   * @param notes what became of headings that the newest revision asks for
    */
   public record HistoryShown(
       SavedSearch search,
@@ -42,7 +43,8 @@ public class Histories {
       @Nullable String documentedBy,
       @Nullable Instant documented,
       List<RevisionShown> revisions,
-      List<RunShown> runs) {}
+      List<RunShown> runs,
+      List<String> notes) {}
 
   /** A revision; {@code mine}: the reader made it. */
   public record RevisionShown(
@@ -101,7 +103,8 @@ public class Histories {
         documented.map(d -> reading.name(d.membership())).orElse(null),
         documented.map(Revisions.Documented::at).orElse(null),
         all.stream().map(reading::shown).toList(),
-        reading.runs());
+        reading.runs(),
+        matching.fates(who, all.get(0).strategy().strategy()));
   }
 
   private static @Nullable Integer now(Matching.Look look, Revisions.Revision revision) {

@@ -13,6 +13,7 @@ import org.quietlantern.core.search.Passage;
 import org.quietlantern.core.search.Suggestions;
 import org.quietlantern.core.search.WaysOut;
 import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
 import org.quietlantern.server.matching.Matching;
@@ -135,6 +136,10 @@ class SheetHelp {
         && offered.value().equals(next.value());
   }
 
+  private static boolean begins(String name, String start) {
+    return name.toLowerCase(Locale.ROOT).startsWith(start);
+  }
+
   /** Headings that have another name which begins so. */
   private List<SuggestionShown> byOtherName(Suggestions known, String typed) {
     String start = typed.strip().toLowerCase(Locale.ROOT);
@@ -142,9 +147,24 @@ class SheetHelp {
       return List.of();
     }
     List<SuggestionShown> found = new ArrayList<>();
+    // In another number than it is written, too: moths for moth.
+    vocabularies
+        .headings()
+        .find(start)
+        .map(Headings.Named::heading)
+        .filter(heading -> !heading.label().toLowerCase(Locale.ROOT).startsWith(start))
+        .filter(heading -> heading.names().stream().noneMatch(name -> begins(name, start)))
+        .map(
+            heading ->
+                new SuggestionShown(
+                    Property.HEADING.word(),
+                    heading.label(),
+                    known.count(Property.HEADING, heading.label()),
+                    start))
+        .ifPresent(found::add);
     for (Concept heading : vocabularies.headings().all()) {
       heading.names().stream()
-          .filter(name -> name.toLowerCase(Locale.ROOT).startsWith(start))
+          .filter(name -> begins(name, start))
           .findFirst()
           .ifPresent(
               name ->

@@ -1,0 +1,120 @@
+package org.quietlantern.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.rometools.rome.feed.synd.SyndEntry;
+import com.rometools.rome.feed.synd.SyndFeed;
+import com.rometools.rome.feed.synd.SyndLink;
+import com.rometools.rome.io.FeedException;
+import com.rometools.rome.io.SyndFeedInput;
+import java.io.StringReader;
+import java.net.URI;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.support.AtomRules;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.Supply;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+
+/** Feeds that have more to tell than one document holds, and of things that change. */
+class FeedPagesTest {
+  private static final TestApp APP = new TestApp();
+  private final Client reader = new Client(APP.address());
+
+  @AfterAll
+  static void close() {
+    APP.close();
+  }
+
+  @DisplayName("RFC 5005: what is beyond two hundred entries is on pages, each entry once")
+  @Test
+  void pages() {
+    TestGroup readers = APP.group("Fina Feed");
+    String folder = readers.folder("F");
+    String many = readers.alert(folder, "Crickets", "title: crickets title: feeds", "at-once");
+    Supply supply = Supply.made(APP, "feeds", 9);
+    supply.take(
+        IntStream.range(0, 450)
+            .mapToObj(
+                i ->
+                    Supply.mods(
+                        "feeds" + i,
+                        "Crickets of feeds sing late at shed " + i,
+                        "Shed" + i,
+                        Supply.doi("10.5555/feeds." + i)))
+            .toList());
+    APP.workOff();
+    String next =
+        readers
+            .client(0)
+            .post("/alerts/" + many + "/feed", Map.of())
+            .ok()
+            .get("address")
+            .asString();
+    String first = path(next);
+    List<String> all = new ArrayList<>();
+    int pages = 0;
+    while (next != null) {
+      String xml = reader.get(next.replace("http://lantern.test", "")).body();
+      assertThat(AtomRules.broken(xml)).isEmpty();
+      SyndFeed page = parse(xml);
+      page.getEntries().forEach(entry -> all.add(entry.getUri()));
+      next =
+          page.getLinks().stream()
+              .filter(link -> link.getRel().equals("next"))
+              .map(SyndLink::getHref)
+              .findFirst()
+              .orElse(null);
+      pages++;
+    }
+    assertThat(pages).isEqualTo(3);
+    assertThat(all).hasSize(450).doesNotHaveDuplicates();
+
+    // A correction is told: the entry says so, and that it changed.
+    Client.Response before = reader.get(first);
+    String doi = "10.5555/feeds.449";
+    APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofHours(1)));
+    supply.take(
+        Supply.mods(
+            "feeds449",
+            "Crickets of feeds sing late at shed 449",
+            "Shed449",
+            Supply.doi(doi)
+                + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+                + "<notice kind=\"retraction\" date=\"2026-11-17\">10.5555/n.9</notice>"
+                + "</supply></extension>"));
+    Client.Response after = reader.get(first, "If-None-Match", before.header("ETag"));
+    assertThat(after.status()).isEqualTo(200);
+    assertThat(after.body())
+        .contains(
+            "This has a retraction, doi:10.5555/n.9.",
+            "term=\"retraction\"",
+            "rel=\"related\" type=\"text/html\" href=\"https://doi.org/" + doi + "\"");
+    assertThat(parse(after.body()).getEntries().stream().map(SyndEntry::getUpdatedDate))
+        .filteredOn(
+            date -> date.toInstant().isAfter(parse(before.body()).getPublishedDate().toInstant()))
+        .hasSize(1);
+    Client.Response packed = reader.get(first, "Accept-Encoding", "gzip");
+    assertThat(packed.header("Content-Encoding")).isEqualTo("gzip");
+  }
+
+  private static String path(String address) {
+    return URI.create(address).getPath();
+  }
+
+  private static SyndFeed parse(String xml) {
+    try {
+      return new SyndFeedInput().build(new StringReader(xml));
+    } catch (FeedException bad) {
+      throw new AssertionError(xml, bad);
+    }
+  }
+}
