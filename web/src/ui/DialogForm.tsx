@@ -2,11 +2,12 @@ import type { FormEvent, ReactNode } from 'react';
 import { Act } from './Act';
 import { Dialog } from './Dialog';
 
-/** A dialog with one thing to do: what went wrong stands above the button, Leave beside it. */
+/** A dialog with one thing to do: what went wrong stands above the button, beside it the way out without it. */
 export function DialogForm({
   title,
   wide = false,
   act,
+  leave = 'Change nothing',
   disabled,
   error,
   onSubmit,
@@ -16,6 +17,8 @@ export function DialogForm({
   title: string;
   wide?: boolean;
   act: string;
+  /** The way out; it says that nothing is changed. */
+  leave?: string;
   disabled: boolean;
   error: Error | null;
   onSubmit: () => void;
@@ -39,7 +42,7 @@ export function DialogForm({
           <button type="submit" className="act act-main" disabled={disabled}>
             {act}
           </button>
-          <Act onClick={onClose}>Leave</Act>
+          <Act onClick={onClose}>{leave}</Act>
         </div>
       </form>
     </Dialog>

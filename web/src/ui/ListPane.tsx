@@ -1,6 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
-import { useStepping } from './useStepping';
 
 const ROW = 54;
 
@@ -8,7 +7,7 @@ type Props = {
   label: string;
   count: number;
   chosen: number;
-  onChoose: (index: number) => void;
+  onStep: (by: number) => void;
   onSight?: (last: number) => void;
   /** Grows whenever the chosen row shall take the focus, if nothing else has taken it since. */
   focusOn: number;
@@ -25,7 +24,7 @@ export function ListPane({
   label,
   count,
   chosen,
-  onChoose,
+  onStep,
   onSight,
   focusOn,
   ready = true,
@@ -70,13 +69,12 @@ export function ListPane({
     row.focus({ preventScroll: true });
     wanted.current = false;
   });
-  const go = useStepping(chosen, count, onChoose);
   const move = (event: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (!step || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
     wanted.current = true;
-    go(step);
+    onStep(step);
   };
   return (
     <div ref={pane} className="h-full overflow-y-auto" tabIndex={-1} onKeyDown={move}>

@@ -8,7 +8,7 @@ export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
 export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDay } from './text';
 export { useAddress } from './useAddress';
-export { useStepping } from './useStepping';
+export { usePlace, type Place } from './usePlace';
 export { typedJustNow } from './typing';
 export { isKeyHere, useKeys, type KeyMap } from './useKeys';
 export { keepFocus } from './keepFocus';

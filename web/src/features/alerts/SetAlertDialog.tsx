@@ -1,6 +1,8 @@
 import { useState } from 'react';
-import type { Schema } from '../../api';
+import { Link } from 'react-router';
+import { Problem, type Schema } from '../../api';
 import { DialogForm } from '../../ui';
+import { mayWrite, useHere } from '../session';
 import { useSetAlert } from './api';
 import { RHYTHMS } from './rhythm';
 
@@ -15,7 +17,13 @@ export function SetAlertDialog({
   onClose: () => void;
 }) {
   const [rhythm, setRhythm] = useState('daily');
+  const here = useHere();
   const set = useSetAlert(group);
+  const problem = set.error;
+  const personal =
+    problem instanceof Problem && problem.type === 'not-watchable'
+      ? String(problem.details.line ?? '')
+      : '';
   return (
     <DialogForm
       title={`Alert on “${search.name}”`}
@@ -25,6 +33,17 @@ export function SetAlertDialog({
       onSubmit={() => set.mutate({ search: search.id, rhythm }, { onSuccess: onClose })}
       onClose={onClose}
     >
+      {personal && mayWrite(here) && (
+        <p className="mt-2">
+          <Link
+            className="act"
+            to={`/g/${group}/search?of=${search.id}&without=${encodeURIComponent(personal)}`}
+            onClick={onClose}
+          >
+            Change it on the sheet, without that line
+          </Link>
+        </p>
+      )}
       <p className="mt-2 text-soft">
         What comes from now on is gathered into rounds. What is here already is not announced. A
         keep goes into {search.folder.name}.

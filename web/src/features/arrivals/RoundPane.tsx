@@ -1,15 +1,8 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, Failed, ListPane, TwoPanes, useKeys, useStepping, Waiting } from '../../ui';
-import {
-  useCopyLink,
-  useLeaf,
-  useMark,
-  useMarkKeys,
-  usePlace,
-  type MarkWord,
-} from '../publication';
+import { Act, counted, Failed, ListPane, TwoPanes, useKeys, usePlace, Waiting } from '../../ui';
+import { useCopyLink, useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalLeaf } from './ArrivalLeaf';
@@ -49,8 +42,8 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
   const leaf = useLeaf(here.id, id, null);
   const choose = (index: number) =>
     setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true });
-  const place = usePlace(chosen, choose);
-  const next = useStepping(chosen, arrivals.length, choose);
+  const place = usePlace(chosen, arrivals.length, choose);
+  const next = place.step;
   const writes = mayWrite(here) && id !== '';
   const say = (word: MarkWord) => {
     const now = place.now();
@@ -107,7 +100,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
             label="Arrivals"
             count={arrivals.length}
             chosen={chosen}
-            onChoose={choose}
+            onStep={next}
             focusOn={focusOn}
           >
             {(index) =>
@@ -116,7 +109,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
                   arrival={arrivals[index]}
                   group={here}
                   quiet={isLit(arrivals[index], me)}
-                  onChoose={() => choose(index)}
+                  onChoose={() => place.go(index)}
                 />
               )
             }

@@ -49,6 +49,33 @@ export function useHeading(group: string, name: string | null) {
   });
 }
 
+/** What a way to ask for a heading finds, and what each change of it would. */
+export function useHeadingAsked(
+  group: string,
+  asked: {
+    name: string;
+    below: boolean;
+    central: boolean;
+    aspects: string[];
+    names: boolean;
+    related: boolean;
+  },
+) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'heading-asked', asked],
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/headings/asked', {
+          params: { path: { group }, query: asked },
+          signal,
+        }),
+      ),
+  });
+}
+
 export function useHoldings(group: string) {
   return useQuery({
     queryKey: [...keys.living(group), 'holdings'],

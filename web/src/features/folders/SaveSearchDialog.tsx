@@ -27,6 +27,7 @@ export function SaveSearchDialog({
     <DialogForm
       title="Save search"
       act="Save"
+      leave="Don’t save"
       disabled={!choice.chosen || save.isPending}
       error={save.error}
       onSubmit={submit}

@@ -3,4 +3,4 @@ export { Leaf } from './Leaf';
 export { MARKS, type MarkWord } from './marks';
 export { PublicationPage } from './PublicationPage';
 export { useCopyAddress, useCopyLink } from './useCopyLink';
-export { useMarkKeys, usePlace } from './useMarkKeys';
+export { useMarkKeys } from './useMarkKeys';

@@ -41,18 +41,3 @@ export function useMarkKeys({
   };
   useKeys(may ? Object.fromEntries(MARKS.map(({ key, word }) => [key, pressed(word, key)])) : {});
 }
-
-/** Where a list is, known before the page shows it: for keys that follow each other at once. */
-export function usePlace(chosen: number, choose: (index: number) => void) {
-  const at = useRef({ shown: chosen, now: chosen });
-  return {
-    now: () => {
-      if (at.current.shown !== chosen) at.current = { shown: chosen, now: chosen };
-      return at.current.now;
-    },
-    go: (index: number) => {
-      at.current = { shown: chosen, now: index };
-      choose(index);
-    },
-  };
-}

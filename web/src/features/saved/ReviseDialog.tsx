@@ -38,6 +38,7 @@ export function ReviseDialog({
       wide
       title={`Save “${saved.name}” as revision ${(data?.n ?? saved.revision) + 1}`}
       act="Save"
+      leave="Don’t save"
       disabled={!data || revise.isPending}
       error={revise.error ?? change.error}
       onSubmit={submit}

@@ -69,7 +69,7 @@ function RemarkForm({
       <button type="submit" className="act act-main" disabled={remark.isPending}>
         Say it
       </button>
-      <Act onClick={onClose}>Leave</Act>
+      <Act onClick={onClose}>Don’t say it</Act>
     </form>
   );
 }

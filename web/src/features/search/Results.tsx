@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { Act, ListPane, TwoPanes, useKeys, useStepping } from '../../ui';
+import { Act, ListPane, TwoPanes, useKeys } from '../../ui';
 import { Leaf, useCopyLink, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -62,8 +62,8 @@ export function Results({
     step,
     onStep,
   });
-  const { choose, ticked, tick, untick, inList } = acts;
-  const next = useStepping(chosen, ids.length, choose);
+  const { place, ticked, tick, untick, inList } = acts;
+  const next = place.step;
   useEffect(() => {
     if (!fresh || ahead === 0 || ids.length === 0) return;
     next(ahead);
@@ -104,7 +104,7 @@ export function Results({
               label="Publications found"
               count={ids.length}
               chosen={chosen}
-              onChoose={choose}
+              onStep={next}
               onSight={rows.showTo}
               ready={fresh}
               focusOn={0}
@@ -123,7 +123,7 @@ export function Results({
                   onKeep={acts.writes ? () => acts.say('keep') : undefined}
                   onLink={link}
                   onTick={() => tick(ids[index] ?? '')}
-                  onChoose={() => choose(index)}
+                  onChoose={() => place.go(index)}
                 />
               )}
             </ListPane>

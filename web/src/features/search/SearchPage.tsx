@@ -20,7 +20,8 @@ import { Workbench } from './Workbench';
 
 /** A sheet as other places of the application begin it. */
 function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
-  const lines = [...present];
+  const without = params.getAll('without');
+  const lines = present.filter((line) => !without.includes(line.id));
   const limit = params.get('limit');
   const add = params.get('add');
   const hold = params.get('hold');

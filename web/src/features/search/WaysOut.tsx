@@ -2,15 +2,23 @@ import type { Schema } from '../../api';
 import { Act, counted, useKeys } from '../../ui';
 import { useHere } from '../session';
 import { useWaysOut } from './sheetApi';
-import { lineText, strategyOf, type Line } from '../strategy';
+import { lineText, type Line, type Strategy } from '../strategy';
 import type { SheetState } from './useSheet';
 
 const FEW = 10;
 
 /** Too few or none: which line costs most, and what would help, each with its count. */
-export function WaysOut({ sheet, answer }: { sheet: SheetState; answer: Schema['Answer'] }) {
+export function WaysOut({
+  sheet,
+  strategy,
+  answer,
+}: {
+  sheet: SheetState;
+  /** What the answer answers. */
+  strategy: Strategy;
+  answer: Schema['Answer'];
+}) {
   const here = useHere();
-  const strategy = strategyOf(sheet.lines);
   const few = answer.count < FEW;
   const ways = useWaysOut(here.id, strategy, few).data ?? [];
   const take = (way: Schema['WayOutShown'] | undefined) =>

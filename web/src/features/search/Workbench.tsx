@@ -6,7 +6,7 @@ import { useCopyAddress } from '../publication';
 import { Guide } from '../help';
 import { Changing } from '../saved';
 import { useHere } from '../session';
-import { useSearch, useSince, type Result } from './api';
+import { useSearch, useSince } from './api';
 import { Beginnings } from './Beginnings';
 import {
   asks,
@@ -23,6 +23,7 @@ import { Sheet } from './sheet/Sheet';
 import { SheetActs } from './sheet/SheetActs';
 import { Strip } from './strip/Strip';
 import { useDelayed } from './useDelayed';
+import { NOTHING, useLastGood } from './useLastGood';
 import { useSeenCount } from './useSeenCount';
 import { useSettled } from './useSettled';
 import { useStood } from './useStood';
@@ -78,13 +79,15 @@ export function Workbench({
   }
   if (came?.fresh && location.key !== begun) {
     setBegun(location.key);
+    setProperty(null);
     sheet.replace([]);
   }
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
   const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
   const counted = JSON.parse(asked) as Strategy;
   const search = useSearch(here.id, counted, order);
-  const shown = useLastGood(search.data, search.isPlaceholderData);
+  const good = useLastGood(search.data, counted, search.isPlaceholderData);
+  const shown = good?.result;
   const problem = search.error instanceof Problem ? search.error : null;
   const fresh = !search.isPlaceholderData && !search.isError && sameLines(strategy, counted);
   const answer = fresh ? search.data?.answer : undefined;
@@ -130,6 +133,7 @@ export function Workbench({
         sheet={sheet}
         answer={answer}
         problem={problem}
+        searched={good?.strategy ?? NOTHING}
         onSettle={() => asksNow && run(strategy, order)}
         onLimit={setProperty}
         acts={<SheetActs sheet={sheet} onLimit={() => setProperty('date')} />}
@@ -171,12 +175,15 @@ export function Workbench({
         {property && (
           <Strip
             sheet={sheet}
+            strategy={asksNow ? (good?.strategy ?? NOTHING) : NOTHING}
             property={property}
             onProperty={setProperty}
             onClose={() => setProperty(null)}
           />
         )}
-        {shown && asksNow && <WaysOut sheet={sheet} answer={shown.answer} />}
+        {good && shown && asksNow && (
+          <WaysOut sheet={sheet} strategy={good.strategy} answer={shown.answer} />
+        )}
       </div>
       <div ref={list} id="list" tabIndex={-1} className="min-h-0 outline-none" onKeyDown={early}>
         {shown && asksNow ? (
@@ -196,11 +203,4 @@ export function Workbench({
       </div>
     </div>
   );
-}
-
-/** The last answer that was one: it stays readable while a new one comes or is refused. */
-function useLastGood(data: Result | undefined, placeholder: boolean): Result | undefined {
-  const [good, setGood] = useState(data);
-  if (data && !placeholder && data !== good) setGood(data);
-  return good;
 }

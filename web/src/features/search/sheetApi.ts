@@ -144,6 +144,28 @@ export function useKeepLimits(group: string) {
   });
 }
 
+/** Takes a set of limits away; sheets that it was put on keep its limits. */
+export function useRemoveLimits(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (set: string) => {
+      const command = newCommand();
+      const gone = body(
+        await api.DELETE('/api/groups/{group}/limit-sets/{set}', {
+          params: { path: { group, set }, header: commandHeader(command) },
+        }),
+      );
+      return { command, gone };
+    },
+    onSuccess: ({ command, gone }) => {
+      tell({ text: `“${gone.name}” was removed.`, command });
+      void client.invalidateQueries({ queryKey: [...keys.living(group), 'limit-sets'] });
+    },
+    onError: (error) => tell({ text: error.message, bad: true }),
+  });
+}
+
 /** What a held strategy is called. */
 export function useHeldTitle(group: string, name: string): string {
   return useHeld(group, name).data?.title ?? '…';

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
-import { Act, useKeys } from '../../ui';
+import { Act, useKeys, usePlace } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
-import { MARKS, useMark, useMarkKeys, usePlace, type MarkWord } from '../publication';
+import { MARKS, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Step } from './useSettled';
 import { useTicks } from './useTicks';
@@ -43,7 +43,7 @@ export function useResultActs({
     reached.current = ids[index] ?? null;
     onChoose(index);
   };
-  const place = usePlace(chosen, choose);
+  const place = usePlace(chosen, ids.length, choose);
   const writes = mayWrite(here) && ids.length > 0;
   const inList = ids.filter((each) => ticks.ticked.has(each));
   const meant = () => {
@@ -93,5 +93,5 @@ export function useResultActs({
       onClose={() => setKeeping(null)}
     />
   );
-  return { choose, say, withNote, writes, inList, ...ticks, acts, dialog };
+  return { place, say, withNote, writes, inList, ...ticks, acts, dialog };
 }

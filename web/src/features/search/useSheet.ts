@@ -39,6 +39,12 @@ function reduce(state: State, change: Change): State {
   };
 }
 
+function switchedOn(line: Line): Line {
+  const on = { ...line };
+  delete on.off;
+  return on;
+}
+
 /** The lines of a sheet and everything that can be done to them. */
 export function useSheet(first: () => readonly Line[]) {
   const [state, dispatch] = useReducer(reduce, first, (begin) => ({
@@ -68,7 +74,7 @@ export function useSheet(first: () => readonly Line[]) {
         }),
       change,
       toggle: (id: string) =>
-        change(id, ({ off, ...line }) => (off ? line : { ...line, off: true })),
+        change(id, (line) => (line.off ? switchedOn(line) : { ...line, off: true })),
       strike: (id: string) => set(lines.filter((line) => line.id !== id)),
       move: (id: string, by: number) => {
         const at = lines.findIndex((line) => line.id === id);
@@ -94,6 +100,14 @@ export function useSheet(first: () => readonly Line[]) {
         }
         set(next);
       },
+      /** All limits on or off in one act. */
+      switchLimits: (off: boolean) =>
+        set(
+          lines.map((line) => {
+            if (line.kind !== 'limit') return line;
+            return off ? { ...line, off } : switchedOn(line);
+          }),
+        ),
       /** Sets the limit of a property; one that asks for nothing is struck. */
       limit: (line: Omit<Line, 'id' | 'kind'> & { property: string }) => {
         const old = limitOf(lines, line.property);

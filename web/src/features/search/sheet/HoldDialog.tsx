@@ -33,7 +33,7 @@ export function HoldDialog({ sheet, onClose }: { sheet: SheetState; onClose: () 
         <Act disabled={ticked.length === 0} onClick={() => put(true)}>
           Rule out
         </Act>
-        <Act onClick={onClose}>Leave</Act>
+        <Act onClick={onClose}>Hold nothing</Act>
       </p>
     </Dialog>
   );

@@ -1,6 +1,8 @@
 import type { KeyboardEvent } from 'react';
+import type { Schema } from '../../../api';
 import { useSourceNames } from '../../catalogue';
 import { useHere } from '../../session';
+import { useLimitSets } from '../sheetApi';
 import { lineText, type Line } from '../../strategy';
 import type { LineKeys } from './WordsLine';
 
@@ -14,7 +16,9 @@ export function LimitLine({
   keys: LineKeys;
   onOpen: (property: string) => void;
 }) {
-  const names = useSourceNames(useHere().id);
+  const here = useHere();
+  const names = useSourceNames(here.id);
+  const set = setOf(line, useLimitSets(here.id).data ?? []);
   const property = line.property ?? '';
   return (
     <button
@@ -25,8 +29,32 @@ export function LimitLine({
       onKeyDown={lineKeys(keys)}
     >
       {lineText(line, names)}
+      {set && (
+        <span className="ml-3 font-sans text-[13px] text-soft">
+          from the group’s “{set.name}”, kept by {set.by}
+        </span>
+      )}
     </button>
   );
+}
+
+/** The group's set that has this very limit, if there is one. */
+function setOf(line: Line, sets: Schema['LimitSet'][]): Schema['LimitSet'] | undefined {
+  return sets.find((set) => set.limits.some((limit) => sameLimit(limit, line)));
+}
+
+function sameLimit(one: Line, other: Line): boolean {
+  const parts = (line: Line) =>
+    JSON.stringify([
+      line.property,
+      line.from ?? null,
+      line.to ?? null,
+      line.last ?? null,
+      line.chosen ?? [],
+      line.all ?? false,
+      line.ruledOut ?? [],
+    ]);
+  return parts(one) === parts(other);
 }
 
 /** The keys of a line that is not typed into. */

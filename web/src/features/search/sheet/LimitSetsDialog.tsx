@@ -1,9 +1,10 @@
 import { useState, type FormEvent } from 'react';
-import { Act, Dialog } from '../../../ui';
+import type { Schema } from '../../../api';
+import { Act, Dialog, listed, useNotice } from '../../../ui';
 import { useSourceNames } from '../../catalogue';
 import { useHere } from '../../session';
-import { useKeepLimits, useLimitSets } from '../sheetApi';
-import { lineText, strategyOf } from '../../strategy';
+import { useKeepLimits, useLimitSets, useRemoveLimits } from '../sheetApi';
+import { limitOf, lineText, strategyOf } from '../../strategy';
 import type { SheetState } from '../useSheet';
 
 /** The group's named sets of limits: put on in one act, or kept from this sheet. */
@@ -14,6 +15,20 @@ export function LimitSetsDialog({ sheet, onClose }: { sheet: SheetState; onClose
   const names = useSourceNames(here.id);
   const [name, setName] = useState('');
   const inForce = sheet.lines.filter((line) => line.kind === 'limit' && !line.off);
+  const remove = useRemoveLimits(here.id);
+  const tell = useNotice();
+  const putOn = (set: Schema['LimitSet']) => {
+    const replaced = set.limits
+      .map((limit) => limitOf(sheet.lines, limit.property ?? ''))
+      .filter((line) => line !== undefined)
+      .map((line) => lineText(line, names));
+    sheet.add(set.limits);
+    onClose();
+    if (replaced.length === 0) return;
+    tell({
+      text: `“${set.name}” was put on in place of ${listed(replaced)}. Undo on the sheet brings it back.`,
+    });
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
     keep.mutate({ name, strategy: strategyOf(sheet.lines) }, { onSuccess: onClose });
@@ -24,16 +39,18 @@ export function LimitSetsDialog({ sheet, onClose }: { sheet: SheetState; onClose
       <ul className="mt-2">
         {sets.map((set) => (
           <li key={set.id} className="py-1">
-            <Act
-              onClick={() => {
-                sheet.add(set.limits);
-                onClose();
-              }}
-            >
-              {set.name}
-            </Act>
+            <div className="flex items-baseline gap-4">
+              <Act onClick={() => putOn(set)}>{set.name}</Act>
+              <Act
+                aria-label={`Remove ${set.name}`}
+                disabled={remove.isPending}
+                onClick={() => remove.mutate(set.id)}
+              >
+                Remove
+              </Act>
+            </div>
             <p className="text-[13px] text-soft">
-              {set.limits.map((line) => lineText(line, names)).join(' · ')} (by {set.by})
+              {set.limits.map((line) => lineText(line, names)).join(' · ')} (kept by {set.by})
             </p>
           </li>
         ))}
@@ -61,7 +78,7 @@ export function LimitSetsDialog({ sheet, onClose }: { sheet: SheetState; onClose
         </form>
       )}
       <p className="mt-3">
-        <Act onClick={onClose}>Leave</Act>
+        <Act onClick={onClose}>Close</Act>
       </p>
     </Dialog>
   );

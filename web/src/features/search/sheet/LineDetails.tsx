@@ -2,7 +2,7 @@ import type { Schema } from '../../../api';
 import { Act } from '../../../ui';
 import { useHere } from '../../session';
 import { useLineHelp } from '../sheetApi';
-import { strategyOf, type Line } from '../../strategy';
+import type { Line, Strategy } from '../../strategy';
 import type { SheetState } from '../useSheet';
 import { WIDENED } from './widened';
 
@@ -15,9 +15,19 @@ const OFFERED: Record<string, string> = {
 };
 
 /** On demand: where a line is met, what it could have besides, and what widening it would bring. */
-export function LineDetails({ line, sheet }: { line: Line; sheet: SheetState }) {
+export function LineDetails({
+  line,
+  sheet,
+  searched,
+}: {
+  line: Line;
+  sheet: SheetState;
+  /** The last strategy that had an answer. */
+  searched: Strategy;
+}) {
   const here = useHere();
-  const help = useLineHelp(here.id, strategyOf(sheet.lines), line.id).data;
+  const isThere = searched.lines.some((each) => each.id === line.id);
+  const help = useLineHelp(here.id, searched, isThere ? line.id : null).data;
   if (!help) return <p className="text-[13px] text-soft">…</p>;
   const text = (next: string) => sheet.change(line.id, (words) => ({ ...words, text: next }));
   return (

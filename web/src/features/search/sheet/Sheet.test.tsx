@@ -81,6 +81,7 @@ function Shown({ lines, problem }: { lines: Line[]; problem: Problem | null }) {
       sheet={sheet}
       answer={ANSWER}
       problem={problem}
+      searched={{ version: 2, lines }}
       onSettle={settle}
       onLimit={() => undefined}
       acts={null}

@@ -2,7 +2,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import type { Problem, Schema } from '../../../api';
 import { Act, counted, useKeys } from '../../../ui';
-import { isBlank, shortText, strategyOf, type Line } from '../../strategy';
+import { isBlank, shortText, strategyOf, type Line, type Strategy } from '../../strategy';
 import { Own } from '../../help';
 import type { SheetState } from '../useSheet';
 import { SheetLine } from './SheetLine';
@@ -14,6 +14,7 @@ export function Sheet({
   sheet,
   answer,
   problem,
+  searched,
   onSettle,
   onLimit,
   acts,
@@ -21,6 +22,8 @@ export function Sheet({
   sheet: SheetState;
   answer: Schema['Answer'] | undefined;
   problem: Problem | null;
+  /** The last strategy that had an answer. */
+  searched: Strategy;
   onSettle: () => void;
   onLimit: (property: string) => void;
   acts: ReactNode;
@@ -92,6 +95,7 @@ export function Sheet({
               number={at + 1}
               isLast={at === lines.length - 1}
               sheet={sheet}
+              searched={searched}
               counted={answer?.lines.find((each) => each.line === line.id)}
               notes={notesOf(line, answer, problems)}
               most={most(answer)}

@@ -12,10 +12,17 @@ import { PassageDialog } from './PassageDialog';
 export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () => void }) {
   const here = useHere();
   const [open, setOpen] = useState<'hold' | 'sets' | 'passage' | null>(null);
+  const limits = sheet.lines.filter((line) => line.kind === 'limit');
+  const allOff = limits.every((line) => line.off);
   const close = () => setOpen(null);
   return (
     <>
       <Act onClick={onLimit}>Limit</Act>
+      {limits.length > 1 && (
+        <Act onClick={() => sheet.switchLimits(!allOff)}>
+          {allOff ? 'All limits on' : 'All limits off'}
+        </Act>
+      )}
       <Act onClick={() => setOpen('hold')}>Hold a strategy</Act>
       <Act onClick={() => setOpen('passage')}>Passage</Act>
       {mayWrite(here) && <Act onClick={() => setOpen('sets')}>Limits of the group</Act>}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../../api';
 import { Act, Marked, type Span } from '../../../ui';
-import { isBlank, type Line } from '../../strategy';
+import { isBlank, type Line, type Strategy } from '../../strategy';
 import type { SheetState } from '../useSheet';
 import { HeldLine } from './HeldLine';
 import { LimitLine } from './LimitLine';
@@ -18,6 +18,7 @@ export function SheetLine({
   number,
   isLast,
   sheet,
+  searched,
   counted,
   notes,
   most,
@@ -32,6 +33,7 @@ export function SheetLine({
   number: number;
   isLast: boolean;
   sheet: SheetState;
+  searched: Strategy;
   counted: Schema['LineCounted'] | undefined;
   notes: Notes;
   most: number;
@@ -111,7 +113,7 @@ export function SheetLine({
           </p>
         )}
         {details && line.kind === 'words' && !isBlank(line) && (
-          <LineDetails line={line} sheet={sheet} />
+          <LineDetails line={line} sheet={sheet} searched={searched} />
         )}
       </div>
       <Numbers counted={counted} off={line.off === true} most={most} />

@@ -90,7 +90,7 @@ export function WordsLine({
         autoComplete="off"
         spellCheck={false}
         size={Math.min(90, Math.max(first || text === '' ? 44 : 12, text.length + 2))}
-        placeholder={first ? 'words, “phrases”, and, or, not, cut*, title: …' : 'one more line'}
+        placeholder={first ? 'words, "phrases", and, or, not, cut*, title: …' : 'one more line'}
         className={`line-text ${line.off ? 'text-faint line-through' : ''}`}
         value={text}
         onChange={(event) => {

@@ -2,23 +2,26 @@ import { useState } from 'react';
 import { Act, counted } from '../../../ui';
 import { useHere } from '../../session';
 import { useBreakdown, useProperties } from '../breakdownApi';
-import { limitOf, propertyName, strategyOf, type Line } from '../../strategy';
+import { limitOf, propertyName, type Line, type Strategy } from '../../strategy';
 import type { SheetState } from '../useSheet';
 import { written } from '../suggested';
 import { Ends } from './Ends';
 import { TimeBars } from './TimeBars';
 import { ValueBars } from './ValueBars';
 
-const MOST = { times: 130, values: 60, all: 1000 };
+const MOST = { times: 1000, values: 60, all: 1000 };
 
 /** How the result divides over a property, as bars to pick or drag across. */
 export function Strip({
   sheet,
+  strategy,
   property,
   onProperty,
   onClose,
 }: {
   sheet: SheetState;
+  /** The last that could be searched: what is divided. */
+  strategy: Strategy;
   property: string;
   onProperty: (property: string) => void;
   onClose: () => void;
@@ -31,7 +34,7 @@ export function Strip({
   const [months, setMonths] = useState(false);
   const [out, setOut] = useState(false);
   const ranged = known?.shape === 'range';
-  const breakdown = useBreakdown(here.id, strategyOf(sheet.lines), {
+  const breakdown = useBreakdown(here.id, strategy, {
     property,
     most: ranged ? MOST.times : whole ? MOST.all : MOST.values,
     ...(part ? { part } : {}),
@@ -42,9 +45,12 @@ export function Strip({
   const choose = (value: string) =>
     known?.limits
       ? sheet.limit(toggled(property, line, value, out))
-      : sheet.add([{ kind: 'words', text: written({ property, value }) }]);
+      : sheet.add([{ kind: 'words', text: (out ? 'not ' : '') + written({ property, value }) }]);
   return (
-    <section aria-label="Breakdown" className="border-b border-base-300 px-4 py-2 lg:px-6">
+    <section
+      aria-label="Breakdown"
+      className="max-h-[42vh] overflow-y-auto border-b border-base-300 px-4 py-2 lg:px-6"
+    >
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <select
           aria-label="Divide by"
@@ -54,6 +60,7 @@ export function Strip({
           onChange={(event) => {
             onProperty(event.target.value);
             setPart('');
+            setOut(false);
             setWhole(false);
             setMonths(false);
           }}
@@ -81,9 +88,9 @@ export function Strip({
             {months ? 'by year' : 'by month'}
           </Act>
         )}
-        {!ranged && known?.limits && (
+        {!ranged && (
           <Act aria-pressed={out} onClick={() => setOut((now) => !now)}>
-            {out ? 'picking rules out' : 'rule out instead'}
+            {out ? 'picking rules out: pick instead' : 'rule out instead'}
           </Act>
         )}
         {known?.overlaps && known.limits && (line?.chosen?.length ?? 0) > 1 && (
@@ -113,6 +120,12 @@ export function Strip({
       )}
       {data && !ranged && (
         <ValueBars data={data} line={line} pressable={known?.limits ?? false} onChoose={choose} />
+      )}
+      {data && ranged && data.values > data.bars.length && (
+        <p className="text-[13px]">
+          The {data.values - data.bars.length} bars before these are not drawn; both ends can be
+          typed.
+        </p>
       )}
       {data && !ranged && data.values > data.bars.length && (
         <Act onClick={() => setWhole(true)}>

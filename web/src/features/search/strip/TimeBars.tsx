@@ -107,7 +107,7 @@ export function TimeBars({
   );
 }
 
-const MOST_FILLED = 150;
+const MOST_FILLED = 1000;
 
 /** Among months, what has its year only stands before the first month of that year. */
 function withYearsAlone(all: Schema['BarShown'][]): Schema['BarShown'][] {

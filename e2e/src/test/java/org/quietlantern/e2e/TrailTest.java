@@ -57,12 +57,15 @@ class TrailTest {
     found.click();
     Locator pane = page.getByLabel("Heading", new Page.GetByLabelOptions().setExact(true));
     assertThat(pane).containsText("Also called Moths");
-    pane.getByLabel("with narrower").check();
-    pane.getByLabel("central only").check();
+    pane.getByLabel("What is meant").selectOption("below");
+    pane.getByLabel("Where it stands").selectOption("central");
+    Locator finds = pane.getByText(Pattern.compile("^finds [\\d,]+$"));
     assertThat(pane).containsText("heading/narrower/central: \"Lepidoptera\"");
+    int promised = number(finds);
     pane.getByText("Search for it").click();
     assertThat(maren.line(1)).hasValue("heading/narrower/central: \"Lepidoptera\"");
     int both = count();
+    assertThat(both).isEqualTo(promised);
     maren.search("heading/narrower: \"Lepidoptera\"");
     assertThat(status()).not().hasText(Pattern.compile("^" + both + " "));
     assertThat(count()).isGreaterThan(both);

@@ -1,8 +1,13 @@
 package org.quietlantern.server.search;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.ToIntFunction;
+import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.query.Widening;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.server.group.Member;
@@ -34,7 +39,6 @@ class HeadingPages {
    * @param former names it had before
    * @param note what it is used for; empty where nobody said
    * @param path those above it, from the top; one way where there are several
-   * @param central publications that are mainly about it
    * @param replacedBy what took its place
    */
   record HeadingFacts(
@@ -50,14 +54,67 @@ class HeadingPages {
       List<AspectShown> aspects,
       int count,
       int withNarrower,
-      int central,
       boolean retired,
       List<String> replacedBy) {}
 
+  /** A respect in which a heading can be asked for. {@code word}: as it is typed. */
+  record AspectShown(String word, String label, String note) {}
+
   /**
-   * {@code word}: as it is typed; {@code count}: publications about the heading in this respect.
+   * How a heading is asked for; all parts hold at once.
+   *
+   * @param below whether those below it are meant, too
+   * @param central whether publications have to be mainly about it
+   * @param aspects words of the respects that have to hold
+   * @param widened what else the line may find
    */
-  record AspectShown(String word, String label, String note, int count) {}
+  record Asked(
+      String name, boolean below, boolean central, List<String> aspects, Set<Widening> widened) {
+    Asked withBelow(boolean other) {
+      return new Asked(name, other, central, aspects, widened);
+    }
+
+    Asked withCentral(boolean other) {
+      return new Asked(name, below, other, aspects, widened);
+    }
+
+    Asked widenedBy(Set<Widening> others) {
+      return new Asked(name, below, central, aspects, others);
+    }
+
+    Asked and(String aspect) {
+      Set<String> more = new LinkedHashSet<>(aspects);
+      more.add(aspect);
+      return new Asked(name, below, central, List.copyOf(more), widened);
+    }
+
+    String modifiers() {
+      List<String> modifiers = new ArrayList<>();
+      if (below) {
+        modifiers.add("narrower");
+      }
+      if (central) {
+        modifiers.add("central");
+      }
+      modifiers.addAll(aspects);
+      return modifiers.isEmpty() ? "exact" : String.join("/", modifiers);
+    }
+  }
+
+  /** What a way to ask for a heading finds, and what each change of one part of it would find. */
+  record AskedShown(
+      int count,
+      int itOnly,
+      int withBelow,
+      int anywhere,
+      int central,
+      int unwidened,
+      int names,
+      int related,
+      List<AspectCount> aspects) {}
+
+  /** What is left with one respect more; for one that is asked for already, what is found now. */
+  record AspectCount(String word, int count) {}
 
   HeadingPages(Matching matching) {
     this.matching = matching;
@@ -100,10 +157,11 @@ class HeadingPages {
               lines(look, headings.broader(heading)),
               lines(look, headings.narrower(heading)),
               lines(look, headings.related(heading)),
-              headings.aspects(heading).stream().map(a -> aspect(look, heading, a)).toList(),
+              headings.aspects(heading).stream()
+                  .map(a -> new AspectShown(Headings.aspectWord(a.label()), a.label(), a.note()))
+                  .toList(),
               count(look, heading, "exact"),
               count(look, heading, "narrower"),
-              count(look, heading, "central"),
               heading.fate().retired(),
               heading.fate().replacedBy().stream()
                   .flatMap(uri -> headings.get(uri).stream())
@@ -112,9 +170,42 @@ class HeadingPages {
         });
   }
 
-  private static AspectShown aspect(Matching.Look look, Concept heading, Concept aspect) {
-    String word = Headings.aspectWord(aspect.label());
-    return new AspectShown(word, aspect.label(), aspect.note(), count(look, heading, word));
+  /** All in one state; throws a refusal for a name or a respect that there is not. */
+  AskedShown asked(Member who, Asked asked) {
+    return matching.look(
+        who,
+        look -> {
+          Headings headings = look.circumstances().headings();
+          Concept heading = headings.find(asked.name()).orElseThrow(Refusal::unknown).heading();
+          List<String> known =
+              headings.aspects(heading).stream()
+                  .map(aspect -> Headings.aspectWord(aspect.label()))
+                  .toList();
+          if (!known.containsAll(asked.aspects())) {
+            throw Refusal.unknown();
+          }
+          ToIntFunction<Asked> count = one -> look.count(strategy(heading, one));
+          return new AskedShown(
+              count.applyAsInt(asked),
+              count.applyAsInt(asked.withBelow(false)),
+              count.applyAsInt(asked.withBelow(true)),
+              count.applyAsInt(asked.withCentral(false)),
+              count.applyAsInt(asked.withCentral(true)),
+              count.applyAsInt(asked.widenedBy(Set.of())),
+              count.applyAsInt(asked.widenedBy(Set.of(Widening.NAMES))),
+              count.applyAsInt(asked.widenedBy(Set.of(Widening.RELATED))),
+              known.stream()
+                  .map(word -> new AspectCount(word, count.applyAsInt(asked.and(word))))
+                  .toList());
+        });
+  }
+
+  private static Strategy strategy(Concept heading, Asked asked) {
+    return new Strategy(List.of(new Line.Words("1", text(heading, asked), false, asked.widened())));
+  }
+
+  private static String text(Concept heading, Asked asked) {
+    return "heading/" + asked.modifiers() + ": \"" + heading.label().replace('"', ' ') + "\"";
   }
 
   private static List<HeadingLine> lines(Matching.Look look, List<Concept> headings) {
