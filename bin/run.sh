@@ -146,8 +146,8 @@ welcome() {
   Quiet Lantern runs at http://localhost:$(cat "$1/port")
 
   Tern Hollow night ecology         Harrow Fen bat recorders
-    ilse@ternhollow.example           una@ternhollow.example
-    teodor@ternhollow.example         piet@ternhollow.example
+    ilse@ternhollow.example           una@harrowfen.example
+    teodor@ternhollow.example         piet@harrowfen.example
     maren@ternhollow.example
     sefa@ternhollow.example
     jon@ternhollow.example (guest)    password of all: $demo_password

@@ -64,7 +64,7 @@ export function HeadingAsked({ heading }: { heading: Schema['HeadingFacts'] }) {
             ['central', 'where they are mainly about it', asked?.central],
           ]}
         />
-        , <b>{chosen.length === 0 ? 'in any respect' : `in ${listed(chosen.map(inWords))}`}</b>
+        , <b>{chosen.length === 0 ? 'in any respect' : `as to ${listed(chosen.map(inWords))}`}</b>
         <Widened heading={heading} widened={widened} onChange={setWidened} asked={asked} />.
       </p>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-4">
@@ -95,8 +95,9 @@ export function HeadingAsked({ heading }: { heading: Schema['HeadingFacts'] }) {
   );
 }
 
+/** Labels are written to go before a heading: “effects of light on”. */
 function inWords(aspect: Schema['AspectShown']): string {
-  return aspect.label.toLowerCase();
+  return `${aspect.label} it`;
 }
 
 /** What else may be found, where there is anything else. */

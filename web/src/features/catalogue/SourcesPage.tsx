@@ -5,6 +5,7 @@ import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
 import { useSources } from './api';
 import { Parts } from './Parts';
+import { Upkeep } from './Upkeep';
 
 const SPEAKS: Record<string, string> = {
   mods: 'full records (MODS): headings, abstracts, what was studied, lists of references',
@@ -40,6 +41,7 @@ export function SourcesPage() {
           </li>
         ))}
       </ul>
+      <Upkeep />
     </div>
   );
 }

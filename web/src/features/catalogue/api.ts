@@ -182,3 +182,12 @@ export function useIssues(group: string, issn: string, year: number | undefined)
       ),
   });
 }
+
+/** What stewards look after; to others it is empty. */
+export function useUpkeep(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'upkeep'],
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/set-aside', { params: { path: { group } }, signal })),
+  });
+}

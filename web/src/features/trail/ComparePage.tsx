@@ -124,10 +124,7 @@ function Side({ label, name, count }: { label: string; name: string; count: numb
   return (
     <li className="flex items-baseline gap-x-3">
       <span className="w-14 text-[13px] text-soft">{label}</span>
-      <Link
-        className="min-w-0 truncate font-serif hover:underline"
-        to={`/g/${here.id}/${kind}/${id}`}
-      >
+      <Link className="act min-w-0 font-serif hover:underline" to={`/g/${here.id}/${kind}/${id}`}>
         {title}
       </Link>
       <span className="text-soft">{count?.toLocaleString('en-GB')}</span>

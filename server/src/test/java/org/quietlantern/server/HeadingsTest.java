@@ -46,8 +46,32 @@ class HeadingsTest {
     JsonNode aspect = heading.get("aspects").get(0);
     assertThat(aspect.get("word").asString()).isEqualTo("effects-of-light-on");
     assertThat(aspect.get("note").asString()).isNotEmpty();
-    assertThat(aspect.get("count").asInt())
+  }
+
+  @DisplayName("H2: each other way to ask for a heading says what it would find, one part changed")
+  @Test
+  void ways() {
+    JsonNode asked =
+        sven.get("/headings/asked?name=moths&below=true&aspects=effects-of-light-on").ok();
+    String both = "heading/narrower/effects-of-light-on: \"Lepidoptera\"";
+    int now = asked.get("count").asInt();
+    assertThat(now).isPositive().isEqualTo(count(both));
+    assertThat(asked.get("withBelow").asInt()).isEqualTo(now);
+    assertThat(asked.get("anywhere").asInt()).isEqualTo(now);
+    assertThat(asked.get("itOnly").asInt())
         .isEqualTo(count("heading/effects-of-light-on: \"Lepidoptera\""));
+    assertThat(asked.get("central").asInt())
+        .isEqualTo(count("heading/narrower/central/effects-of-light-on: \"Lepidoptera\""));
+    assertThat(asked.get("unwidened").asInt()).isEqualTo(now);
+    JsonNode plain = sven.get("/headings/asked?name=moths").ok();
+    assertThat(plain.get("names").asInt()).isGreaterThan(plain.get("unwidened").asInt());
+    JsonNode aspect = asked.get("aspects").get(0);
+    assertThat(aspect.get("word").asString()).isEqualTo("effects-of-light-on");
+    assertThat(aspect.get("count").asInt()).isEqualTo(now);
+    assertThat(asked.get("aspects").get(1).get("count").asInt()).isLessThan(now);
+    assertThat(sven.get("/headings/asked?name=moths&aspects=smell-of").status()).isEqualTo(404);
+    assertThat(sven.get("/headings/asked?name=xylophone").status()).isEqualTo(404);
+    assertThat(sven.get("/headings/asked?name=moths&below=perhaps").status()).isEqualTo(400);
   }
 
   @Test

@@ -11,6 +11,10 @@ public final class Passage {
 
   private static final int WORDS = 8;
   private static final int SHORTEST = 3;
+
+  /** Words that say less than this share of what the strongest says are left out. */
+  private static final double LEAST = 0.25;
+
   private final Snapshot snapshot;
 
   public Passage(Snapshot snapshot) {
@@ -40,9 +44,10 @@ public final class Passage {
       }
     }
     weights.replaceAll((stem, often) -> often * rarity(stem));
+    double most = weights.values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
     Map<String, String> strongest = new LinkedHashMap<>();
     weights.entrySet().stream()
-        .filter(entry -> entry.getValue() > 0)
+        .filter(entry -> entry.getValue() > 0 && entry.getValue() >= LEAST * most)
         .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
         .limit(WORDS)
         .forEach(entry -> strongest.put(entry.getKey(), asWritten.get(entry.getKey())));

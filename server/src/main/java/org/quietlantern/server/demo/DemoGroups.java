@@ -30,6 +30,7 @@ class DemoGroups {
     List<Member> hollow =
         join(
             "Tern Hollow night ecology",
+            "ternhollow.example",
             "Ilse Brandvold",
             "Teodor Vance",
             "Maren Oduya",
@@ -37,7 +38,12 @@ class DemoGroups {
             "Jon Arkell");
     hollowBegins(hollow.get(0), hollow.get(1), hollow.get(2), hollow.get(3));
     List<Member> fen =
-        join("Harrow Fen bat recorders", "Una Selwyn", "Piet Morrow", "Rhodri Cafell");
+        join(
+            "Harrow Fen bat recorders",
+            "harrowfen.example",
+            "Una Selwyn",
+            "Piet Morrow",
+            "Rhodri Cafell");
     String roosts = hands.folder(fen.get(0), "Roosts and lamps");
     hands.watch(fen.get(0), roosts, "Roosts", "roost* and (lamp* or light*)", "weekly:FRIDAY");
   }
@@ -94,11 +100,11 @@ class DemoGroups {
   }
 
   /** The first one coordinates; of five, the last is a guest. */
-  private List<Member> join(String name, String... people) {
+  private List<Member> join(String name, String domain, String... people) {
     int group = groups.add(name, ZONE);
     for (int i = 0; i < people.length; i++) {
       String given = people[i].substring(0, people[i].indexOf(' ')).toLowerCase(Locale.ROOT);
-      int account = accounts.add(given + "@ternhollow.example", properties.demo().password(), ZONE);
+      int account = accounts.add(given + "@" + domain, properties.demo().password(), ZONE);
       if (given.equals("ilse")) {
         accounts.makeSteward(account);
       }

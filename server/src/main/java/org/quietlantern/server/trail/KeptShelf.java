@@ -1,10 +1,8 @@
 package org.quietlantern.server.trail;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.quietlantern.core.query.CqlWriter;
-import org.quietlantern.core.query.Line;
+import org.quietlantern.core.query.Sentence;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.matching.Shelf;
 import org.quietlantern.server.matching.StrategyBody;
@@ -40,14 +38,10 @@ class KeptShelf implements Shelf {
     return find(group, name).map(StrategyBody::strategy).map(KeptShelf::spoken);
   }
 
-  /** As short as it can be told. */
+  /** As short as it can be told, in plain words. */
   static String spoken(Strategy strategy) {
     return strategy.inForce().stream()
-        .map(line -> line instanceof Line.Words words ? words.text() : CqlWriter.write(alone(line)))
+        .map(line -> Sentence.ofLine(line, held -> "another search"))
         .collect(Collectors.joining(" · "));
-  }
-
-  private static Strategy alone(Line line) {
-    return new Strategy(List.of(line));
   }
 }

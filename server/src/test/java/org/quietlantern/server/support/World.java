@@ -125,7 +125,7 @@ public final class World {
       case "report", "text", "docx" -> "?of=q:" + q;
       case "held" -> "?name=q:" + q;
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
-      case "one" -> "?name=Moths";
+      case "one", "asked" -> "?name=Moths";
       default -> "";
     };
   }
