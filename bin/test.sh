@@ -1,26 +1,40 @@
 # Tests, pictures, measurements.
 
+# A lane may be given one class (or file of the web lane) to run alone.
 run_tests() {
-  local lane=${1:-all}
+  local lane=${1:-all} class=${2:-}
   need_building
+  [ -z "$class" ] || is_test "$lane" "$class"
   case "$lane" in
     core)
       web_packages
-      maven -pl core,stand-ins spotless:check verify
+      if [ -n "$class" ]; then
+        maven -pl core,stand-ins test -Dtest="$class" -Dsurefire.failIfNoSpecifiedTests=false
+      else
+        maven -pl core,stand-ins spotless:check verify
+      fi
       ;;
-    web) test_web ;;
+    web)
+      if [ -n "$class" ]; then
+        web_packages
+        (cd web && npx vitest run "$class")
+      else
+        test_web
+      fi
+      ;;
     server)
       need_running
       web_packages
-      maven -pl core,stand-ins,server spotless:check
-      maven -pl core,stand-ins,server verify -Dtest='org/quietlantern/server/**/*Test' \
+      [ -n "$class" ] || maven -pl core,stand-ins,server spotless:check
+      maven -pl core,stand-ins,server verify \
+        -Dtest="org/quietlantern/server/**/${class:-*Test}" \
         -Dsurefire.failIfNoSpecifiedTests=false
       ;;
     browser)
       need_running
       need_browser
       build
-      maven -pl e2e verify
+      maven -pl e2e verify ${class:+-Dtest="$class"}
       ;;
     all)
       need_running
@@ -31,6 +45,20 @@ run_tests() {
       ;;
     *) fail "there is no lane “$lane”: core, web, server or browser" ;;
   esac
+}
+
+# A class that is not there would pass without a test.
+is_test() {
+  local places
+  case "$1" in
+    core) places="core/src/test stand-ins/src/test" ;;
+    web) places="web/src" ;;
+    server) places="server/src/test" ;;
+    browser) places="e2e/src/test" ;;
+    *) fail "one class is run in a lane: core, web, server or browser" ;;
+  esac
+  # shellcheck disable=SC2086
+  [ -n "$(find $places -name "*$2*" | head -1)" ] || fail "the lane “$1” has no test “$2”"
 }
 
 test_web() {

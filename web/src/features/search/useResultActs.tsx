@@ -61,9 +61,13 @@ export function useResultActs({
     if (!writes || publications.length === 0) return;
     if (word === 'keep') void keepIn(publications, false);
     else mark.mutate({ publications, mark: word, reason: '' });
+    // A dialog goes on once it is done.
     if (word === 'keep' && !folder) return;
-    if (inList.length > 0) ticks.untick(inList);
-    else if (place.now() < ids.length - 1) place.go(place.now() + 1);
+    goOn(publications);
+  };
+  const goOn = (done: readonly string[]) => {
+    if (inList.length > 0) ticks.untick(done);
+    else if (ids[place.now()] === done[0] && place.now() < ids.length - 1) place.step(1);
   };
   useMarkKeys({
     may: writes,
@@ -89,7 +93,7 @@ export function useResultActs({
       group={here.id}
       publications={keeping.ids}
       {...(keeping.step ? { step: keeping.step } : {})}
-      onKept={() => ticks.untick(keeping.ids)}
+      onKept={() => goOn(keeping.ids)}
       onClose={() => setKeeping(null)}
     />
   );
