@@ -30,9 +30,12 @@ import { useStood } from './useStood';
 import { useSheet } from './useSheet';
 import { WaysOut } from './WaysOut';
 
-type Came = { step?: string; fresh?: boolean } | null;
+type Came = { step?: string } | null;
 
 const COUNT_AFTER = 40;
+
+/** What a sheet without an address begins as. */
+const EMPTY = 'begin:';
 
 /** Sheet over list, leaf beside. What is typed is counted live; Enter settles it. */
 export function Workbench({
@@ -57,13 +60,12 @@ export function Workbench({
   const copy = useCopyAddress();
   const sheet = useSheet(() => draftOf(here.id, source) ?? settled.lines);
   const [at, setAt] = useState(source);
-  const [begun, setBegun] = useState(location.key);
   const [property, setProperty] = useState<string | null>(null);
   const list = useRef<HTMLDivElement>(null);
   // Arrows that were pressed before the list was there.
   const [ahead, setAhead] = useState(0);
   const strategy = strategyOf(sheet.lines);
-  const { settle, ensure, own, forgetOwn } = useSettled({
+  const { settle, ensure, own, setOwn } = useSettled({
     q,
     step: came?.step,
     settled,
@@ -74,13 +76,8 @@ export function Workbench({
   // itself changes nothing on it: what the member has done meanwhile is the truth.
   if (ready && source !== at) {
     setAt(source);
-    if (q !== undefined && q === own) forgetOwn();
+    if (source === own) setOwn(null);
     else if (!sameLines(strategy, settled)) sheet.replace(settled.lines);
-  }
-  if (came?.fresh && location.key !== begun) {
-    setBegun(location.key);
-    setProperty(null);
-    sheet.replace([]);
   }
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
   const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
@@ -124,6 +121,12 @@ export function Workbench({
     event.preventDefault();
     setAhead((now) => now + by);
   };
+  // At once: letters that follow before the address has changed are meant for the new sheet.
+  const begin = () => {
+    sheet.replace([]);
+    setProperty(null);
+    if (source !== EMPTY) setOwn(EMPTY);
+  };
   const asksNow = asks(strategy);
   const leave = () => change('of', '', { replace: true });
   return (
@@ -136,7 +139,7 @@ export function Workbench({
         searched={good?.strategy ?? NOTHING}
         onSettle={() => asksNow && run(strategy, order)}
         onLimit={setProperty}
-        acts={<SheetActs sheet={sheet} onLimit={() => setProperty('date')} />}
+        acts={<SheetActs sheet={sheet} onNew={begin} onLimit={() => setProperty('date')} />}
       />
       <div>
         <Guide

@@ -11,7 +11,7 @@ export type Step = { q: string; step: string | undefined };
 
 /**
  * Settling only adds a step and an address; what stands on the sheet by then stays as it is. `own`
- * names the search that this sheet settled itself, so that its address does not overwrite the lines.
+ * names what the address will be by an act of this sheet, so that it does not overwrite the lines.
  */
 export function useSettled({
   q,
@@ -35,7 +35,7 @@ export function useSettled({
     async (what: Strategy, sorted: string, how: How): Promise<Step | null> => {
       try {
         const made = await mutateAsync({ strategy: what, order: sorted });
-        if (made.q !== q) setOwn(made.q);
+        if (made.q !== q) setOwn(`q:${made.q}`);
         // The row that was chosen meanwhile stays chosen.
         const query = new URLSearchParams(window.location.search);
         const chosen = query.get('p');
@@ -65,5 +65,5 @@ export function useSettled({
       q !== undefined && sameLines(what, settled) ? { q, step } : settle(what, order, 'act'),
     [q, step, settled, settle, order],
   );
-  return { settle, ensure, own, forgetOwn: () => setOwn(null) };
+  return { settle, ensure, own, setOwn };
 }

@@ -1,22 +1,24 @@
 import { Link } from 'react-router';
-import { counted, day, Failed, Waiting } from '../../ui';
+import { Act, counted, day, Failed, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { useOpened } from './api';
 
 /** Every publication that the member opened, last first, with the search it came from. */
-export function Opened() {
+export function Opened({ words }: { words: string }) {
   const here = useHere();
-  const opened = useOpened(here.id);
+  const opened = useOpened(here.id, words);
   if (opened.error) return <Failed error={opened.error} />;
   if (!opened.data) return <Waiting what="what you opened" />;
+  const lines = opened.data.pages.flatMap((page) => page.lines);
+  const all = opened.data.pages[0]?.all ?? 0;
   return (
     <>
       <p role="status" className="mt-3 text-soft">
-        {counted(opened.data.length, 'publication')}
+        {counted(all, 'opening')}
       </p>
       <ol aria-label="Publications opened">
-        {opened.data.map((line) => (
-          <li key={line.id} className="border-b border-base-300 py-1.5">
+        {lines.map((line) => (
+          <li key={line.id + line.at} className="border-b border-base-300 py-1.5">
             <Link
               className="font-serif text-[16px] hover:underline"
               to={`/g/${here.id}/p/${line.id}`}
@@ -37,6 +39,11 @@ export function Opened() {
           </li>
         ))}
       </ol>
+      {opened.hasNextPage && (
+        <Act disabled={opened.isFetchingNextPage} onClick={() => void opened.fetchNextPage()}>
+          {counted(all - lines.length, 'older opening')}
+        </Act>
+      )}
     </>
   );
 }

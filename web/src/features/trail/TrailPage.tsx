@@ -40,22 +40,16 @@ export function TrailPage() {
         </a>
         <Act onClick={() => window.print()}>Print</Act>
       </div>
-      {opened ? (
-        <Opened />
-      ) : (
-        <>
-          <label className="mt-3 block">
-            <span className="sr-only">Words of a step</span>
-            <input
-              className="field w-80 max-w-full"
-              placeholder="look for a step by its words"
-              value={words}
-              onChange={(event) => set('words', event.target.value)}
-            />
-          </label>
-          <Steps words={words} />
-        </>
-      )}
+      <label className="mt-3 block">
+        <span className="sr-only">{opened ? 'Words of a title' : 'Words of a step'}</span>
+        <input
+          className="field w-80 max-w-full"
+          placeholder={opened ? 'look for a title by its words' : 'look for a step by its words'}
+          value={words}
+          onChange={(event) => set('words', event.target.value)}
+        />
+      </label>
+      {opened ? <Opened words={words} /> : <Steps words={words} />}
     </div>
   );
 }

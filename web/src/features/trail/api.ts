@@ -20,14 +20,19 @@ export function useTrail(group: string, words: string) {
   });
 }
 
-/** What the member opened last. */
-export function useOpened(group: string) {
-  return useQuery({
-    queryKey: [...keys.group(group), 'trail', 'opened'],
-    queryFn: async ({ signal }) =>
+/** What the member opened, newest first, a hundred at a time. */
+export function useOpened(group: string, words: string) {
+  return useInfiniteQuery({
+    queryKey: [...keys.group(group), 'trail', 'opened', words],
+    initialPageParam: 0,
+    queryFn: async ({ signal, pageParam }) =>
       body(
-        await api.GET('/api/groups/{group}/trail/opened', { params: { path: { group } }, signal }),
+        await api.GET('/api/groups/{group}/trail/opened', {
+          params: { path: { group }, query: { words, before: pageParam } },
+          signal,
+        }),
       ),
+    getNextPageParam: (last) => last.next ?? undefined,
   });
 }
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type MouseEvent } from 'react';
 import { Link } from 'react-router';
 import { Act } from '../../../ui';
 import { HelpLink } from '../../help';
@@ -8,8 +8,21 @@ import { HoldDialog } from './HoldDialog';
 import { LimitSetsDialog } from './LimitSetsDialog';
 import { PassageDialog } from './PassageDialog';
 
+/** Not a click that opens another window. */
+function isHere(event: MouseEvent): boolean {
+  return !event.metaKey && !event.ctrlKey && !event.shiftKey;
+}
+
 /** What can be put on the sheet besides words. */
-export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () => void }) {
+export function SheetActs({
+  sheet,
+  onNew,
+  onLimit,
+}: {
+  sheet: SheetState;
+  onNew: () => void;
+  onLimit: () => void;
+}) {
   const here = useHere();
   const [open, setOpen] = useState<'hold' | 'sets' | 'passage' | null>(null);
   const limits = sheet.lines.filter((line) => line.kind === 'limit');
@@ -26,7 +39,11 @@ export function SheetActs({ sheet, onLimit }: { sheet: SheetState; onLimit: () =
       <Act onClick={() => setOpen('hold')}>Hold a strategy</Act>
       <Act onClick={() => setOpen('passage')}>Passage</Act>
       {mayWrite(here) && <Act onClick={() => setOpen('sets')}>Limits of the group</Act>}
-      <Link className="act" to={`/g/${here.id}/search`} state={{ fresh: true }}>
+      <Link
+        className="act"
+        to={`/g/${here.id}/search`}
+        onClick={(event) => isHere(event) && onNew()}
+      >
         New sheet
       </Link>
       <Link className="act" to={`/g/${here.id}/trail`}>

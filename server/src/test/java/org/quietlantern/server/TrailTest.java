@@ -71,7 +71,12 @@ class TrailTest {
     assertThat(tove.get("/trail?words=%25").ok().get("steps").size()).isZero();
     String first = page.get("steps").get(1).get("id").asString();
     assertThat(tove.get("/trail?before=" + first).ok().get("steps").size()).isZero();
-    assertThat(tove.get("/trail/opened").ok().get(0).get("q")).isEqualTo(last.get("q"));
+    JsonNode openings = tove.get("/trail/opened").ok();
+    assertThat(openings.get("lines").get(0).get("q")).isEqualTo(last.get("q"));
+    assertThat(openings.get("all").asInt()).isEqualTo(1);
+    assertThat(tove.get("/trail/opened?words=xylophone").ok().get("all").asInt()).isZero();
+    assertThat(tove.get("/trail/steps.txt").body())
+        .contains("opened " + openings.get("lines").get(0).get("title").asString());
   }
 
   @DisplayName("O4: each opening is kept; a later one from elsewhere takes none away")
@@ -90,7 +95,7 @@ class TrailTest {
     JsonNode steps = tove.get("/trail").ok().get("steps");
     assertThat(steps.get(0).get("opened").size()).isEqualTo(1);
     assertThat(steps.get(1).get("opened").size()).as("still").isEqualTo(1);
-    assertThat(tove.get("/trail/opened").ok().size())
+    assertThat(tove.get("/trail/opened").ok().get("lines").size())
         .as("told twice in a row is once")
         .isEqualTo(2);
   }
@@ -130,7 +135,10 @@ class TrailTest {
   void files() {
     settle(tove, "moth* \"light traps\"");
     String csv = tove.get("/trail/steps.csv").body();
-    assertThat(csv).startsWith("when,search (CQL),order,found before,found,address\r\n");
+    assertThat(csv)
+        .startsWith(
+            "\uFEFFwhen (Europe/Oslo),search (CQL),order,found before,found,address,opened\r\n");
+    assertThat(csv).containsPattern(",http://localhost:\\d+/g/[0-9a-z]{10}/q/[0-9a-z]{10},");
     assertThat(csv).contains("\"(any = \"\"moth*\"\" and any adj \"\"light traps\"\")\"");
     assertThat(tove.get("/trail/steps.txt").body())
         .contains("(any = \"moth*\" and any adj \"light traps\")");

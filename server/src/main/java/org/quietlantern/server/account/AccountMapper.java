@@ -36,7 +36,7 @@ interface AccountMapper {
       select g.pid as id, g.name, m.role
       from membership m join grp g on g.id = m.grp
       where m.account = #{account} and m.left_at is null
-      order by g.name, g.id limit 100
+      order by g.name, g.id
       """)
   List<Me.Group> groups(int account);
 

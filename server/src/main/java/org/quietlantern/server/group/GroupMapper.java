@@ -28,7 +28,7 @@ interface GroupMapper {
       select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
       from membership m join grp g on g.id = m.grp
       where m.grp = #{group} and m.left_at is null
-      order by m.id limit 200
+      order by m.id
       """)
   List<Member> members(int group);
 
@@ -36,7 +36,7 @@ interface GroupMapper {
       """
       select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
       from membership m join grp g on g.id = m.grp
-      where m.left_at is null order by m.id limit 1000
+      where m.left_at is null order by m.id
       """)
   List<Member> everybody();
 

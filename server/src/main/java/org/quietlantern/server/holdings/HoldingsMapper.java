@@ -22,7 +22,7 @@ interface HoldingsMapper {
       String formerTitle,
       Integer formerUntil) {}
 
-  @Select("select unnest(lends) from grp where id = #{group} order by 1 limit 100")
+  @Select("select unnest(lends) from grp where id = #{group} order by 1")
   List<String> lends(int group);
 
   @Select("select file, name, membership, at from holdings_file where grp = #{group}")
@@ -54,7 +54,7 @@ interface HoldingsMapper {
       """
       select issn, title, publisher, discipline, since, peer_reviewed_from, former_title,
         former_until
-      from journal order by issn limit 200000
+      from journal order by issn
       """)
   List<JournalRow> journals();
 }

@@ -9,7 +9,7 @@ import org.apache.ibatis.annotations.Update;
 interface EditionMapper {
   record Row(String kind, int no) {}
 
-  @Select("select upper(kind) as kind, no from edition order by kind limit 10")
+  @Select("select upper(kind) as kind, no from edition order by kind")
   List<Row> all();
 
   @Update("update edition set no = no + 1 where kind = lower(#{kind})")

@@ -34,7 +34,7 @@ interface NoteMapper {
       select n.pid, f.pid as folder_pid, f.name as folder_name, n.title, n.of, '[]' as blocks,
         n.membership, n.at
       from note n join folder f on f.id = n.folder
-      where n.folder = #{folder} order by n.at desc, n.id desc limit 500
+      where n.folder = #{folder} order by n.at desc, n.id desc
       """)
   List<Row> inFolder(int folder);
 

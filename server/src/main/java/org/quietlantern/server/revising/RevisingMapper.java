@@ -22,7 +22,6 @@ interface RevisingMapper {
       """
       select revision, checker, asked_by, asked, checked from revision_check
       where revision = any(#{revisions}) order by revision, coalesce(asked, checked), checker
-      limit 5000
       """)
   List<Check> checks(Integer[] revisions);
 
@@ -51,7 +50,7 @@ interface RevisingMapper {
       """
       select s.pid, s.name, r.n, c.asked_by, c.asked from revision_check c
       join revision r on r.id = c.revision join saved_search s on s.id = r.saved_search
-      where c.checker = #{checker} and c.checked is null order by c.asked, r.id limit 100
+      where c.checker = #{checker} and c.checked is null order by c.asked, r.id
       """)
   List<Waiting> waiting(int checker);
 
@@ -60,7 +59,7 @@ interface RevisingMapper {
   @Select(
       """
       select id, revision, line, membership, text, at from line_remark
-      where revision = any(#{revisions}) order by id limit 5000
+      where revision = any(#{revisions}) order by id
       """)
   List<Remark> remarks(Integer[] revisions);
 
@@ -86,7 +85,7 @@ interface RevisingMapper {
   @Select(
       """
       select revision, membership, count, lines::text, as_of, at from search_run
-      where revision = any(#{revisions}) order by id desc limit 500
+      where revision = any(#{revisions}) order by id desc
       """)
   List<Run> runs(Integer[] revisions);
 }

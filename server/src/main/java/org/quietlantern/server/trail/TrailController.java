@@ -1,6 +1,5 @@
 package org.quietlantern.server.trail;
 
-import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.group.GuestsMay;
@@ -61,10 +60,13 @@ class TrailController {
     return pages.page(me, words, before);
   }
 
-  /** What the member opened last, newest first. */
+  /** What the member opened, newest first: {@code words} in a title, {@code before} as told. */
   @GetMapping("/trail/opened")
-  List<TrailPages.OpenedLine> opened(Member me) {
-    return pages.opened(me);
+  TrailPages.OpenedPage opened(
+      Member me,
+      @RequestParam(defaultValue = "") String words,
+      @RequestParam(defaultValue = "0") long before) {
+    return pages.opened(me, words, before);
   }
 
   /** All steps as CSV (RFC 4180). */

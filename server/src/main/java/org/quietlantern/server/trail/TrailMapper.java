@@ -136,12 +136,12 @@ interface TrailMapper {
       """)
   Run firstRun(int membership, String q);
 
-  record OpenedRow(Integer step, String q, String pid, String title, Instant at) {}
+  record OpenedRow(long id, Integer step, String q, String pid, String title, Instant at) {}
 
   /** What was opened from some steps, in the order of opening, each once. */
   @Select(
       """
-      select o.step, '' as q, p.pid, p.fields ->> 'title' as title, o.at
+      select o.id, o.step, '' as q, p.pid, p.fields ->> 'title' as title, o.at
       from (select step, publication, min(at) as at, min(id) as id from opening
         where membership = #{membership} and step = any(#{steps}) group by step, publication) o
       join publication p on p.id = o.publication order by o.id
@@ -151,12 +151,22 @@ interface TrailMapper {
   /** What was opened last, with the strategy that it came from, if one did. */
   @Select(
       """
-      select o.step, k.pid as q, p.pid, p.fields ->> 'title' as title, o.at
+      select o.id, o.step, k.pid as q, p.pid, p.fields ->> 'title' as title, o.at
       from opening o join publication p on p.id = o.publication
         left join step t on t.id = o.step left join kept_strategy k on k.id = t.strategy
-      where o.membership = #{membership} order by o.id desc limit #{most}
+      where o.membership = #{membership} and (#{before} = 0 or o.id < #{before})
+        and (#{pattern} = '' or p.fields ->> 'title' ilike #{pattern})
+      order by o.id desc limit #{most}
       """)
-  List<OpenedRow> lastOpened(int membership, int most);
+  List<OpenedRow> lastOpened(int membership, String pattern, long before, int most);
+
+  @Select(
+      """
+      select count(*) from opening o join publication p on p.id = o.publication
+      where o.membership = #{membership}
+        and (#{pattern} = '' or p.fields ->> 'title' ilike #{pattern})
+      """)
+  int countOpened(int membership, String pattern);
 
   @Select("select id from step where membership = #{membership} and pid = #{pid}")
   Integer findStep(int membership, String pid);

@@ -16,6 +16,7 @@ import org.quietlantern.core.query.CqlWriter;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -26,15 +27,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class TrailPages {
   private static final int STEPS = 50;
-  private static final int OPENED = 200;
+  private static final int OPENED = 100;
+  private static final int ALL = Integer.MAX_VALUE;
 
-  /** Steps that one file holds. */
-  private static final int MOST = 20_000;
+  /** Tells tables that the file is UTF-8. */
+  private static final String MARK = "\uFEFF";
 
   private static final DateTimeFormatter MINUTE =
       DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm", Locale.ENGLISH);
   private final TrailMapper mapper;
   private final Json json;
+  private final LanternProperties properties;
 
   /** {@code more}: whether older ones follow. */
   record TrailPage(List<TrailStep> steps, boolean more) {}
@@ -58,9 +61,18 @@ public class TrailPages {
   /** A publication that was opened. {@code q}: the strategy it came from, if one did. */
   public record OpenedLine(String id, String title, Instant at, @Nullable String q) {}
 
-  TrailPages(TrailMapper mapper, Json json) {
+  /**
+   * Openings, newest first.
+   *
+   * @param next what {@code before} is for the ones before these; none where these are the first
+   * @param all how many there are in all
+   */
+  record OpenedPage(List<OpenedLine> lines, @Nullable Long next, int all) {}
+
+  TrailPages(TrailMapper mapper, Json json, LanternProperties properties) {
     this.mapper = mapper;
     this.json = json;
+    this.properties = properties;
   }
 
   TrailPage page(Member who, String words, @Nullable String before) {
@@ -119,8 +131,14 @@ public class TrailPages {
     return new OpenedLine(row.pid(), row.title(), row.at(), row.q());
   }
 
-  List<OpenedLine> opened(Member who) {
-    return mapper.lastOpened(who.id(), OPENED).stream().map(TrailPages::line).toList();
+  OpenedPage opened(Member who, String words, long before) {
+    List<TrailMapper.OpenedRow> rows =
+        mapper.lastOpened(who.id(), pattern(words), before, OPENED + 1);
+    List<TrailMapper.OpenedRow> shown = rows.subList(0, Math.min(OPENED, rows.size()));
+    return new OpenedPage(
+        shown.stream().map(TrailPages::line).toList(),
+        rows.size() > OPENED ? shown.get(OPENED - 1).id() : null,
+        mapper.countOpened(who.id(), pattern(words)));
   }
 
   String csv(Member who) {
@@ -128,22 +146,33 @@ public class TrailPages {
     CSVFormat format =
         CSVFormat.RFC4180
             .builder()
-            .setHeader("when", "search (CQL)", "order", "found before", "found", "address")
+            .setHeader(
+                "when (" + who.zone() + ")",
+                "search (CQL)",
+                "order",
+                "found before",
+                "found",
+                "address",
+                "opened")
             .get();
     try (CSVPrinter printer = new CSVPrinter(file, format)) {
-      for (TrailMapper.PageRow row : mapper.page(who.id(), "", 0, MOST)) {
+      for (TrailStep step : steps(who, mapper.page(who.id(), "", 0, ALL))) {
         printer.printRecord(
-            when(row, who.zoneId()),
-            guarded(CqlWriter.write(strategy(row).strategy())),
-            row.ordered(),
-            row.countBefore(),
-            row.count(),
-            "/q/" + row.q());
+            when(step, who.zoneId()),
+            guarded(CqlWriter.write(step.strategy().strategy())),
+            step.order(),
+            step.before(),
+            step.count(),
+            address(who, "/q/" + step.q()),
+            guarded(
+                step.opened().stream()
+                    .map(line -> line.title() + " " + address(who, "/p/" + line.id()))
+                    .collect(Collectors.joining("; "))));
       }
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
-    return file.toString();
+    return MARK + file;
   }
 
   /** No text that a table would take for a formula. */
@@ -153,19 +182,26 @@ public class TrailPages {
 
   String text(Member who) {
     StringBuilder text = new StringBuilder();
-    for (TrailMapper.PageRow row : mapper.page(who.id(), "", 0, MOST)) {
-      text.append(when(row, who.zoneId()))
+    for (TrailStep step : steps(who, mapper.page(who.id(), "", 0, ALL))) {
+      text.append(when(step, who.zoneId()))
           .append("  ")
-          .append(row.count())
-          .append(row.countBefore() == null ? "" : " (was " + row.countBefore() + ")")
+          .append(step.count())
+          .append(step.before() == null ? "" : " (was " + step.before() + ")")
           .append("  ")
-          .append(CqlWriter.write(strategy(row).strategy()))
+          .append(CqlWriter.write(step.strategy().strategy()))
           .append('\n');
+      for (OpenedLine line : step.opened()) {
+        text.append("    opened ").append(line.title()).append('\n');
+      }
     }
     return text.toString();
   }
 
-  private static String when(TrailMapper.PageRow row, ZoneId zone) {
-    return MINUTE.format(row.at().atZone(zone));
+  private String address(Member who, String path) {
+    return properties.baseUrl() + "/g/" + who.groupPid() + path;
+  }
+
+  private static String when(TrailStep step, ZoneId zone) {
+    return MINUTE.format(step.at().atZone(zone));
   }
 }

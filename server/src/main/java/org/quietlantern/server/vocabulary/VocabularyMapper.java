@@ -58,7 +58,6 @@ interface VocabularyMapper {
       """
       select scheme, uri, label, names, broader, related, note, aspects, retired, replaced_by, former
       from concept order by scheme, lower(label), id
-      limit 200000
       """)
   List<Row> all();
 
