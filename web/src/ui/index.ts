@@ -1,6 +1,7 @@
 export { Act } from './Act';
 export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';
+export { ChoiceField, NameField } from './Fields';
 export { Lamp } from './Lamp';
 export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';

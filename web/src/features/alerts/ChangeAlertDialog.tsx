@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
-import { DialogForm } from '../../ui';
+import { ChoiceField, DialogForm } from '../../ui';
 import { useHere } from '../session';
 import { useFolderNames } from './api';
 import type { useAlertChanges } from './changes';
@@ -74,20 +74,7 @@ export function ChangeAlertDialog({
           />
         </label>
       </div>
-      <label className="mt-3 block">
-        <span className="small-head">A keep goes into</span>
-        <select
-          className="field block w-full"
-          value={folder}
-          onChange={(event) => setFolder(event.target.value)}
-        >
-          {folders.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ChoiceField label="A keep goes into" value={folder} of={folders} onChange={setFolder} />
     </DialogForm>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DialogForm } from '../../ui';
+import { ChoiceField, DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
 import { useFolders } from './api';
 import { useFolderChanges } from './changes';
@@ -28,31 +28,14 @@ export function FolderDialog({
       onSubmit={() => change.mutate({ name, parent: parent || null }, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <label className="mt-3 block">
-        <span className="small-head">Name</span>
-        <input
-          required
-          maxLength={120}
-          className="field block w-full"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <label className="mt-3 block">
-        <span className="small-head">Inside</span>
-        <select
-          className="field block w-full"
-          value={parent}
-          onChange={(event) => setParent(event.target.value)}
-        >
-          <option value="">no other folder</option>
-          {others.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <NameField value={name} onChange={setName} />
+      <ChoiceField
+        label="Inside"
+        value={parent}
+        of={others}
+        none="no other folder"
+        onChange={setParent}
+      />
     </DialogForm>
   );
 }

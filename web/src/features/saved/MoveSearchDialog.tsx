@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { DialogForm } from '../../ui';
+import { ChoiceField, DialogForm, NameField } from '../../ui';
 import { useFolderNames } from '../alerts';
 import { useHere } from '../session';
 import { useSearchChanges } from './changes';
@@ -26,30 +26,8 @@ export function MoveSearchDialog({
       onSubmit={() => change.mutate({ name, folder }, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <label className="mt-3 block">
-        <span className="small-head">Name</span>
-        <input
-          required
-          maxLength={120}
-          className="field block w-full"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <label className="mt-3 block">
-        <span className="small-head">Folder</span>
-        <select
-          className="field block w-full"
-          value={folder}
-          onChange={(event) => setFolder(event.target.value)}
-        >
-          {folders.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <NameField value={name} onChange={setName} />
+      <ChoiceField label="Folder" value={folder} of={folders} onChange={setFolder} />
     </DialogForm>
   );
 }

@@ -10,6 +10,7 @@ const LINES = [
   ['"part-night lighting" or curfew*', 'a phrase, or any ending'],
   ['title: (bat or bats) not bridge*', 'a field, brackets, ruled out'],
   ['author: oxlade year: 2025-2026', 'a person, some years'],
+  ['heading/narrower: "Insects"', 'a heading with all below it'],
 ] as const;
 
 const SHOWN = 6;
