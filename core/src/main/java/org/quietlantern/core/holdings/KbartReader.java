@@ -1,5 +1,7 @@
 package org.quietlantern.core.holdings;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.Period;
@@ -15,6 +17,10 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.validator.routines.ISSNValidator;
 
 /**
  * Reads a holdings file in KBART (NISO RP-9-2014): tab-separated, a line of names first, dates to
@@ -26,7 +32,18 @@ public final class KbartReader {
   public static final int MOST_LINES = 200_000;
 
   private static final Pattern EMBARGO = Pattern.compile("([PR])(\\d{1,4})([DMY])");
-  private static final Pattern ISSN = Pattern.compile("\\d{4}-\\d{3}[\\dXx]");
+  private static final ISSNValidator ISSN = ISSNValidator.getInstance();
+
+  /** Cells may be quoted; a quotation mark inside a cell stands for itself. */
+  private static final CSVFormat CELLS =
+      CSVFormat.TDF
+          .builder()
+          .setIgnoreEmptyLines(false)
+          .setIgnoreSurroundingSpaces(false)
+          .setTrailingData(true)
+          .setLenientEof(true)
+          .get();
+
   private final Map<String, Integer> columns = new HashMap<>();
   private final List<Holdings.Title> titles = new ArrayList<>();
   private final List<Problem> problems = new ArrayList<>();
@@ -45,19 +62,35 @@ public final class KbartReader {
 
   public static Read read(String file) {
     KbartReader reader = new KbartReader();
-    List<String> lines = file.replace("\uFEFF", "").lines().limit(MOST_LINES + 1L).toList();
-    if (lines.size() > MOST_LINES) {
-      reader.problem(MOST_LINES, "the file is longer than this; nothing was read");
-    } else if (!lines.isEmpty() && reader.names(lines.get(0))) {
-      for (int i = 1; i < lines.size(); i++) {
-        reader.line(i + 1, lines.get(i).split("\t", -1));
-      }
+    try (CSVParser parser = CSVParser.parse(file.replaceFirst("^\uFEFF", ""), CELLS)) {
+      reader.read(parser);
+    } catch (IOException | UncheckedIOException broken) {
+      reader.problem(1, "the file cannot be divided into lines and cells: " + broken.getMessage());
     }
     return new Read(new Holdings(reader.titles), reader.problems);
   }
 
-  private boolean names(String line) {
-    String[] names = line.split("\t", -1);
+  private void read(CSVParser parser) {
+    boolean named = false;
+    int number = 1;
+    for (CSVRecord record : parser) {
+      if (record.getRecordNumber() > MOST_LINES) {
+        titles.clear();
+        problem(MOST_LINES, "the file is longer than this; nothing was read");
+        return;
+      }
+      if (named) {
+        line(number, record.values());
+      } else if (!names(record.values())) {
+        return;
+      }
+      named = true;
+      // A quoted cell may run over several lines.
+      number = Math.toIntExact(parser.getCurrentLineNumber()) + 1;
+    }
+  }
+
+  private boolean names(String[] names) {
     for (int i = 0; i < names.length; i++) {
       columns.put(names[i].strip().toLowerCase(Locale.ROOT), i);
     }
@@ -74,14 +107,24 @@ public final class KbartReader {
     if (Stream.of(cells).allMatch(String::isBlank)) {
       return;
     }
-    List<String> issns =
+    List<String> given =
         Stream.of("online_identifier", "print_identifier")
             .map(name -> cell(cells, name).toUpperCase(Locale.ROOT))
-            .filter(issn -> ISSN.matcher(issn).matches())
+            .filter(issn -> !issn.isEmpty())
             .distinct()
             .toList();
+    List<String> issns = given.stream().filter(ISSN::isValid).toList();
     if (issns.isEmpty()) {
-      problem(number, "no ISSN in print_identifier or online_identifier");
+      problem(
+          number,
+          given.isEmpty()
+              ? "no ISSN in print_identifier or online_identifier"
+              : "“" + given.get(0) + "” is no ISSN: its form or its check digit is wrong");
+      return;
+    }
+    String depth = cell(cells, "coverage_depth").toLowerCase(Locale.ROOT);
+    if (!depth.isEmpty() && !depth.equals("fulltext")) {
+      problem(number, "coverage_depth is “" + depth + "”, not all in full: not taken as held");
       return;
     }
     try {
@@ -96,7 +139,7 @@ public final class KbartReader {
     Period wall = Period.ZERO;
     Period window = Period.ZERO;
     for (String part : embargo.isEmpty() ? new String[0] : embargo.split(";")) {
-      Matcher form = EMBARGO.matcher(part.strip());
+      Matcher form = EMBARGO.matcher(part.strip().toUpperCase(Locale.ROOT));
       if (!form.matches()) {
         throw new IllegalArgumentException("embargo_info cannot be read: “" + embargo + "”");
       }

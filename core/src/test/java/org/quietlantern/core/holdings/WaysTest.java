@@ -3,6 +3,7 @@ package org.quietlantern.core.holdings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.Period;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
@@ -21,8 +22,8 @@ class WaysTest {
       NAMES
           + "Moths\t\t9999-1004\t1997\t2012-12-31\tP12M\tP\n"
           + "Moths\t\t9999-1004\t2016-01\t\tP12M\tP\n"
-          + "Dusk\t9999-2222\t\t2010-01-01\t\t\tF\n"
-          + "Window\t\t9999-333X\t\t\tR5Y\tP\n";
+          + "Dusk\t9999-2221\t\t2010-01-01\t\t\tF\n"
+          + "Window\t\t9999-3333\t\t\tR5Y\tP\n";
 
   private static Ways ways() {
     return new Ways(KbartReader.read(FILE).holdings(), Set.of(Kind.BOOK), TODAY);
@@ -51,10 +52,10 @@ class WaysTest {
     "9999-1004, 2025-11-26, abstract only",
     "9999-1004, 2025, abstract only",
     "9999-1004, 1996-12, abstract only",
-    "9999-2222, 2026-11, open to all",
-    "9999-2222, 2009-12, abstract only",
-    "9999-333X, 2021-11-25, yours to read",
-    "9999-333X, 2021-11-24, abstract only",
+    "9999-2221, 2026-11, open to all",
+    "9999-2221, 2009-12, abstract only",
+    "9999-3333, 2021-11-25, yours to read",
+    "9999-3333, 2021-11-24, abstract only",
     "9999-4444, 2020, abstract only",
     "9999-1004, , abstract only"
   })
@@ -79,11 +80,11 @@ class WaysTest {
   @DisplayName("L7: each with its ground, and where it ends or begins, the date")
   @Test
   void grounds() {
-    Way window = ways().way(asked("9999-333X", "2022-03-01", Kind.ARTICLE, true));
+    Way window = ways().way(asked("9999-3333", "2022-03-01", Kind.ARTICLE, true));
     assertThat(window.until()).hasValue(LocalDate.of(2027, 3, 1));
     Way wall = ways().way(asked("9999-1004", "2026-02-01", Kind.ARTICLE, true));
     assertThat(wall.ground()).startsWith("yours to read from 2027-02-01; until then");
-    assertThat(ways().way(asked("9999-2222", "2020", Kind.ARTICLE, true)).ground())
+    assertThat(ways().way(asked("9999-2221", "2020", Kind.ARTICLE, true)).ground())
         .isEqualTo("free at its publisher");
   }
 
@@ -106,6 +107,32 @@ class WaysTest {
     assertThat(read.problems().get(2).what()).isEqualTo("embargo_info cannot be read: “soon”");
   }
 
+  @DisplayName("KBART: abstracts are not text, quoted cells, capitals of embargoes, check digits")
+  @Test
+  void asTheStandardHasIt() {
+    KbartReader.Read read =
+        KbartReader.read(
+            """
+            publication_title\tonline_identifier\tembargo_info\tcoverage_depth
+            "Moths, ""at"" dusk"\t9999-1004\tr10y; p6m\tfulltext
+            "Over
+            two lines"\t9999-2221\t\tFulltext
+            Lamps "at" sea\t9999-3333\t\t
+            Only told of\t9999-1004\t\tabstracts
+            Some of it\t9999-1004\t\tselected articles
+            One digit off\t9999-1005\t\tfulltext
+            """);
+    assertThat(read.holdings().titles())
+        .extracting(Holdings.Title::name)
+        .containsExactly("Moths, \"at\" dusk", "Over\ntwo lines", "Lamps \"at\" sea");
+    Coverage coverage = read.holdings().titles().get(0).coverage();
+    assertThat(coverage.window()).isEqualTo(Period.ofYears(10));
+    assertThat(coverage.wall()).isEqualTo(Period.ofMonths(6));
+    assertThat(read.problems()).extracting(KbartReader.Problem::line).containsExactly(6, 7, 8);
+    assertThat(read.problems().get(0).what()).contains("“abstracts”, not all in full");
+    assertThat(read.problems().get(2).what()).contains("check digit");
+  }
+
   @Test
   void aFileOfAnotherKindIsRefusedWhole() {
     KbartReader.Read read = KbartReader.read("a,b,c\n1,2,3\n");
@@ -122,13 +149,13 @@ class WaysTest {
             """
             title,issn,publisher,peer_reviewed_from
             "Moths, and more",9999-1004,Hollow,1994
-            Never,9999-2222,,
+            Never,9999-2221,,
             Bad,9999-3333,,soon
             """);
     Journals journals = new Journals(read.journals());
     assertThat(journals.peerReviewed("9999-1004", LocalDate.of(1994, 1, 1))).hasValue(true);
     assertThat(journals.peerReviewed("9999-1004", LocalDate.of(1993, 12, 31))).hasValue(false);
-    assertThat(journals.peerReviewed("9999-2222", TODAY)).hasValue(false);
+    assertThat(journals.peerReviewed("9999-2221", TODAY)).hasValue(false);
     assertThat(journals.peerReviewed("9999-9999", TODAY)).isEmpty();
     assertThat(read.problems()).containsExactly("line 4: not a year: “soon”");
     assertThat(JournalsReader.read("a,b\n1,2").problems())
