@@ -138,7 +138,7 @@ class TrailTest {
     assertThat(csv)
         .startsWith(
             "\uFEFFwhen (Europe/Oslo),search (CQL),order,found before,found,address,opened\r\n");
-    assertThat(csv).containsPattern(",http://localhost:\\d+/g/[0-9a-z]{10}/q/[0-9a-z]{10},");
+    assertThat(csv).containsPattern(",http://lantern.test/g/[0-9a-z]{10}/q/[0-9a-z]{10},");
     assertThat(csv).contains("\"(any = \"\"moth*\"\" and any adj \"\"light traps\"\")\"");
     assertThat(tove.get("/trail/steps.txt").body())
         .contains("(any = \"moth*\" and any adj \"light traps\")");

@@ -154,6 +154,13 @@ public class Matching {
     public OptionalInt found(Strategy strategy) {
       return snapshot.count(strategy, circumstances, library);
     }
+
+    /** What became of headings that a strategy asks for; nothing where it cannot be searched. */
+    public List<String> fates(Strategy strategy) {
+      return snapshot.compile(strategy, circumstances, library) instanceof Compiled.Ready ready
+          ? Matching.fates(ready)
+          : List.of();
+    }
   }
 
   /** Asks the present state of the catalogue something. */
@@ -182,13 +189,7 @@ public class Matching {
    * where it cannot be searched.
    */
   public List<String> fates(Member who, Strategy strategy) {
-    return look(
-        who,
-        look ->
-            look.snapshot().compile(strategy, look.circumstances(), look.library())
-                    instanceof Compiled.Ready ready
-                ? fates(ready)
-                : List.of());
+    return look(who, look -> look.fates(strategy));
   }
 
   /** The same of a strategy that can be searched. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import org.quietlantern.core.query.Sentence;
+import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.folder.SavedSearch;
 import org.quietlantern.server.folder.SavedSearches;
@@ -97,19 +98,22 @@ public class Histories {
     List<Revisions.Revision> all = revisions.of(who, search);
     Reading reading = new Reading(who, all);
     Optional<Revisions.Documented> documented = revisions.documented(search);
+    Now now = matching.look(who, look -> now(look, all.get(0).strategy().strategy()));
     return new HistoryShown(
         saved,
-        matching.look(who, look -> now(look, all.get(0))),
+        now.found(),
         documented.map(d -> reading.name(d.membership())).orElse(null),
         documented.map(Revisions.Documented::at).orElse(null),
         all.stream().map(reading::shown).toList(),
         reading.runs(),
-        matching.fates(who, all.get(0).strategy().strategy()));
+        now.notes());
   }
 
-  private static @Nullable Integer now(Matching.Look look, Revisions.Revision revision) {
-    OptionalInt found = look.found(revision.strategy().strategy());
-    return found.isPresent() ? found.getAsInt() : null;
+  private record Now(@Nullable Integer found, List<String> notes) {}
+
+  private static Now now(Matching.Look look, Strategy strategy) {
+    OptionalInt found = look.found(strategy);
+    return new Now(found.isPresent() ? found.getAsInt() : null, look.fates(strategy));
   }
 
   /** Who checked a revision, the first first. */
