@@ -67,6 +67,7 @@ final class Person implements AutoCloseable {
   Person newSheet() {
     go("Search");
     link("New sheet").click();
+    page.waitForURL(Pattern.compile(".*/search$"));
     PlaywrightAssertions.assertThat(line(1)).hasValue("");
     return this;
   }
