@@ -22,7 +22,9 @@ function to(event: MouseEvent, where: string) {
 
 function toList(event: MouseEvent) {
   event.preventDefault();
-  const list = document.querySelector('#main ol, #main ul:not([role]), #main table');
+  const list =
+    document.querySelector('#main [data-list]') ??
+    document.querySelector('#main ol, #main ul:not([role]), #main table');
   const row = list?.querySelector<HTMLElement>('[aria-current="true"] a, a, button');
   (row ?? document.getElementById('main'))?.focus();
 }

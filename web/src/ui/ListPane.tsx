@@ -77,7 +77,7 @@ export function ListPane({
     onStep(step);
   };
   return (
-    <div ref={pane} className="h-full overflow-y-auto" tabIndex={-1} onKeyDown={move}>
+    <div ref={pane} data-list className="h-full overflow-y-auto" tabIndex={-1} onKeyDown={move}>
       <ol aria-label={label} className="relative" style={{ height: rows.getTotalSize() }}>
         {shown.map((row) => (
           <li
