@@ -25,6 +25,8 @@ function toList(event: MouseEvent) {
   const list =
     document.querySelector('#main [data-list]') ??
     document.querySelector('#main ol, #main ul:not([role]), #main table');
-  const row = list?.querySelector<HTMLElement>('[aria-current="true"] a, a, button');
+  const row =
+    list?.querySelector<HTMLElement>('[aria-current="true"] a') ??
+    list?.querySelector<HTMLElement>('a, button');
   (row ?? document.getElementById('main'))?.focus();
 }
