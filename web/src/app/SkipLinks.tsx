@@ -4,10 +4,10 @@ import type { MouseEvent } from 'react';
 export function SkipLinks() {
   return (
     <div className="absolute -top-20 left-2 z-20 flex gap-2 focus-within:top-1">
-      <a href="#main" className="act act-main" onClick={(event) => toList(event)}>
+      <a href="#main" className="act act-main" onClick={toList}>
         To the list
       </a>
-      <a href="#main" className="act act-main" onClick={(event) => to(event, '#main')}>
+      <a href="#main" className="act act-main" onClick={toContent}>
         To the content
       </a>
     </div>
@@ -15,9 +15,9 @@ export function SkipLinks() {
 }
 
 /** The address stays as it is: it names what is looked at. */
-function to(event: MouseEvent, where: string) {
+function toContent(event: MouseEvent) {
   event.preventDefault();
-  document.querySelector<HTMLElement>(where)?.focus();
+  document.getElementById('main')?.focus();
 }
 
 function toList(event: MouseEvent) {

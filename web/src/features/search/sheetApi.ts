@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand } from '../../api';
 import { useNotice } from '../../ui';
+import { useAct } from '../session';
 import { asks, type Strategy } from '../strategy';
 
 /** What there is to know and to offer about the words of a line. */
@@ -146,24 +147,16 @@ export function useKeepLimits(group: string) {
 
 /** Takes a set of limits away; sheets that it was put on keep its limits. */
 export function useRemoveLimits(group: string) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async (set: string) => {
-      const command = newCommand();
-      const gone = body(
+  return useAct(
+    group,
+    async (set: string, header) =>
+      body(
         await api.DELETE('/api/groups/{group}/limit-sets/{set}', {
-          params: { path: { group, set }, header: commandHeader(command) },
+          params: { path: { group, set }, header },
         }),
-      );
-      return { command, gone };
-    },
-    onSuccess: ({ command, gone }) => {
-      tell({ text: `“${gone.name}” was removed.`, command });
-      void client.invalidateQueries({ queryKey: [...keys.living(group), 'limit-sets'] });
-    },
-    onError: (error) => tell({ text: error.message, bad: true }),
-  });
+      ),
+    (gone) => `“${gone.name}” was removed.`,
+  );
 }
 
 /** What a held strategy is called. */

@@ -201,11 +201,9 @@ class HeadingPages {
   }
 
   private static Strategy strategy(Concept heading, Asked asked) {
-    return new Strategy(List.of(new Line.Words("1", text(heading, asked), false, asked.widened())));
-  }
-
-  private static String text(Concept heading, Asked asked) {
-    return "heading/" + asked.modifiers() + ": \"" + heading.label().replace('"', ' ') + "\"";
+    return new Strategy(
+        List.of(
+            new Line.Words("1", text(heading.label(), asked.modifiers()), false, asked.widened())));
   }
 
   private static List<HeadingLine> lines(Matching.Look look, List<Concept> headings) {
@@ -228,7 +226,12 @@ class HeadingPages {
 
   /** What carries a heading in one way. */
   static Strategy asked(String label, String modifier) {
-    return Strategy.of("heading/" + modifier + ": \"" + label.replace('"', ' ') + "\"");
+    return Strategy.of(text(label, modifier));
+  }
+
+  /** A line as it is typed. */
+  private static String text(String label, String modifiers) {
+    return "heading/" + modifiers + ": \"" + label.replace('"', ' ') + "\"";
   }
 
   /** A circle ends where it began. */
