@@ -4,6 +4,8 @@ import { useRef } from 'react';
 export type Place = {
   /** The row that is meant now, though the page may still show one before it. */
   now: () => number;
+  /** Whether somebody came to that row by an act of their own. */
+  isMeant: () => boolean;
   go: (index: number) => void;
   step: (by: number) => void;
 };
@@ -11,21 +13,33 @@ export type Place = {
 /**
  * @param chosen the row that the page shows as chosen
  * @param choose asks the page to show another
+ * @param named what the page names as chosen; null where it shows a row that nobody chose
  */
-export function usePlace(chosen: number, count: number, choose: (index: number) => void): Place {
-  const asked = useRef({ shown: chosen, underWay: [] as number[] });
-  const now = () => {
-    const { shown, underWay } = asked.current;
-    if (chosen !== shown) {
+export function usePlace(
+  chosen: number,
+  count: number,
+  choose: (index: number) => void,
+  named: string | null = '',
+): Place {
+  const asked = useRef({ shown: chosen, named, underWay: [] as number[] });
+  const underWay = () => {
+    const before = asked.current;
+    if (chosen !== before.shown || named !== before.named) {
       // The page comes to what was asked for one by one; what it comes to otherwise is the truth.
-      const came = underWay.indexOf(chosen);
-      asked.current = { shown: chosen, underWay: came < 0 ? [] : underWay.slice(came + 1) };
+      const came = before.underWay.indexOf(chosen);
+      asked.current = {
+        shown: chosen,
+        named,
+        underWay: came < 0 ? [] : before.underWay.slice(came + 1),
+      };
     }
-    return asked.current.underWay.at(-1) ?? chosen;
+    return asked.current.underWay;
   };
+  const now = () => underWay().at(-1) ?? chosen;
+  const isMeant = () => underWay().length > 0 || named !== null;
   const go = (index: number) => {
-    if (index !== now()) asked.current.underWay.push(index);
+    if (index !== now() || !isMeant()) underWay().push(index);
     choose(index);
   };
-  return { now, go, step: (by) => go(Math.min(count - 1, Math.max(0, now() + by))) };
+  return { now, isMeant, go, step: (by) => go(Math.min(count - 1, Math.max(0, now() + by))) };
 }

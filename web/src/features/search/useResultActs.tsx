@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Act, useKeys, usePlace } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { MARKS, useMark, useMarkKeys, type MarkWord } from '../publication';
@@ -33,17 +33,7 @@ export function useResultActs({
   const folder = useLastFolder(here.id);
   const [keeping, setKeeping] = useState<{ ids: string[]; step: string | undefined } | null>(null);
   const ticks = useTicks(here.id);
-  // The publication that the member came to by an act of their own, known before the address names
-  // it: keys that mark ask for it. A new search begins with none.
-  const reached = useRef(named);
-  useLayoutEffect(() => {
-    reached.current = named;
-  }, [named]);
-  const choose = (index: number) => {
-    reached.current = ids[index] ?? null;
-    onChoose(index);
-  };
-  const place = usePlace(chosen, ids.length, choose);
+  const place = usePlace(chosen, ids.length, onChoose, named);
   const writes = mayWrite(here) && ids.length > 0;
   const inList = ids.filter((each) => ticks.ticked.has(each));
   const meant = () => {
@@ -72,7 +62,7 @@ export function useResultActs({
   useMarkKeys({
     may: writes,
     current: () => meant().join(' '),
-    reached: () => inList.length > 0 || reached.current === ids[place.now()],
+    reached: () => inList.length > 0 || place.isMeant(),
     onMark: say,
   });
   useKeys({ n: withNote });
