@@ -33,7 +33,11 @@ export function HeadingPane({ name, to }: { name: string; to: (label: string) =>
           {heading.replacedBy.length > 0 && `; replaced by ${listed(heading.replacedBy)}`}.
         </p>
       )}
-      {heading.note && <p className="mt-1 max-w-[65ch] font-serif text-[15px]">{heading.note}</p>}
+      {heading.note && (
+        <p className="mt-1 max-w-[65ch] whitespace-pre-line font-serif text-[15px]">
+          {heading.note}
+        </p>
+      )}
       {heading.names.length > 0 && (
         <p className="mt-1 text-soft">Also called {heading.names.join(', ')}</p>
       )}

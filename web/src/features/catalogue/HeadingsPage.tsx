@@ -9,6 +9,12 @@ import { HeadingTable } from './HeadingTable';
 import { Parts } from './Parts';
 import { VocabularyDialog } from './VocabularyDialog';
 
+const FORMS = [
+  { ending: 'ttl', name: 'Turtle' },
+  { ending: 'rdf', name: 'RDF/XML' },
+  { ending: 'jsonld', name: 'JSON-LD' },
+];
+
 /** Headings: looked up by everyday words, or gone through from the top; one of them beside. */
 export function HeadingsPage() {
   const here = useHere();
@@ -43,9 +49,18 @@ export function HeadingsPage() {
           </Title>
           <Parts />
           <p className="mb-2 flex flex-wrap gap-x-5">
-            <a className="act" href={`/api/groups/${here.id}/vocabulary/skos`}>
-              Download as SKOS
-            </a>
+            <span>
+              Download as SKOS:{' '}
+              {FORMS.map(({ ending, name }) => (
+                <a
+                  key={ending}
+                  className="act mr-2"
+                  href={`/api/groups/${here.id}/vocabulary/skos.${ending}`}
+                >
+                  {name}
+                </a>
+              ))}
+            </span>
             {steward && <Act onClick={() => setBringing(true)}>Bring in headings</Act>}
           </p>
           {bringing && <VocabularyDialog onClose={() => setBringing(false)} />}

@@ -28,15 +28,15 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
       onClose={onClose}
     >
       <p className="max-w-[65ch] text-soft">
-        SKOS in Turtle or RDF/XML. Headings that are renamed, merged or left out go on working in
-        saved searches, which say what became of them.
+        SKOS in Turtle, RDF/XML or JSON-LD. Headings that are renamed, merged or left out go on
+        working in saved searches, which say what became of them.
       </p>
       <p className="mt-2">
         <input
           ref={input}
           type="file"
           aria-label="Vocabulary file (SKOS)"
-          accept=".ttl,.rdf,.xml"
+          accept=".ttl,.rdf,.xml,.jsonld,.json"
           className="sr-only"
           tabIndex={-1}
           onChange={(event) => void choose(event.target.files?.[0])}

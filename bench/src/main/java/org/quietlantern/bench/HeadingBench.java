@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
+import org.quietlantern.core.vocabulary.SkosFormat;
 import org.quietlantern.core.vocabulary.SkosReader;
 import org.quietlantern.core.vocabulary.SkosWriter;
 import org.quietlantern.core.vocabulary.VocabularyUpdate;
@@ -39,7 +40,7 @@ public final class HeadingBench {
 
   public static void main(String[] arguments) {
     int size = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 30_000;
-    byte[] file = SkosWriter.write(made(size)).getBytes(StandardCharsets.UTF_8);
+    byte[] file = SkosWriter.write(made(size), SkosFormat.TURTLE).getBytes(StandardCharsets.UTF_8);
     print(
         "%,d headings, %,d KiB of Turtle%n%n| | milliseconds |%n|---|---|%n",
         size, file.length >> 10);

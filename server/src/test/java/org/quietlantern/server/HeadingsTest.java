@@ -144,7 +144,7 @@ class HeadingsTest {
     assertThat(lamps.get("label").asString()).isEqualTo("Lamps");
     assertThat(texts(lamps.get("former"))).containsExactly("Lanterns");
     assertThat(texts(one("Lamp posts").get("replacedBy"))).containsExactly("Lamps");
-    assertThat(sven.get("/vocabulary/skos").body())
+    assertThat(sven.get("/vocabulary/skos.ttl").body())
         .contains("skos:prefLabel \"Lamps\"@en", "skos:prefLabel \"Lepidoptera\"@en");
   }
 

@@ -224,6 +224,8 @@ class TrailTest {
         .contains("It was first run on")
         .contains("as many as now")
         .contains("Full texts were not searched");
+    assertThat(tove.get("/report/docx" + of).header("Content-Disposition"))
+        .contains("Search-report-moth-dimming.docx");
     assertThat(story(tove.getBytes("/report/docx" + of)))
         .contains("Search report: moth* dimming")
         .contains("The Night Index");

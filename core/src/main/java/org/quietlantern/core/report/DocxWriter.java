@@ -2,125 +2,109 @@ package org.quietlantern.core.report;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
+import java.math.BigInteger;
 import java.util.List;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
-import javax.xml.stream.XMLOutputFactory;
-import javax.xml.stream.XMLStreamException;
-import javax.xml.stream.XMLStreamWriter;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.poi.xwpf.usermodel.ParagraphAlignment;
+import org.apache.poi.xwpf.usermodel.TableWidthType;
+import org.apache.poi.xwpf.usermodel.XWPFDocument;
+import org.apache.poi.xwpf.usermodel.XWPFHyperlinkRun;
+import org.apache.poi.xwpf.usermodel.XWPFParagraph;
+import org.apache.poi.xwpf.usermodel.XWPFRun;
+import org.apache.poi.xwpf.usermodel.XWPFTable;
+import org.apache.poi.xwpf.usermodel.XWPFTableCell;
+import org.apache.poi.xwpf.usermodel.XWPFTableRow;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageMar;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageSz;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
 
 /**
- * A document as DOCX (ECMA-376, Office Open XML, parts 1 and 2, transitional): one story with the
- * styles Title, Heading1 and Normal, and tables.
+ * A document as DOCX (ISO/IEC 29500, Office Open XML, transitional) on pages of A4 (ISO 216): the
+ * styles Title, Heading1 and Normal, tables whose first row stands on each page, addresses as
+ * links.
  */
 public final class DocxWriter {
-  private static final String W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main";
-  private static final String TYPES =
-      """
-      <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
-      <Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types">
-      <Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
-      <Override PartName="/word/document.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml"/>
-      <Override PartName="/word/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.styles+xml"/>
-      </Types>
-      """;
-  private static final String RELATIONS =
-      """
-      <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
-      <Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">
-      <Relationship Id="r1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/%s" Target="%s"/>
-      </Relationships>
-      """;
-  private static final String STYLES =
-      """
-      <?xml version="1.0" encoding="UTF-8" standalone="yes"?>
-      <w:styles xmlns:w="%s">
-      <w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/><w:pPr><w:spacing w:after="120"/></w:pPr><w:rPr><w:sz w:val="22"/></w:rPr></w:style>
-      <w:style w:type="paragraph" w:styleId="Title"><w:name w:val="Title"/><w:basedOn w:val="Normal"/><w:rPr><w:b/><w:sz w:val="36"/></w:rPr></w:style>
-      <w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:keepNext/><w:spacing w:before="240"/><w:outlineLvl w:val="0"/></w:pPr><w:rPr><w:b/><w:sz w:val="26"/></w:rPr></w:style>
-      </w:styles>
-      """
-          .formatted(W);
+  /** In twentieths of a point. */
+  private static final int PAGE_WIDTH = 11_906;
 
-  private final XMLStreamWriter xml;
+  private static final int PAGE_HEIGHT = 16_838;
+  private static final int MARGIN = 1_418;
+  private static final int TEXT_WIDTH = PAGE_WIDTH - 2 * MARGIN;
 
-  private DocxWriter(XMLStreamWriter xml) {
-    this.xml = xml;
-  }
+  /** No column is narrower than its share of this many in a table. */
+  private static final int NARROWEST = 12;
+
+  private static final Pattern ADDRESS = Pattern.compile("https?://\\S*[^\\s.,;:)]");
+  private static final String LINK_COLOUR = "0B5394";
+
+  private final XWPFDocument file = new XWPFDocument();
+
+  private DocxWriter() {}
 
   public static byte[] write(Document document) {
-    ByteArrayOutputStream file = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(file, StandardCharsets.UTF_8)) {
-      part(zip, "[Content_Types].xml", TYPES);
-      part(zip, "_rels/.rels", RELATIONS.formatted("officeDocument", "word/document.xml"));
-      part(zip, "word/_rels/document.xml.rels", RELATIONS.formatted("styles", "styles.xml"));
-      part(zip, "word/styles.xml", STYLES);
-      zip.putNextEntry(new ZipEntry("word/document.xml"));
-      story(zip, document);
-      zip.closeEntry();
-    } catch (IOException | XMLStreamException failed) {
-      throw new IllegalStateException(failed);
-    }
-    return file.toByteArray();
-  }
-
-  private static void part(ZipOutputStream zip, String name, String content) {
-    try {
-      zip.putNextEntry(new ZipEntry(name));
-      zip.write(content.getBytes(StandardCharsets.UTF_8));
-      zip.closeEntry();
+    DocxWriter writer = new DocxWriter();
+    try (XWPFDocument file = writer.file) {
+      writer.page();
+      file.getProperties().getCoreProperties().setTitle(clean(document.title()));
+      file.getProperties().getCoreProperties().setCreator("Quiet Lantern");
+      DocxStyles.add(file);
+      writer.paragraph(DocxStyles.TITLE, document.title());
+      document.blocks().forEach(writer::block);
+      ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+      file.write(bytes);
+      return bytes.toByteArray();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
   }
 
-  private static void story(OutputStream out, Document document) throws XMLStreamException {
-    XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(out, "UTF-8");
-    xml.setPrefix("w", W);
-    xml.writeStartDocument("UTF-8", "1.0");
-    xml.writeStartElement(W, "document");
-    xml.writeNamespace("w", W);
-    xml.writeStartElement(W, "body");
-    DocxWriter writer = new DocxWriter(xml);
-    writer.paragraph("Title", document.title());
-    for (Document.Block block : document.blocks()) {
-      writer.block(block);
-    }
-    xml.writeEndElement();
-    xml.writeEndElement();
-    xml.writeEndDocument();
-    xml.flush();
+  private void page() {
+    CTSectPr section = file.getDocument().getBody().addNewSectPr();
+    CTPageSz size = section.addNewPgSz();
+    size.setW(BigInteger.valueOf(PAGE_WIDTH));
+    size.setH(BigInteger.valueOf(PAGE_HEIGHT));
+    CTPageMar margins = section.addNewPgMar();
+    BigInteger margin = BigInteger.valueOf(MARGIN);
+    margins.setLeft(margin);
+    margins.setRight(margin);
+    margins.setTop(margin);
+    margins.setBottom(margin);
   }
 
-  private void block(Document.Block block) throws XMLStreamException {
+  private void block(Document.Block block) {
     if (block instanceof Document.Heading heading) {
-      paragraph("Heading1", heading.text());
+      paragraph(DocxStyles.HEADING, heading.text());
     } else if (block instanceof Document.Paragraph paragraph) {
-      paragraph("Normal", paragraph.text());
+      paragraph(DocxStyles.NORMAL, paragraph.text());
     } else if (block instanceof Document.Table table) {
       table(table);
     }
   }
 
-  private void paragraph(String style, String text) throws XMLStreamException {
-    xml.writeStartElement(W, "p");
-    xml.writeStartElement(W, "pPr");
-    valued("pStyle", style);
-    xml.writeEndElement();
-    run(text);
-    xml.writeEndElement();
+  private void paragraph(String style, String text) {
+    XWPFParagraph paragraph = file.createParagraph();
+    paragraph.setStyle(style);
+    write(paragraph, text);
   }
 
-  private void run(String text) throws XMLStreamException {
-    xml.writeStartElement(W, "r");
-    xml.writeStartElement(W, "t");
-    xml.writeAttribute("xml", "http://www.w3.org/XML/1998/namespace", "space", "preserve");
-    xml.writeCharacters(clean(text));
-    xml.writeEndElement();
-    xml.writeEndElement();
+  /** With its addresses as links. */
+  private static void write(XWPFParagraph paragraph, String text) {
+    Matcher address = ADDRESS.matcher(text);
+    int done = 0;
+    while (address.find()) {
+      run(paragraph.createRun(), text.substring(done, address.start()));
+      XWPFHyperlinkRun link = paragraph.createHyperlinkRun(clean(address.group()));
+      link.setColor(LINK_COLOUR);
+      run(link, address.group());
+      done = address.end();
+    }
+    run(paragraph.createRun(), text.substring(done));
+  }
+
+  private static void run(XWPFRun run, String text) {
+    run.setText(clean(text));
   }
 
   /** Signs that XML 1.0 cannot hold are left out. */
@@ -133,56 +117,57 @@ public final class DocxWriter {
         .toString();
   }
 
-  private void table(Document.Table table) throws XMLStreamException {
-    xml.writeStartElement(W, "tbl");
-    xml.writeStartElement(W, "tblPr");
-    xml.writeEmptyElement(W, "tblW");
-    xml.writeAttribute("w", W, "w", "5000");
-    xml.writeAttribute("w", W, "type", "pct");
-    borders();
-    xml.writeEndElement();
-    xml.writeStartElement(W, "tblGrid");
-    for (int i = 0; i < table.columns().size(); i++) {
-      xml.writeEmptyElement(W, "gridCol");
+  private void table(Document.Table table) {
+    XWPFTable made = file.createTable(table.rows().size() + 1, table.columns().size());
+    made.setWidthType(TableWidthType.DXA);
+    made.setWidth(TEXT_WIDTH);
+    made.setLeftBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
+    made.setRightBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
+    made.setInsideVBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
+    int[] widths = widths(table);
+    made.getRow(0).setRepeatHeader(true);
+    row(made.getRow(0), table.columns(), widths, true);
+    for (int i = 0; i < table.rows().size(); i++) {
+      row(made.getRow(i + 1), table.rows().get(i), widths, false);
     }
-    xml.writeEndElement();
-    row(table.columns());
-    for (List<String> row : table.rows()) {
-      row(row);
-    }
-    xml.writeEndElement();
-    paragraph("Normal", "");
+    paragraph(DocxStyles.NORMAL, "");
   }
 
-  private void borders() throws XMLStreamException {
-    xml.writeStartElement(W, "tblBorders");
-    for (String side : List.of("top", "bottom", "insideH")) {
-      xml.writeEmptyElement(W, side);
-      xml.writeAttribute("w", W, "val", "single");
-      xml.writeAttribute("w", W, "sz", "4");
-    }
-    xml.writeEndElement();
-  }
-
-  private void row(List<String> cells) throws XMLStreamException {
-    xml.writeStartElement(W, "tr");
-    for (String cell : cells) {
-      xml.writeStartElement(W, "tc");
-      xml.writeStartElement(W, "p");
-      if (Document.Table.isNumber(cell)) {
-        xml.writeStartElement(W, "pPr");
-        valued("jc", "right");
-        xml.writeEndElement();
+  private static void row(XWPFTableRow row, List<String> cells, int[] widths, boolean head) {
+    row.setCantSplitRow(true);
+    for (int i = 0; i < cells.size(); i++) {
+      XWPFTableCell cell = row.getCell(i);
+      cell.setWidthType(TableWidthType.DXA);
+      cell.setWidth(String.valueOf(widths[i]));
+      XWPFParagraph paragraph = cell.getParagraphs().get(0);
+      if (Document.Table.isNumber(cells.get(i))) {
+        paragraph.setAlignment(ParagraphAlignment.RIGHT);
       }
-      run(cell);
-      xml.writeEndElement();
-      xml.writeEndElement();
+      write(paragraph, cells.get(i));
+      if (head) {
+        paragraph.getRuns().forEach(run -> run.setBold(true));
+      }
     }
-    xml.writeEndElement();
   }
 
-  private void valued(String name, String value) throws XMLStreamException {
-    xml.writeEmptyElement(W, name);
-    xml.writeAttribute("w", W, "val", value);
+  /** Each column by the longest text in it, none of them too narrow to be read. */
+  private static int[] widths(Document.Table table) {
+    int columns = table.columns().size();
+    int[] longest = new int[columns];
+    int sum = 0;
+    for (int i = 0; i < columns; i++) {
+      longest[i] = table.columns().get(i).length();
+      for (List<String> row : table.rows()) {
+        longest[i] = Math.max(longest[i], row.get(i).length());
+      }
+      sum += longest[i];
+    }
+    int least = TEXT_WIDTH / Math.max(NARROWEST, columns);
+    int shared = TEXT_WIDTH - least * columns;
+    int[] widths = new int[columns];
+    for (int i = 0; i < columns; i++) {
+      widths[i] = least + shared * longest[i] / Math.max(1, sum);
+    }
+    return widths;
   }
 }

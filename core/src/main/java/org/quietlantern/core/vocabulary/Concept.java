@@ -1,5 +1,6 @@
 package org.quietlantern.core.vocabulary;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -9,9 +10,12 @@ import java.util.List;
  * @param names its other names
  * @param broader URIs of those right above it
  * @param related URIs of those beside it
- * @param note what it is used for: definition or scope note; empty where there is none
+ * @param note what it is used for: definitions and scope notes, a line each; empty where there is
+ *     none
  * @param aspects URIs of the respects in which a publication can be about it
  * @param fate what became of it
+ * @param said its names and notes as its file says them, in every language; empty where it came
+ *     from no file
  */
 public record Concept(
     String uri,
@@ -22,12 +26,14 @@ public record Concept(
     List<String> related,
     String note,
     List<String> aspects,
-    Fate fate) {
+    Fate fate,
+    List<Said> said) {
   public Concept {
     names = List.copyOf(names);
     broader = List.copyOf(broader);
     related = List.copyOf(related);
     aspects = List.copyOf(aspects);
+    said = List.copyOf(said);
   }
 
   /**
@@ -49,10 +55,25 @@ public record Concept(
   /** A term with names and a place in the tree, and nothing else. */
   public static Concept plain(
       String uri, String scheme, String label, List<String> names, List<String> broader) {
-    return new Concept(uri, scheme, label, names, broader, List.of(), "", List.of(), Fate.IN_USE);
+    return new Concept(
+        uri, scheme, label, names, broader, List.of(), "", List.of(), Fate.IN_USE, List.of());
   }
 
   public Concept with(Fate other) {
-    return new Concept(uri, scheme, label, names, broader, related, note, aspects, other);
+    return new Concept(uri, scheme, label, names, broader, related, note, aspects, other, said);
+  }
+
+  /** What its file says; of a term that came from no file, what is known of it. */
+  List<Said> saidOrRead() {
+    if (!said.isEmpty()) {
+      return said;
+    }
+    List<Said> known = new ArrayList<>();
+    known.add(new Said("prefLabel", "", label));
+    names.forEach(name -> known.add(new Said("altLabel", "", name)));
+    if (!note.isEmpty()) {
+      known.add(new Said("scopeNote", "", note));
+    }
+    return known;
   }
 }

@@ -8,14 +8,20 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.eclipse.rdf4j.model.Literal;
 import org.eclipse.rdf4j.model.Statement;
 import org.eclipse.rdf4j.model.Value;
+import org.eclipse.rdf4j.model.vocabulary.DCTERMS;
+import org.eclipse.rdf4j.model.vocabulary.OWL;
+import org.eclipse.rdf4j.model.vocabulary.RDF;
+import org.eclipse.rdf4j.model.vocabulary.SKOS;
 import org.eclipse.rdf4j.rio.RDFHandlerException;
 import org.eclipse.rdf4j.rio.RDFParseException;
 import org.eclipse.rdf4j.rio.RDFParser;
@@ -25,22 +31,24 @@ import org.eclipse.rdf4j.rio.rdfxml.RDFXMLParser;
 import org.eclipse.rdf4j.rio.turtle.TurtleParser;
 
 /**
- * Reads terms from SKOS (W3C Recommendation 18 August 2009) in Turtle 1.1 or RDF/XML 1.1: schemes,
+ * Reads terms from SKOS (W3C Recommendation 18 August 2009) in Turtle, RDF/XML or JSON-LD: schemes,
  * names, notes, what is broader, narrower and related; with them {@code owl:deprecated} and {@code
- * dct:isReplacedBy}. Everything else is passed over. What is wrong with a term is told with its
- * line; the rest is read.
+ * dct:isReplacedBy}. Schemes and collections are no terms. Everything else is passed over. What is
+ * wrong with a term is told with its line; the rest is read.
  */
 public final class SkosReader {
-  static final String SKOS = "http://www.w3.org/2004/02/skos/core#";
-  static final String REPLACED_BY = "http://purl.org/dc/terms/isReplacedBy";
-  static final String DEPRECATED = "http://www.w3.org/2002/07/owl#deprecated";
+  static final String OURS = "urn:quietlantern:def:";
 
   /** In which respects a publication can be about a heading: our own, SKOS has no word for it. */
-  static final String ASPECT = "urn:quietlantern:def:aspect";
+  static final String ASPECT = OURS + "aspect";
 
+  private static final Set<Value> NO_TERMS =
+      Set.of(SKOS.CONCEPT_SCHEME, SKOS.COLLECTION, SKOS.ORDERED_COLLECTION);
   private static final Pattern ABOUT = Pattern.compile("rdf:about=\"([^\"]*)\"");
+  private static final String MARK = "\uFEFF";
 
   private final Map<String, Reading> terms = new LinkedHashMap<>();
+  private final Set<String> noTerms = new HashSet<>();
   private final List<Problem> problems = new ArrayList<>();
   private final Map<String, Long> lines = new HashMap<>();
   private long line;
@@ -61,14 +69,18 @@ public final class SkosReader {
       concepts = List.copyOf(concepts);
       problems = List.copyOf(problems);
     }
+
+    private static Read none(long line, String why) {
+      return new Read(List.of(), List.of(new Problem(line, why)));
+    }
   }
 
-  /** A file as it came; only UTF-8 is read. */
+  /** A file as it came; only UTF-8 is read, with or without its mark. */
   public static Read read(byte[] file) {
     try {
       return read(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString());
     } catch (CharacterCodingException wrong) {
-      return new Read(List.of(), List.of(new Problem(lineOfDamage(file), "this is not UTF-8")));
+      return Read.none(lineOfDamage(file), "this is not UTF-8");
     }
   }
 
@@ -82,26 +94,35 @@ public final class SkosReader {
     return 0;
   }
 
-  public static Read read(String text) {
-    boolean isXml = text.stripLeading().startsWith("<?xml") || text.contains("<rdf:RDF");
+  public static Read read(String marked) {
+    String text = marked.startsWith(MARK) ? marked.substring(MARK.length()) : marked;
+    SkosFormat format = SkosFormat.of(text);
     SkosReader reader = new SkosReader();
-    RDFParser parser = isXml ? new RDFXMLParser() : new TurtleParser();
-    parser.set(XMLParserSettings.DISALLOW_DOCTYPE_DECL, true);
-    parser.setRDFHandler(reader.new Taking());
-    if (isXml) {
-      reader.findLines(text);
-    } else {
-      parser.setParseLocationListener((at, column) -> reader.line = at);
-    }
     try {
-      parser.parse(new StringReader(text), "urn:quietlantern:");
+      switch (format) {
+        case TURTLE -> reader.parse(new TurtleParser(), text);
+        case RDF_XML -> {
+          reader.findLines(text);
+          reader.parse(new RDFXMLParser(), text);
+        }
+        case JSON_LD -> JsonLd.read(text).forEach(reader.new Taking()::handleStatement);
+      }
     } catch (RDFParseException broken) {
-      return new Read(
-          List.of(), List.of(new Problem(Math.max(0, broken.getLineNumber()), said(broken))));
-    } catch (RDFHandlerException | IOException failed) {
-      return new Read(List.of(), List.of(new Problem(0, said(failed))));
+      return Read.none(
+          Math.max(0, broken.getLineNumber()), SkosMessages.plain(format, broken.getMessage()));
+    } catch (RDFHandlerException | IOException | JsonLd.Unreadable failed) {
+      return Read.none(0, SkosMessages.plain(format, failed.getMessage()));
     }
     return reader.read();
+  }
+
+  private void parse(RDFParser parser, String text) throws IOException {
+    parser.set(XMLParserSettings.DISALLOW_DOCTYPE_DECL, true);
+    parser.setRDFHandler(new Taking());
+    if (lines.isEmpty()) {
+      parser.setParseLocationListener((at, column) -> line = Math.max(0, at));
+    }
+    parser.parse(new StringReader(text), "urn:quietlantern:");
   }
 
   /** The parser of RDF/XML does not tell where it is: the lines where terms begin. */
@@ -115,14 +136,13 @@ public final class SkosReader {
     }
   }
 
-  private static String said(Exception broken) {
-    return String.valueOf(broken.getMessage()).replaceAll(" \\[line \\d+.*", "");
-  }
-
   private Read read() {
     List<Reading> named = new ArrayList<>();
     terms.forEach(
         (uri, term) -> {
+          if (noTerms.contains(uri)) {
+            return;
+          }
           if (term.label.isEmpty()) {
             problem(term.line, uri + " has no preferred name");
           } else {
@@ -144,10 +164,9 @@ public final class SkosReader {
     final long line;
     String scheme = "";
     String label = "";
-    private String language = "";
-    String note = "";
+    private Said preferred;
     private boolean retired;
-    final List<String> names = new ArrayList<>();
+    private final List<Said> said = new ArrayList<>();
     final Map<String, Long> broader = new LinkedHashMap<>();
     final Map<String, Long> related = new LinkedHashMap<>();
     final Map<String, Long> replacedBy = new LinkedHashMap<>();
@@ -158,73 +177,101 @@ public final class SkosReader {
       this.line = line;
     }
 
+    /** The preferred name in English, or without a language, comes before those in others. */
+    private void prefer(Said name) {
+      if (preferred == null || (name.isEnglish() && !preferred.isEnglish())) {
+        preferred = name;
+        label = name.text();
+      }
+    }
+
     private Concept concept() {
       return new Concept(
           uri,
           scheme,
           label,
-          names,
+          names(),
           List.copyOf(broader.keySet()),
           List.copyOf(related.keySet()),
-          note,
+          note(),
           aspects,
           new Concept.Fate(
-              retired || !replacedBy.isEmpty(), List.copyOf(replacedBy.keySet()), List.of()));
+              retired || !replacedBy.isEmpty(), List.copyOf(replacedBy.keySet()), List.of()),
+          said);
+    }
+
+    /** In all languages: a member looks a heading up in their own. */
+    private List<String> names() {
+      return said.stream()
+          .filter(each -> each.isName() || (each.isPreferred() && !each.equals(preferred)))
+          .map(Said::text)
+          .distinct()
+          .toList();
+    }
+
+    /** In English where there is one, each on a line of its own. */
+    private String note() {
+      List<Said> notes = said.stream().filter(Said::isMeaning).toList();
+      boolean english = notes.stream().anyMatch(Said::isEnglish);
+      return String.join(
+          "\n",
+          notes.stream().filter(each -> !english || each.isEnglish()).map(Said::text).toList());
     }
   }
 
   private final class Taking extends AbstractRDFHandler {
     @Override
     public void handleStatement(Statement statement) {
-      String predicate = statement.getPredicate().stringValue();
       String uri = statement.getSubject().stringValue();
       Value value = statement.getObject();
       line = lines.getOrDefault(uri, line);
-      switch (predicate) {
-        case REPLACED_BY -> of(uri).replacedBy.put(value.stringValue(), line);
-        case DEPRECATED -> of(uri).retired = Boolean.parseBoolean(value.stringValue());
-        case ASPECT -> of(uri).aspects.add(value.stringValue());
-        default -> {
-          if (predicate.startsWith(SKOS)) {
-            take(predicate.substring(SKOS.length()), uri, value);
-          }
+      if (statement.getPredicate().equals(RDF.TYPE)) {
+        if (NO_TERMS.contains(value)) {
+          noTerms.add(uri);
         }
+      } else if (statement.getPredicate().equals(DCTERMS.IS_REPLACED_BY)) {
+        of(uri).replacedBy.put(value.stringValue(), line);
+      } else if (statement.getPredicate().equals(OWL.DEPRECATED)) {
+        of(uri).retired = Boolean.parseBoolean(value.stringValue());
+      } else if (statement.getPredicate().stringValue().equals(ASPECT)) {
+        of(uri).aspects.add(value.stringValue());
+      } else if (statement.getPredicate().getNamespace().equals(SKOS.NAMESPACE)) {
+        take(statement.getPredicate().getLocalName(), uri, value);
       }
     }
 
     private void take(String what, String uri, Value value) {
       String text = value.stringValue().strip();
       switch (what) {
-        case "inScheme" -> of(uri).scheme = text;
-        case "prefLabel" -> preferred(of(uri), value, text);
-        case "altLabel", "hiddenLabel" -> of(uri).names.add(text);
+        case "inScheme", "topConceptOf" -> of(uri).scheme = text;
+        case "hasTopConcept" -> of(text).scheme = uri;
         case "broader" -> of(uri).broader.put(text, line);
         case "narrower" -> of(text).broader.put(uri, line);
         case "related" -> of(uri).related.put(text, line);
-        case "definition", "scopeNote" -> of(uri).note = (of(uri).note + " " + text).strip();
         default -> {
-          // Not needed.
+          if (value instanceof Literal words && Said.isKept(what)) {
+            say(of(uri), new Said(what, words.getLanguage().orElse(""), text));
+          }
         }
       }
     }
 
-    /** English, or without a language, wins; names in other languages are other names. */
-    private void preferred(Reading term, Value value, String text) {
-      String language = value instanceof Literal words ? words.getLanguage().orElse("") : "";
-      if (term.label.isEmpty()) {
-        term.label = text;
-        term.language = language;
-      } else if (language.equals(term.language)) {
-        problem(
-            line, term.uri + " has two preferred names: “%s”, “%s”".formatted(term.label, text));
-        term.names.add(text);
-      } else if (language.equals("en")) {
-        term.names.add(term.label);
-        term.label = text;
-        term.language = language;
-      } else {
-        term.names.add(text);
+    private void say(Reading term, Said said) {
+      if (said.isPreferred()) {
+        term.said.stream()
+            .filter(Said::isPreferred)
+            .filter(other -> other.language().equals(said.language()) && !other.equals(said))
+            .findFirst()
+            .ifPresent(
+                other ->
+                    problem(
+                        line,
+                        term.uri
+                            + " has two preferred names: “%s”, “%s”"
+                                .formatted(other.text(), said.text())));
+        term.prefer(said);
       }
+      term.said.add(said);
     }
 
     private Reading of(String uri) {

@@ -1,88 +1,90 @@
 package org.quietlantern.core.vocabulary;
 
+import java.io.StringWriter;
 import java.util.Collection;
 import java.util.List;
+import org.eclipse.rdf4j.model.IRI;
+import org.eclipse.rdf4j.model.Literal;
+import org.eclipse.rdf4j.model.Model;
+import org.eclipse.rdf4j.model.Value;
+import org.eclipse.rdf4j.model.ValueFactory;
+import org.eclipse.rdf4j.model.impl.LinkedHashModel;
+import org.eclipse.rdf4j.model.impl.SimpleValueFactory;
+import org.eclipse.rdf4j.model.vocabulary.DCTERMS;
+import org.eclipse.rdf4j.model.vocabulary.OWL;
+import org.eclipse.rdf4j.model.vocabulary.RDF;
+import org.eclipse.rdf4j.model.vocabulary.SKOS;
+import org.eclipse.rdf4j.rio.RDFWriter;
+import org.eclipse.rdf4j.rio.Rio;
+import org.eclipse.rdf4j.rio.rdfxml.RDFXMLWriter;
+import org.eclipse.rdf4j.rio.turtle.TurtleWriter;
 
 /**
- * Writes terms in SKOS (W3C Recommendation 18 August 2009) as Turtle 1.1. {@link SkosReader} reads
- * them back as they were; former names go out as hidden ones.
+ * Writes terms in SKOS (W3C Recommendation 18 August 2009). {@link SkosReader} reads them back as
+ * they were, with the languages of their names; former names go out as hidden ones.
  */
 public final class SkosWriter {
-  private final StringBuilder turtle = new StringBuilder();
+  private static final ValueFactory VALUES = SimpleValueFactory.getInstance();
+
+  private final Model model = new LinkedHashModel();
 
   private SkosWriter() {}
 
-  public static String write(Collection<Concept> terms) {
+  public static String write(Collection<Concept> terms, SkosFormat format) {
     SkosWriter writer = new SkosWriter();
-    writer
-        .turtle
-        .append("@prefix skos: <")
-        .append(SkosReader.SKOS)
-        .append("> .\n")
-        .append("@prefix owl: <http://www.w3.org/2002/07/owl#> .\n")
-        .append("@prefix dct: <http://purl.org/dc/terms/> .\n");
+    writer.model.setNamespace(SKOS.NS);
+    writer.model.setNamespace(OWL.NS);
+    writer.model.setNamespace(DCTERMS.NS);
+    writer.model.setNamespace("ql", SkosReader.OURS);
     terms.stream()
         .map(Concept::scheme)
         .filter(scheme -> !scheme.isEmpty())
         .distinct()
-        .forEach(
-            scheme ->
-                writer.turtle.append("\n").append(iri(scheme)).append(" a skos:ConceptScheme .\n"));
+        .forEach(scheme -> writer.model.add(iri(scheme), RDF.TYPE, SKOS.CONCEPT_SCHEME));
     terms.forEach(writer::term);
-    return writer.turtle.toString();
+    StringWriter file = new StringWriter();
+    switch (format) {
+      case TURTLE -> writer.write(new TurtleWriter(file));
+      case RDF_XML -> writer.write(new RDFXMLWriter(file));
+      case JSON_LD -> file.append(JsonLd.write(writer.model));
+    }
+    return file.toString();
+  }
+
+  private void write(RDFWriter writer) {
+    Rio.write(model, writer);
   }
 
   private void term(Concept term) {
-    turtle.append('\n').append(iri(term.uri())).append(" a skos:Concept");
+    IRI uri = iri(term.uri());
+    model.add(uri, RDF.TYPE, SKOS.CONCEPT);
     if (!term.scheme().isEmpty()) {
-      said("skos:inScheme", iri(term.scheme()));
+      model.add(uri, SKOS.IN_SCHEME, iri(term.scheme()));
     }
-    said("skos:prefLabel", text(term.label()));
-    term.names().forEach(name -> said("skos:altLabel", text(name)));
-    term.fate().former().forEach(name -> said("skos:hiddenLabel", text(name)));
-    if (!term.note().isEmpty()) {
-      said("skos:scopeNote", text(term.note()));
-    }
-    links("skos:broader", term.broader());
-    links("skos:related", term.related());
-    links("<" + SkosReader.ASPECT + ">", term.aspects());
-    links("dct:isReplacedBy", term.fate().replacedBy());
+    term.saidOrRead().forEach(said -> model.add(uri, said.iri(), literal(said)));
+    term.fate()
+        .former()
+        .forEach(name -> model.add(uri, SKOS.HIDDEN_LABEL, VALUES.createLiteral(name)));
+    links(uri, SKOS.BROADER, term.broader());
+    links(uri, SKOS.RELATED, term.related());
+    links(uri, VALUES.createIRI(SkosReader.ASPECT), term.aspects());
+    links(uri, DCTERMS.IS_REPLACED_BY, term.fate().replacedBy());
     if (term.fate().retired()) {
-      said("owl:deprecated", "true");
+      model.add(uri, OWL.DEPRECATED, VALUES.createLiteral(true));
     }
-    turtle.append(" .\n");
   }
 
-  private void links(String property, List<String> uris) {
-    uris.forEach(uri -> said(property, iri(uri)));
+  private void links(IRI uri, IRI property, List<String> ends) {
+    ends.forEach(end -> model.add(uri, property, (Value) iri(end)));
   }
 
-  private void said(String property, String value) {
-    turtle.append(" ;\n  ").append(property).append(' ').append(value);
+  private static IRI iri(String uri) {
+    return VALUES.createIRI(uri);
   }
 
-  /** Signs that may not stand in an IRI (Turtle 1.1, rule 18) are escaped. */
-  private static String iri(String uri) {
-    StringBuilder iri = new StringBuilder("<");
-    uri.codePoints()
-        .forEach(
-            c -> {
-              if (c <= 0x20 || "<>\"{}|^`\\".indexOf(c) >= 0) {
-                iri.append(String.format("\\u%04X", c));
-              } else {
-                iri.appendCodePoint(c);
-              }
-            });
-    return iri.append('>').toString();
-  }
-
-  private static String text(String plain) {
-    return "\""
-        + plain
-            .replace("\\", "\\\\")
-            .replace("\"", "\\\"")
-            .replace("\n", "\\n")
-            .replace("\r", "\\r")
-        + "\"@en";
+  private static Literal literal(Said said) {
+    return said.language().isEmpty()
+        ? VALUES.createLiteral(said.text())
+        : VALUES.createLiteral(said.text(), said.language());
   }
 }

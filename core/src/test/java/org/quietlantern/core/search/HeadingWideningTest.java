@@ -61,7 +61,8 @@ class HeadingWideningTest {
         List.of(beside),
         plain.note(),
         plain.aspects(),
-        plain.fate());
+        plain.fate(),
+        List.of());
   }
 
   private static org.quietlantern.core.publication.Publication carrying(

@@ -35,12 +35,56 @@ class SkosLawTest {
                 random.nextBoolean() ? odd() : "",
                 List.of("urn:aspect:effects"),
                 new Concept.Fate(
-                    retired, retired && i > 0 ? List.of("urn:x:0") : List.of(), List.of())));
+                    retired, retired && i > 0 ? List.of("urn:x:0") : List.of(), List.of()),
+                List.of()));
       }
-      SkosReader.Read read =
-          SkosReader.read(SkosWriter.write(terms).getBytes(StandardCharsets.UTF_8));
-      assertThat(read.problems()).isEmpty();
-      assertThat(read.concepts()).containsExactlyElementsOf(terms);
+      for (SkosFormat format : SkosFormat.values()) {
+        SkosReader.Read read = read(terms, format);
+        assertThat(read.problems()).as("%s", format).isEmpty();
+        assertThat(read.concepts())
+            .usingRecursiveFieldByFieldElementComparatorIgnoringFields("said")
+            .containsExactlyInAnyOrderElementsOf(terms);
+        assertThat(read(read.concepts(), format)).isEqualTo(read);
+      }
+    }
+  }
+
+  private static SkosReader.Read read(List<Concept> terms, SkosFormat format) {
+    return SkosReader.read(SkosWriter.write(terms, format).getBytes(StandardCharsets.UTF_8));
+  }
+
+  @DisplayName("Names and notes are kept with their languages, definitions apart, in every form")
+  @Test
+  void languages() {
+    List<Said> said =
+        List.of(
+            new Said("prefLabel", "de", "Fledermäuse"),
+            new Said("prefLabel", "en", "Bats"),
+            new Said("altLabel", "en", "Chiroptera"),
+            new Said("altLabel", "fr", "Chauves-souris"),
+            new Said("definition", "en", "Mammals that fly."),
+            new Said("definition", "en", "Animals of the order Chiroptera."),
+            new Said("definition", "de", "Fliegende Säugetiere."),
+            new Said("historyNote", "en", "Before 1990 under Mammals."));
+    Concept bats =
+        new Concept(
+            "urn:x:1",
+            "urn:s",
+            "Bats",
+            List.of("Fledermäuse", "Chiroptera", "Chauves-souris"),
+            List.of(),
+            List.of(),
+            "Mammals that fly.\nAnimals of the order Chiroptera.",
+            List.of(),
+            Concept.Fate.IN_USE,
+            said);
+    for (SkosFormat format : SkosFormat.values()) {
+      Concept read = read(List.of(bats), format).concepts().get(0);
+      assertThat(read.said()).as("%s", format).containsExactlyInAnyOrderElementsOf(said);
+      assertThat(read.label()).isEqualTo("Bats");
+      assertThat(read.names()).containsExactlyInAnyOrderElementsOf(bats.names());
+      assertThat(read.note().lines())
+          .containsExactlyInAnyOrderElementsOf(bats.note().lines().toList());
     }
   }
 

@@ -108,7 +108,68 @@ class SkosProblemsTest {
             </rdf:RDF>
             """);
     assertThat(read.concepts()).isEmpty();
-    assertThat(read.problems()).isNotEmpty();
+    assertThat(problems(read).get(0))
+        .endsWith("a document type is not read: it reaches outside of the file");
+  }
+
+  @DisplayName("Schemes and collections have names, and are no headings")
+  @Test
+  void schemesAndCollections() {
+    SkosReader.Read read =
+        read(
+            """
+            x:s a skos:ConceptScheme ; skos:prefLabel "All of it" ; skos:hasTopConcept x:a .
+            x:flyers a skos:Collection ; skos:prefLabel "Flyers" ; skos:member x:a .
+            x:row a skos:OrderedCollection ; skos:prefLabel "By size" .
+            x:a a skos:Concept ; skos:prefLabel "Bats" .
+            x:b a skos:Concept ; skos:prefLabel "Owls" ; skos:topConceptOf x:s .
+            """);
+    assertThat(problems(read)).isEmpty();
+    assertThat(read.concepts()).extracting(Concept::label).containsExactly("Bats", "Owls");
+    assertThat(read.concepts()).extracting(Concept::scheme).containsOnly("urn:x:s");
+  }
+
+  @DisplayName("The mark of UTF-8 before the first sign is no part of the file, whatever its form")
+  @Test
+  void marked() {
+    String xml =
+        """
+        <?xml version="1.0"?>
+        <rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"
+            xmlns:skos="http://www.w3.org/2004/02/skos/core#">
+          <skos:Concept rdf:about="urn:x:a"><skos:prefLabel>Bats</skos:prefLabel></skos:Concept>
+        </rdf:RDF>
+        """;
+    String json =
+        """
+        {"@id": "urn:x:a", "http://www.w3.org/2004/02/skos/core#prefLabel": "Bats"}
+        """;
+    for (String text : List.of(BEGIN + "x:a skos:prefLabel \"Bats\" .", xml, json)) {
+      SkosReader.Read read = SkosReader.read(("\uFEFF" + text).getBytes(StandardCharsets.UTF_8));
+      assertThat(problems(read)).isEmpty();
+      assertThat(read.concepts()).extracting(Concept::label).containsExactly("Bats");
+    }
+  }
+
+  @DisplayName("A file that cannot be read says why in plain words")
+  @Test
+  void plainMessages() {
+    assertThat(problems(read("x:a skos:prefLabel \"Bats\"\nx:b skos:prefLabel \"Owls\" .")))
+        .containsExactly("line 6: “.” is missing before “x”");
+    assertThat(problems(read("y:a skos:prefLabel \"Bats\" .")))
+        .containsExactly("line 5: the prefix “y” is used and nowhere declared");
+    assertThat(problems(read("x:a skos:prefLabel \"Bats\" ;\n skos:broader ")))
+        .containsExactly("the file ends in the middle");
+    assertThat(problems(SkosReader.read("name,broader\nBats,Mammals\n")))
+        .singleElement()
+        .asString()
+        .startsWith("line 1: ");
+    assertThat(problems(SkosReader.read("{\"@context\": \"https://names.example/x\"}")))
+        .containsExactly("it needs https://names.example/x, and nothing outside of a file is read");
+    assertThat(problems(SkosReader.read("{\"a\": ")))
+        .singleElement()
+        .asString()
+        .startsWith("this cannot be read as JSON-LD");
   }
 
   private static SkosReader.Read read(String turtle) {

@@ -40,7 +40,7 @@ class GlanceAccount implements Account {
             imprint.title(who, held),
             imprint.made(who),
             glance.count(),
-            heading == null ? "" : heading.label() + ". " + heading.note(),
+            heading == null ? "" : heading.label() + ". " + heading.note().replace("\n", " "),
             bars(glance.years()),
             glance.cited().stream()
                 .map(s -> new GlanceReport.Counted(titled(s), s.citedBy()))

@@ -36,12 +36,14 @@ class ReportController {
   /** A written account as text. */
   @GetMapping(value = "/text", produces = "text/plain;charset=UTF-8")
   ResponseEntity<byte[]> text(Member me, @RequestParam String of) {
-    return Attachment.of("report.txt", TextWriter.write(accounts.of(me, of)));
+    Document account = accounts.of(me, of);
+    return Attachment.of(Attachment.name(account.title(), "txt"), TextWriter.write(account));
   }
 
   /** A written account as DOCX (ISO/IEC 29500). */
   @GetMapping(value = "/docx", produces = DOCX)
   ResponseEntity<byte[]> docx(Member me, @RequestParam String of) {
-    return Attachment.of("report.docx", DocxWriter.write(accounts.of(me, of)));
+    Document account = accounts.of(me, of);
+    return Attachment.of(Attachment.name(account.title(), "docx"), DocxWriter.write(account));
   }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
+import org.quietlantern.core.vocabulary.SkosFormat;
 import org.quietlantern.core.vocabulary.SkosReader;
 import org.quietlantern.core.vocabulary.SkosWriter;
 import org.quietlantern.core.vocabulary.Tree;
@@ -49,10 +50,7 @@ public class Vocabularies {
     return new Looked(VocabularyUpdate.of(now().all(), read.concepts()), read.problems());
   }
 
-  /**
-   * Takes in all schemes of a file (SKOS in Turtle or RDF/XML); one that holds no term changes
-   * nothing.
-   */
+  /** Takes in all schemes of a file (SKOS); one that holds no term changes nothing. */
   @Transactional
   public Looked take(byte[] file) {
     Looked looked = look(file);
@@ -79,8 +77,9 @@ public class Vocabularies {
 
   /** The headings and their aspects in SKOS. */
   @Transactional(readOnly = true)
-  public String skos() {
-    return SkosWriter.write(now().all().stream().filter(c -> ordering(c).isEmpty()).toList());
+  public String skos(SkosFormat format) {
+    return SkosWriter.write(
+        now().all().stream().filter(c -> ordering(c).isEmpty()).toList(), format);
   }
 
   private Kept now() {

@@ -2,6 +2,7 @@ package org.quietlantern.server.vocabulary;
 
 import java.util.Base64;
 import java.util.UUID;
+import org.quietlantern.core.vocabulary.SkosFormat;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.Attachment;
@@ -49,9 +50,25 @@ class VocabularyController {
     return files.take(me, command, body.bytes());
   }
 
-  /** All headings and aspects in SKOS. */
-  @GetMapping(value = "/skos", produces = "text/turtle;charset=UTF-8")
-  ResponseEntity<byte[]> skos(Member me) {
-    return Attachment.of("headings.ttl", vocabularies.skos());
+  /** All headings and aspects in SKOS, as Turtle. */
+  @GetMapping(value = "/skos.ttl", produces = "text/turtle;charset=UTF-8")
+  ResponseEntity<byte[]> turtle(Member me) {
+    return skos(SkosFormat.TURTLE);
+  }
+
+  /** All headings and aspects in SKOS, as RDF/XML. */
+  @GetMapping(value = "/skos.rdf", produces = "application/rdf+xml;charset=UTF-8")
+  ResponseEntity<byte[]> rdfXml(Member me) {
+    return skos(SkosFormat.RDF_XML);
+  }
+
+  /** All headings and aspects in SKOS, as JSON-LD. */
+  @GetMapping(value = "/skos.jsonld", produces = "application/ld+json")
+  ResponseEntity<byte[]> jsonLd(Member me) {
+    return skos(SkosFormat.JSON_LD);
+  }
+
+  private ResponseEntity<byte[]> skos(SkosFormat format) {
+    return Attachment.of("headings." + format.ending(), vocabularies.skos(format));
   }
 }

@@ -1,11 +1,13 @@
 package org.quietlantern.server.vocabulary;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Said;
 
 @Mapper
 interface VocabularyMapper {
@@ -20,7 +22,10 @@ interface VocabularyMapper {
       String[] aspects,
       boolean retired,
       String[] replacedBy,
-      String[] former) {
+      String[] former,
+      String[] saidAs,
+      String[] saidIn,
+      String[] said) {
     static Row of(Concept c) {
       return new Row(
           c.scheme(),
@@ -33,7 +38,10 @@ interface VocabularyMapper {
           array(c.aspects()),
           c.fate().retired(),
           array(c.fate().replacedBy()),
-          array(c.fate().former()));
+          array(c.fate().former()),
+          array(c.said().stream().map(Said::property).toList()),
+          array(c.said().stream().map(Said::language).toList()),
+          array(c.said().stream().map(Said::text).toList()));
     }
 
     private static String[] array(List<String> values) {
@@ -50,13 +58,17 @@ interface VocabularyMapper {
           List.of(related),
           note,
           List.of(aspects),
-          new Concept.Fate(retired, List.of(replacedBy), List.of(former)));
+          new Concept.Fate(retired, List.of(replacedBy), List.of(former)),
+          IntStream.range(0, said.length)
+              .mapToObj(i -> new Said(saidAs[i], saidIn[i], said[i]))
+              .toList());
     }
   }
 
   @Select(
       """
-      select scheme, uri, label, names, broader, related, note, aspects, retired, replaced_by, former
+      select scheme, uri, label, names, broader, related, note, aspects, retired, replaced_by,
+        former, said_as, said_in, said
       from concept order by scheme, lower(label), id
       """)
   List<Row> all();
@@ -67,9 +79,9 @@ interface VocabularyMapper {
   @Insert(
       """
       insert into concept (scheme, uri, label, names, broader, related, note, aspects, retired,
-        replaced_by, former)
+        replaced_by, former, said_as, said_in, said)
       values (#{scheme}, #{uri}, #{label}, #{names}, #{broader}, #{related}, #{note}, #{aspects},
-        #{retired}, #{replacedBy}, #{former})
+        #{retired}, #{replacedBy}, #{former}, #{saidAs}, #{saidIn}, #{said})
       on conflict (uri) do nothing
       """)
   void add(Row row);
