@@ -15,6 +15,8 @@ type Facts = {
   access: string;
   withdrawn: boolean;
   retracted: boolean;
+  /** Whether it is dated later than today. */
+  ahead?: boolean;
 };
 
 /**
@@ -90,7 +92,7 @@ function facts(p: Facts): string {
   return [
     people(p.authors),
     p.where,
-    p.year ?? 'no year',
+    p.ahead ? `dated ahead: ${p.year}` : (p.year ?? 'no year'),
     p.version === 'final' || p.version === p.kind ? p.kind : `${p.kind}, ${p.version}`,
     p.pages ? `${p.pages} p` : '',
     p.citedBy ? `cited by ${p.citedBy}` : '',

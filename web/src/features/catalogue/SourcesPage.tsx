@@ -1,21 +1,21 @@
 import { Link } from 'react-router';
+import type { Schema } from '../../api';
 import { counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
-import { useSources } from './api';
+import { useSources, useSupplied } from './api';
 import { Parts } from './Parts';
 import { Upkeep } from './Upkeep';
 
-const SPEAKS: Record<string, string> = {
-  mods: 'full records (MODS): headings, abstracts, what was studied, lists of references',
-  oai_dc: 'plain records (Dublin Core): titles, people, dates, words',
-};
+/** The form of its records, as OAI-PMH calls it. */
+const SPEAKS: Record<string, string> = { mods: 'MODS', oai_dc: 'Dublin Core' };
 
 /** What each source holds and supplies. */
 export function SourcesPage() {
   const here = useHere();
   const sources = useSources(here.id);
+  const supplied = useSupplied(here.id).data ?? [];
   if (sources.error) return <Failed error={sources.error} />;
   if (!sources.data) return <Waiting what="the sources" />;
   return (
@@ -32,9 +32,16 @@ export function SourcesPage() {
             <p className="text-soft">
               {counted(source.records, 'publication')}
               {source.firstYear != null && ` from ${source.firstYear} to ${source.lastYear}`} ·{' '}
-              {SPEAKS[source.format] ?? source.format} ·{' '}
+              records in {SPEAKS[source.format] ?? source.format} ·{' '}
               {source.harvested ? `last harvest on ${day(source.harvested)}` : 'not harvested yet'}
             </p>
+            {source.failed && (
+              <p className="text-error">
+                The harvest of {day(source.failed)} did not come through: {source.error}. It is
+                tried again by itself; what is here stays.
+              </p>
+            )}
+            <Supplies supplied={supplied.find((each) => each.source === source.key)} />
             <Link className="act" to={sheetLimited(here.id, 'source', [source.key])}>
               Search only here
             </Link>
@@ -43,5 +50,20 @@ export function SourcesPage() {
       </ul>
       <Upkeep />
     </div>
+  );
+}
+
+/** Of its publications that are here: what sorts there are, and what is known of how many. */
+function Supplies({ supplied }: { supplied: Schema['SuppliedShown'] | undefined }) {
+  if (!supplied || supplied.count === 0) return null;
+  const parts = (all: Schema['PartOf'][]) =>
+    all.map(({ what, count }) => `${what} ${count.toLocaleString('en-GB')}`).join(' · ');
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-4 text-[13px]">
+      <dt className="text-soft">kinds</dt>
+      <dd>{parts(supplied.kinds)}</dd>
+      <dt className="text-soft">with</dt>
+      <dd>{parts(supplied.withs)}</dd>
+    </dl>
   );
 }

@@ -11,6 +11,21 @@ export function useSources(group: string) {
   });
 }
 
+/** What each source supplies, counted. */
+export function useSupplied(group: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'supplied'],
+    staleTime: 60_000,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/supplied', {
+          params: { path: { group } },
+          signal,
+        }),
+      ),
+  });
+}
+
 /** Names of sources by key. */
 export function useSourceNames(group: string): Record<string, string> {
   const sources = useSources(group);

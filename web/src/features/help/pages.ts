@@ -71,6 +71,36 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['note', 'source', 'revision'],
   },
+  publication: {
+    title: 'A publication',
+    path: 'search',
+    says: [
+      'Its title, people, place and dates are as its sources supply them; where they differ, the versions beside each other show who says what.',
+      'Below stand the ways outward: what it cites, what cites it, what is alike and why. Each is a line that can be searched on. Counts are of what is here, on the day that is said; works that it cites and that are not here are listed by DOI.',
+      'What became of it since, a correction or a retraction, stands above everything else.',
+      'Words that you select in the abstract can be looked up, or put on the sheet.',
+    ],
+    keys: [
+      ['1', 'keep'],
+      ['2', 'pass'],
+      ['3', 'raise for the group'],
+      ['4', 'hold'],
+      ['5', 'seen'],
+      ['0', 'undo'],
+      ['n', 'keep with a note'],
+      ['l', 'copy the stable link'],
+    ],
+    words: ['keep', 'lamp', 'stable link', 'heading'],
+  },
+  note: {
+    title: 'Notes',
+    path: 'folders',
+    says: [
+      'A note is an account as it read on its day: a report, a comparison, a stretch of the trail. It does not change when the catalogue does.',
+      'The same today makes the account anew, so that the two can be read beside each other.',
+    ],
+    words: ['note', 'stable link'],
+  },
   arrivals: {
     title: 'Arrivals',
     path: 'arrivals',

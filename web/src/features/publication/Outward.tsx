@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { counted } from '../../ui';
+import { counted, day } from '../../ui';
 import { useHere } from '../session';
 import { sheetHolding, sheetWith } from '../strategy';
 import { useOutward } from './api';
@@ -45,6 +45,13 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
           ))}
         </p>
       )}
+      {outward.authorsLeft > 0 && (
+        <p className="text-[13px] text-soft">
+          {counted(outward.authorsLeft, 'further author')} not looked up
+        </p>
+      )}
+      {outward.elsewhere.length > 0 && <Elsewhere dois={outward.elsewhere} />}
+      <p className="text-[13px] text-soft">counted in what was here on {day(outward.counted)}</p>
       {outward.closest.length > 0 && (
         <ul aria-label="Most alike" className="mt-1">
           {outward.closest.map((like) => (
@@ -58,6 +65,26 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
         </ul>
       )}
     </section>
+  );
+}
+
+/** Works that it cites and that no source has brought here. */
+function Elsewhere({ dois }: { dois: string[] }) {
+  return (
+    <details>
+      <summary className="act w-fit cursor-pointer">
+        {counted(dois.length, 'work')} that it cites {dois.length === 1 ? 'is' : 'are'} not here
+      </summary>
+      <ul className="mt-1 max-h-[30vh] overflow-y-auto text-[13px]">
+        {dois.map((doi) => (
+          <li key={doi}>
+            <a className="act" href={`https://doi.org/${doi}`} rel="noreferrer" target="_blank">
+              {doi}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

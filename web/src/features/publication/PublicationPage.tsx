@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, Failed, Waiting, useKeys } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
+import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useLeaf, useMark, useOpening } from './api';
 import { Leaf } from './Leaf';
@@ -59,6 +60,7 @@ export function PublicationPage() {
               <Act hint="l" onClick={link}>
                 Stable link
               </Act>
+              <HelpLink place="publication" />
             </div>
           }
         >

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { Act, day, Failed, Waiting } from '../../ui';
+import { Title } from '../help';
 import { useCopyAddress } from '../publication';
 import { useHere } from '../session';
 import { useNote } from './api';
@@ -18,7 +19,7 @@ export function NotePage() {
     <article className="page">
       <title>{`${note.title} · Quiet Lantern`}</title>
       <div className="max-w-[52rem]">
-        <h1 className="font-serif text-[21px] font-semibold">{note.title}</h1>
+        <Title help="note">{note.title}</Title>
         <p className="mt-1 text-soft">
           Kept by {note.by} on {day(note.at)} in{' '}
           <Link className="act" to={`/g/${here.id}/f/${folder.id}`}>

@@ -84,6 +84,9 @@ function Acts({ history }: { history: Schema['HistoryShown'] }) {
       <Link className="act" to={`/g/${here.id}/report?of=s:${search.id}:${search.revision}`}>
         Report
       </Link>
+      <Link className="act" to={`/g/${here.id}/compare?one=s:${search.id}:${search.revision}`}>
+        Compare
+      </Link>
       {search.alert ? (
         <Link className="act" to={`/g/${here.id}/a/${search.alert}`}>
           Alert

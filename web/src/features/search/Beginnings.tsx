@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import type { Schema } from '../../api';
 import { shortDay } from '../../ui';
 import { GuideOffer } from '../help';
 import { useHere } from '../session';
@@ -12,8 +13,6 @@ const LINES = [
   ['author: oxlade year: 2025-2026', 'a person, some years'],
   ['heading/narrower: "Insects"', 'a heading with all below it'],
 ] as const;
-
-const SHOWN = 6;
 
 /** What an empty sheet shows: lines that can be run, headings, and what the group searched for. */
 export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
@@ -66,18 +65,23 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
         <section aria-label="Latest searches">
           <h2 className="small-head">Saved by the group</h2>
           <ul className="mt-1">
-            {(known?.saved ?? []).slice(0, SHOWN).map((saved) => (
+            {(known?.saved ?? []).map((saved) => (
               <li key={saved.name} className="flex items-baseline justify-between gap-3">
                 <Link className="act min-w-0" to={`/g/${here.id}${saved.address}`}>
                   <span className="truncate">{saved.title}</span>
                 </Link>
-                <span className="text-soft">{saved.count.toLocaleString('en-GB')}</span>
+                <Then held={saved} />
               </li>
             ))}
           </ul>
+          {(known?.saved.length ?? 0) > 0 && (
+            <Link className="act text-[13px]" to={`/g/${here.id}/folders`}>
+              All of them, by folder
+            </Link>
+          )}
           {(known?.steps.length ?? 0) > 0 && <h2 className="small-head mt-3">Your last steps</h2>}
           <ul className="mt-1">
-            {(known?.steps ?? []).slice(0, SHOWN).map((step) => (
+            {(known?.steps ?? []).map((step) => (
               <li key={step.name} className="flex items-baseline justify-between gap-3">
                 <Link
                   className="act min-w-0 font-serif text-[15px]"
@@ -85,10 +89,15 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
                 >
                   <span className="truncate">{shortText(step.strategy)}</span>
                 </Link>
-                <span className="text-soft">{step.count.toLocaleString('en-GB')}</span>
+                <Then held={step} />
               </li>
             ))}
           </ul>
+          {(known?.steps.length ?? 0) > 0 && (
+            <Link className="act text-[13px]" to={`/g/${here.id}/trail`}>
+              The whole trail
+            </Link>
+          )}
           {known && (
             <p className="mt-3 text-[13px] text-soft">
               {known.size.toLocaleString('en-GB')} publications on {shortDay(here.today)}
@@ -97,5 +106,14 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
         </section>
       </div>
     </div>
+  );
+}
+
+/** What it found on its day. */
+function Then({ held }: { held: Schema['Holdable'] }) {
+  return (
+    <span className="flex-none text-[13px] text-soft">
+      {held.count.toLocaleString('en-GB')} on {shortDay(held.at)}
+    </span>
   );
 }

@@ -150,6 +150,12 @@ export function ResultBar({
         >
           Report
         </Act>
+        <Act
+          disabled={stale}
+          onClick={withStep((q) => void navigate(`/g/${here.id}/compare?one=q:${q}`))}
+        >
+          Compare
+        </Act>
         <Act onClick={() => setOpen('cql')}>CQL</Act>
         <Act disabled={stale} onClick={() => setOpen('sources')}>
           By source

@@ -2,3 +2,4 @@ export { useSearch } from './api';
 export { Results } from './Results';
 export { SearchPage } from './SearchPage';
 export { useHeldTitle } from './sheetApi';
+export { HeldChoice } from './HeldChoice';

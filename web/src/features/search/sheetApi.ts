@@ -159,6 +159,21 @@ export function useRemoveLimits(group: string) {
   );
 }
 
+/** Saved searches of the group and steps of the member, by words of theirs. */
+export function useHoldables(group: string, words: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'holdables', words],
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/holdables', {
+          params: { path: { group }, query: { words } },
+          signal,
+        }),
+      ),
+  });
+}
+
 /** What a held strategy is called. */
 export function useHeldTitle(group: string, name: string): string {
   return useHeld(group, name).data?.title ?? '…';

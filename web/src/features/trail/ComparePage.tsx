@@ -1,7 +1,8 @@
-import { Link, useSearchParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Act, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
-import { Results, useHeldTitle, useSearch } from '../search';
+import { HeldChoice, Results, useHeldTitle, useSearch } from '../search';
 import { useHere } from '../session';
 import { strategyOf, type Line, type Strategy } from '../strategy';
 import { useComparison } from './api';
@@ -20,22 +21,57 @@ function strategyFor(part: Part, one: string, other: string): Strategy {
   return strategyOf([held('a', one, false), held('b', other, false)]);
 }
 
-/** Two strategies beside each other, which the address names. */
+/** Two strategies beside each other, which the address names; what it does not name is chosen. */
 export function ComparePage() {
-  const here = useHere();
   const [params] = useSearchParams();
   const one = params.get('one');
   const other = params.get('other');
   if (one && other) return <Comparing one={one} other={other} />;
+  return <Choosing one={one} other={other} />;
+}
+
+/** Any two: saved searches, steps of the trail, what is on the sheet now. */
+function Choosing({ one, other }: { one: string | null; other: string | null }) {
+  const here = useHere();
+  const navigate = useNavigate();
+  const [sides, setSides] = useState({ one, other });
+  const choice = (side: 'one' | 'other', label: string) => (
+    <section aria-label={label} className="min-w-0">
+      <h2 className="small-head">{label}</h2>
+      <HeldChoice
+        many={false}
+        chosen={sides[side] ? [sides[side]] : []}
+        onChoose={(name) => setSides((now) => ({ ...now, [side]: name }))}
+      />
+    </section>
+  );
   return (
     <div className="page">
-      <h1 className="font-serif text-[21px] font-semibold">Comparison</h1>
-      <p className="mt-2">
-        There are no two searches to compare here. Tick two steps of your{' '}
-        <Link className="act" to={`/g/${here.id}/trail`}>
-          trail
-        </Link>
-        .
+      <title>Comparison · Quiet Lantern</title>
+      <Title help="trail">Comparison</Title>
+      <p className="mt-1 text-soft">
+        Choose two searches: what the second finds and the first does not, what it misses, and what
+        both find is then shown beside each other.
+      </p>
+      <div className="mt-3 grid max-w-[70rem] gap-x-10 gap-y-4 lg:grid-cols-2">
+        {one === null && choice('one', 'First')}
+        {other === null && choice('other', 'Second')}
+      </div>
+      {(one !== null || other !== null) && (
+        <ol className="mt-3">
+          <Side label={one ? 'first' : 'second'} name={one ?? other ?? ''} count={undefined} />
+        </ol>
+      )}
+      <p className="mt-4">
+        <Act
+          main
+          disabled={!sides.one || !sides.other}
+          onClick={() =>
+            void navigate(`/g/${here.id}/compare?one=${sides.one ?? ''}&other=${sides.other ?? ''}`)
+          }
+        >
+          Compare
+        </Act>
       </p>
     </div>
   );

@@ -24,6 +24,7 @@ export function Opened({ words }: { words: string }) {
               to={`/g/${here.id}/p/${line.id}`}
             >
               {line.title}
+              {line.retracted && <b className="text-error"> retracted</b>}
             </Link>
             <span className="block text-[13px] text-soft">
               {day(line.at)}

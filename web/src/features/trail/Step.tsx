@@ -38,6 +38,7 @@ export function Step({
             opened{' '}
             <Link className="hover:underline" to={`/g/${here.id}/p/${publication.id}`}>
               {publication.title}
+              {publication.retracted && <b className="text-error"> retracted</b>}
             </Link>
           </p>
         ))}

@@ -95,7 +95,10 @@ function Steps({ words }: { words: string }) {
                 : 'Nothing was settled yet: a search becomes a step by Enter, or when it stood for two seconds.'
               : ticked.length === 1
                 ? 'Tick one more to compare the two.'
-                : 'Tick two steps to compare them.'}
+                : 'Tick two steps to compare them.'}{' '}
+            <Link className="act" to={`/g/${here.id}/compare`}>
+              Compare any two searches
+            </Link>
           </span>
         )}
       </p>

@@ -2,6 +2,7 @@ import type { KeyboardEvent } from 'react';
 import type { Schema } from '../../../api';
 import { useSourceNames } from '../../catalogue';
 import { useHere } from '../../session';
+import { useProperties } from '../breakdownApi';
 import { useLimitSets } from '../sheetApi';
 import { lineText, type Line } from '../../strategy';
 import type { LineKeys } from './WordsLine';
@@ -20,6 +21,7 @@ export function LimitLine({
   const names = useSourceNames(here.id);
   const set = setOf(line, useLimitSets(here.id).data ?? []);
   const property = line.property ?? '';
+  const meaning = useProperties(here.id).data?.find((each) => each.property === property)?.meaning;
   return (
     <button
       type="button"
@@ -29,6 +31,7 @@ export function LimitLine({
       onKeyDown={lineKeys(keys)}
     >
       {lineText(line, names)}
+      <span className="ml-3 font-sans text-[13px] text-soft no-underline">{meaning}</span>
       {set && (
         <span className="ml-3 font-sans text-[13px] text-soft">
           from the group’s “{set.name}”, kept by {set.by}

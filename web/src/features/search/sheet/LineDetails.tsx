@@ -9,6 +9,7 @@ import { WIDENED } from './widened';
 const OFFERED: Record<string, string> = {
   variant: 'another spelling or form',
   abbreviation: 'short and long form',
+  name: 'another name of the same heading',
   spelling: 'in place of it',
   capitals: 'in capitals only',
   heading: 'the heading of this name, in place of it',

@@ -43,6 +43,11 @@ class ArchitectureTest {
                     "org.apache.commons.csv..",
                     "org.apache.commons.validator..",
                     "org.eclipse.rdf4j..",
+                    "com.apicatalog..",
+                    "jakarta.json..",
+                    "org.apache.poi..",
+                    "org.openxmlformats..",
+                    "org.apache.xmlbeans..",
                     "org.roaringbitmap..",
                     "com.github.benmanes.caffeine.."),
             noClasses()

@@ -180,6 +180,13 @@ class TrailTest {
         .get("ids")
         .forEach(id -> cites.add(id.asString()));
     assertThat(cites).contains(cited);
+    JsonNode citer = tove.get("/publications/" + one + "/outward").ok();
+    int here = way(one, "cites").get("count").asInt();
+    assertThat(citer.get("elsewhere").size())
+        .as("cited works are here or listed")
+        .isEqualTo(citer.get("references").asInt() - here);
+    assertThat(citer.get("counted").asString())
+        .isEqualTo(tove.get("").ok().get("today").asString());
     JsonNode outward = tove.get("/publications/" + cited + "/outward").ok();
     assertThat(outward.get("closest").get(0).get("ground").asString()).isNotEmpty();
     JsonNode alike = way(cited, "alike");

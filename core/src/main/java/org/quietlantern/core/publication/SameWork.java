@@ -106,7 +106,7 @@ public final class SameWork {
     Set<String> numbers = new TreeSet<>();
     for (String doi : List.of(work.doi(), work.relations().versionOf())) {
       if (!doi.isEmpty()) {
-        numbers.add("doi:" + doi.toLowerCase(Locale.ROOT));
+        numbers.add(doiKey(doi));
       }
     }
     work.identifiers().forEach(identifier -> numbers.add(identifier.key()));
@@ -133,5 +133,10 @@ public final class SameWork {
 
   private static boolean isNotice(Publication work) {
     return work.kind() == Kind.NOTICE || ABOUT_ANOTHER.matcher(work.title()).matches();
+  }
+
+  /** The key that all works with this DOI have; DOIs are the same in any letter case. */
+  public static String doiKey(String doi) {
+    return "doi:" + doi.toLowerCase(Locale.ROOT);
   }
 }

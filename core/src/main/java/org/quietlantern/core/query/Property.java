@@ -10,7 +10,11 @@ import java.util.Optional;
 public enum Property {
   DATE("date", Shape.RANGE, "when it first appeared, as a preprint or in print"),
   ACCESS("access", Shape.ONE, "whether your group can read it today, and how"),
-  PEER_REVIEWED("peer", Shape.ONE, "whether its journal had articles reviewed when it appeared"),
+  PEER_REVIEWED(
+      "peer",
+      Shape.ONE,
+      "whether its journal had articles reviewed (refereed) when it appeared; it promises nothing of"
+          + " the single article"),
   KIND("kind", Shape.ONE, "what sort of publication it is"),
   STUDY("study", Shape.TREE, "what kind of study it reports"),
   STATE("state", Shape.ONE, "its latest form: final, accepted, or a preprint only"),

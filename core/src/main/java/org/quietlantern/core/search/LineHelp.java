@@ -22,6 +22,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
 import org.quietlantern.core.query.Widening;
 import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Headings;
 
 /** What there is to know and to offer about the words of one line (rules M4 to M7, M11). */
 public final class LineHelp {
@@ -45,6 +46,8 @@ public final class LineHelp {
     VARIANT,
     /** What an abbreviation stands for, or the other way round. */
     ABBREVIATION,
+    /** Another name of the heading that a word or phrase names: an everyday or a formal one. */
+    NAME,
     /** A known word for one that is in no publication; it takes its place. */
     SPELLING,
     /** Only where the word is written in capitals; it takes its place. */
@@ -134,6 +137,7 @@ public final class LineHelp {
       Widener.variants(leaf.term(), lexicon)
           .forEach(variant -> offers.add(offer(Kind.VARIANT, leaf.term(), Leaves.typed(variant))));
       offers.addAll(abbreviations(leaf.term()));
+      offers.addAll(names(leaf));
     }
     return offers.stream().filter(offer -> offer.count() > 0).toList();
   }
@@ -171,8 +175,27 @@ public final class LineHelp {
         .map(other -> other.indexOf(' ') < 0 ? other : "\"" + other + "\"")
         .map(text -> offer(Kind.ABBREVIATION, term, text))
         .sorted(Comparator.comparingInt(Offer::count).reversed())
-        .limit(3)
         .toList();
+  }
+
+  /** What else the heading is called that a word or phrase is a name of, in every language. */
+  private List<Offer> names(Leaves.Leaf leaf) {
+    if (!leaf.fields().equals(IndexFields.DEFAULTS)) {
+      return List.of();
+    }
+    String typed = Leaves.typed(leaf.term()).replace("\"", "");
+    return circumstances.headings().find(typed).stream()
+        .flatMap(named -> Headings.namesOf(named.heading()).stream())
+        .filter(name -> !Headings.areOneName(name, typed))
+        .map(name -> offer(Kind.NAME, leaf.term(), quoted(name)))
+        .sorted(Comparator.comparingInt(Offer::count).reversed())
+        .toList();
+  }
+
+  private static String quoted(String name) {
+    return name.matches("\\p{L}+")
+        ? name.toLowerCase(Locale.ROOT)
+        : "\"" + name.replace('"', ' ') + "\"";
   }
 
   /** Where a word typed in capitals is an everyday word, too. */

@@ -136,6 +136,7 @@ final class Sets {
     if (known != null) {
       return known;
     }
+    TimeLimit.check();
     Filling filling = isWord(query) ? new Weighing() : new Filling();
     try {
       BulkScorer scorer = weight.bulkScorer(leaf);
@@ -151,7 +152,17 @@ final class Sets {
   }
 
   private static class Filling implements LeafCollector {
+    /** Documents after which it is looked at the time. */
+    private static final int LOOK = 4096;
+
     final Postings.Builder postings = new Postings.Builder();
+    private int met;
+
+    final void count() {
+      if (++met % LOOK == 0) {
+        TimeLimit.check();
+      }
+    }
 
     @Override
     public void setScorer(Scorable scorer) throws IOException {
@@ -160,6 +171,7 @@ final class Sets {
 
     @Override
     public void collect(int doc) throws IOException {
+      count();
       postings.add(doc);
     }
   }
@@ -174,6 +186,7 @@ final class Sets {
 
     @Override
     public void collect(int doc) throws IOException {
+      count();
       postings.add(doc, scorer.score());
     }
   }

@@ -86,6 +86,16 @@ public final class Headings {
     return names;
   }
 
+  /** All that a heading is called or was called, its preferred name first. */
+  public static List<String> namesOf(Concept heading) {
+    return names(heading).stream().map(Named::name).distinct().toList();
+  }
+
+  /** Whether two names differ in number, letter case or accents at most. */
+  public static boolean areOneName(String one, String other) {
+    return NameForms.key(one).equals(NameForms.key(other));
+  }
+
   /** All of them, in the order given. */
   public Collection<Concept> all() {
     return List.copyOf(byUri.values());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
 import java.util.Set;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
@@ -13,6 +14,8 @@ import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.vocabulary.Concept;
+import org.quietlantern.core.vocabulary.Headings;
 
 class LineHelpTest {
   private Catalogue catalogue;
@@ -92,6 +95,48 @@ class LineHelpTest {
         .containsExactly(tuple("alan", 2));
     assertThat(ShortForms.in("high-pressure sodium (HPS) and (some) light (LED) lamps"))
         .containsExactly(new ShortForms.Pair("hps", "high-pressure sodium"));
+  }
+
+  @DisplayName("M7: everyday and formal names of what a word names, each with what it finds")
+  @Test
+  void names() {
+    Headings headings =
+        new Headings(
+            List.of(
+                Concept.plain(
+                    "urn:bats", "urn:s", "Chiroptera", List.of("Bats", "Flying mice"), List.of()),
+                Concept.plain(
+                    "urn:mice", "urn:s", "Murinae", List.of("Mouse", "Old World mice"), List.of())),
+            List.of());
+    catalogue.add(Catalogue.with(Catalogue.PLAIN, "Chiroptera", "Chiroptera of towns."));
+    catalogue.add(Catalogue.with(Catalogue.PLAIN, "Murinae", "Old World mice at lamps."));
+    try (Snapshot now = catalogue.index.snapshot()) {
+      Circumstances plain = Catalogue.TODAY;
+      Circumstances knowing =
+          new Circumstances(
+              plain.today(),
+              plain.zone(),
+              plain.holdings(),
+              plain.lent(),
+              plain.journals(),
+              plain.trees(),
+              headings,
+              "headings");
+      LineHelp help = new LineHelp(now, knowing, Library.EMPTY);
+      assertThat(named(help, "bat")).containsExactly(tuple("chiroptera", 1));
+      assertThat(named(help, "Chiroptera")).containsExactly(tuple("bats", 1));
+      assertThat(named(help, "mouse"))
+          .containsExactlyInAnyOrder(tuple("murinae", 1), tuple("\"Old World mice\"", 1));
+      assertThat(named(help, "title: bats")).isEmpty();
+      assertThat(named(help, "lamps")).isEmpty();
+    }
+  }
+
+  private static List<Tuple> named(LineHelp help, String text) {
+    return help.offers(line(text)).stream()
+        .filter(offer -> offer.kind() == LineHelp.Kind.NAME)
+        .map(offer -> tuple(offer.text(), offer.count()))
+        .toList();
   }
 
   @DisplayName("M4: a word in no publication gets spellings; one that is there gets none")

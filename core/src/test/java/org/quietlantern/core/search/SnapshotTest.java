@@ -1,8 +1,10 @@
 package org.quietlantern.core.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -51,6 +53,24 @@ class SnapshotTest {
         }
       }
     }
+  }
+
+  @DisplayName("A question whose time is over is given up; one that has time, or no limit, is not")
+  @Test
+  void timeLimit() {
+    try (Catalogue catalogue = new Catalogue().titles("Moths", "Moths and lamps")) {
+      try (Snapshot snapshot = catalogue.index.snapshot()) {
+        assertThatThrownBy(() -> TimeLimit.within(Duration.ZERO, () -> count(snapshot, "moths")))
+            .isInstanceOf(TimeLimit.Over.class);
+        assertThat(TimeLimit.within(Duration.ofMinutes(1), () -> count(snapshot, "lamps")))
+            .isEqualTo(1);
+        assertThat(count(snapshot, "moths")).isEqualTo(2);
+      }
+    }
+  }
+
+  private static int count(Snapshot snapshot, String text) {
+    return snapshot.count((Compiled.Ready) Catalogue.compile(snapshot, Strategy.of(text)));
   }
 
   private static RoaringBitmap set(Snapshot snapshot, String... texts) {

@@ -254,12 +254,23 @@ interface CatalogueMapper {
       int records,
       Integer firstYear,
       Integer lastYear,
-      Instant ended) {}
+      Instant ended,
+      Instant failed,
+      String error) {}
+
+  /** Those of some keys that a record which is here has. */
+  @Select(
+      """
+      select distinct k.value from work_key k join source_record r on r.id = k.source_record
+      where k.value = any(#{keys}) and not r.deleted
+      """)
+  List<String> keysHere(String[] keys);
 
   @Select(
       """
       select s.key, s.name, s.base_url, s.format, coalesce(c.records, 0) as records, c.first_year,
-        c.last_year, h.ended
+        c.last_year, h.ended,
+        f.ended as failed, f.error
       from source s
       left join lateral (
         select count(*) as records, min((p.fields -> 'date' ->> 'year')::int) as first_year,
@@ -270,6 +281,9 @@ interface CatalogueMapper {
       left join lateral (
         select ended from harvest where source = s.id and state = 'done' order by id desc limit 1)
         h on true
+      left join lateral (
+        select state, ended, error from harvest where source = s.id and state <> 'running'
+        order by ended desc, id desc limit 1) f on f.state = 'failed'
       where s.grp is null order by s.rank, s.id
       """)
   List<SourceRow> sources();

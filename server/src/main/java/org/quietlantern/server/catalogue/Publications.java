@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
@@ -58,6 +59,13 @@ public class Publications {
    */
   public List<Stored> byId(Collection<Integer> ids) {
     return mapper.byId(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
+  }
+
+  /** Those of the DOIs that no publication here has, in their order. */
+  public List<String> notHere(List<String> dois) {
+    String[] keys = dois.stream().map(SameWork::doiKey).toArray(String[]::new);
+    Set<String> here = Set.copyOf(mapper.keysHere(keys));
+    return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
   }
 
   public Optional<Stored> find(String pid) {

@@ -24,6 +24,7 @@ public class Sources {
    * @param records that it supplies now
    * @param firstYear of the earliest of them that has a year
    * @param harvested when the last harvest ended that came through
+   * @param failed when the last harvest ended, if it did not come through; {@code error}: why
    */
   public record SourceView(
       String key,
@@ -32,7 +33,9 @@ public class Sources {
       int records,
       @Nullable Integer firstYear,
       @Nullable Integer lastYear,
-      @Nullable Instant harvested) {}
+      @Nullable Instant harvested,
+      @Nullable Instant failed,
+      @Nullable String error) {}
 
   Sources(CatalogueMapper mapper) {
     this.mapper = mapper;
@@ -57,7 +60,9 @@ public class Sources {
                     row.records(),
                     row.firstYear(),
                     row.lastYear(),
-                    row.ended()))
+                    row.ended(),
+                    row.failed(),
+                    row.error()))
         .toList();
   }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.server.platform.Nullable;
 
 /**
@@ -14,6 +15,7 @@ import org.quietlantern.server.platform.Nullable;
  * @param citedBy how many works here cite it
  * @param access one of the words of rule L7, for the reader's group today; {@code ground}: why so
  * @param until the last day that it holds, where one is known
+ * @param ahead whether it is dated later than today
  * @param version {@code preprint}, {@code accepted} or {@code final}
  */
 public record Summary(
@@ -32,9 +34,10 @@ public record Summary(
     @Nullable String published,
     LocalDate came,
     boolean withdrawn,
-    boolean retracted) {
+    boolean retracted,
+    boolean ahead) {
 
-  public static Summary of(Stored stored, java.time.ZoneId zone, Way way, int citedBy) {
+  public static Summary of(Stored stored, Circumstances reader, Way way, int citedBy) {
     Publication publication = stored.publication();
     return new Summary(
         stored.pid(),
@@ -50,8 +53,9 @@ public record Summary(
         way.ground(),
         way.until().map(Object::toString).orElse(null),
         publication.date().map(Object::toString).orElse(null),
-        stored.came().atZone(zone).toLocalDate(),
+        stored.came().atZone(reader.zone()).toLocalDate(),
         stored.withdrawn(),
-        publication.relations().isRetracted());
+        publication.relations().isRetracted(),
+        publication.date().filter(date -> date.earliest().isAfter(reader.today())).isPresent());
   }
 }

@@ -40,8 +40,16 @@ interface SavedSearchMapper {
   @Select(ROWS + " and f.id = #{folder} order by lower(s.name), s.id")
   List<Row> inFolder(int group, int folder);
 
-  @Select(ROWS + " order by r.at desc, s.id desc limit #{most}")
-  List<Row> latest(int group, int most);
+  /**
+   * {@code part}: a pattern that the name or what is said in a line fits; all where it is empty.
+   */
+  @Select(
+      ROWS
+          + """
+           and (#{part} = '' or s.name ilike #{part} or strategy_says(r.strategy, #{part}))
+          order by r.at desc, s.id desc limit #{most}
+          """)
+  List<Row> latest(int group, String part, int most);
 
   record Held(String name, String strategy) {}
 

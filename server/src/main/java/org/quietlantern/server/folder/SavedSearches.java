@@ -20,6 +20,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.sql.Like;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -112,9 +113,11 @@ public class SavedSearches implements Undoable {
 
   /** Saved and changed last, in all folders of the group. */
   @Transactional(readOnly = true)
-  public List<SavedSearch> latest(Member who, int most) {
+  public List<SavedSearch> latest(Member who, String words, int most) {
     Map<Integer, String> names = groups.names(who.group());
-    return mapper.latest(who.group(), most).stream().map(r -> read(r, names)).toList();
+    return mapper.latest(who.group(), Like.part(words), most).stream()
+        .map(r -> read(r, names))
+        .toList();
   }
 
   @Transactional(readOnly = true)

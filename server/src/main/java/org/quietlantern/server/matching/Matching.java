@@ -1,5 +1,6 @@
 package org.quietlantern.server.matching;
 
+import java.time.Duration;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -21,11 +22,13 @@ import org.quietlantern.core.search.Lighter;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.Reasons;
 import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.search.Unheaded;
 import org.quietlantern.core.search.Why;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.http.HttpStatus;
@@ -51,9 +54,15 @@ public class Matching {
   private final GroupCircumstances circumstances;
   private final Shelves shelves;
   private final Calendar calendar;
+  private final Duration searchTime;
 
   Matching(
-      IndexKeeper index, GroupCircumstances circumstances, Shelves shelves, Calendar calendar) {
+      IndexKeeper index,
+      GroupCircumstances circumstances,
+      Shelves shelves,
+      Calendar calendar,
+      LanternProperties properties) {
+    this.searchTime = properties.searchTime();
     this.calendar = calendar;
     this.index = index;
     this.circumstances = circumstances;
@@ -93,7 +102,14 @@ public class Matching {
     }
     try (Snapshot snapshot = index.snapshot(waitFor)) {
       HELD.set(new Look(snapshot, circumstances.of(who), shelves.of(who.group())));
-      return work.get();
+      return TimeLimit.within(searchTime, work);
+    } catch (TimeLimit.Over over) {
+      throw new Refusal(
+          HttpStatus.SERVICE_UNAVAILABLE,
+          "search-time",
+          ("This took longer than %d seconds and was given up. Longer beginnings of cut words, or"
+                  + " fewer of them, take less.")
+              .formatted(searchTime.toSeconds()));
     } finally {
       HELD.remove();
     }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Member;
@@ -25,7 +26,8 @@ public class Summaries {
 
   /** By row number. */
   public Map<Integer, Summary> of(Member who, Collection<Stored> all) {
-    Ways ways = circumstances.of(who).ways();
+    Circumstances reader = circumstances.of(who);
+    Ways ways = reader.ways();
     List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
     Map<String, Integer> cited = matching.citedBy(dois);
     Map<Integer, Summary> summaries = new LinkedHashMap<>();
@@ -34,7 +36,7 @@ public class Summaries {
           stored.id(),
           Summary.of(
               stored,
-              who.zoneId(),
+              reader,
               ways.way(Stored.asked(stored.publication())),
               cited.getOrDefault(stored.publication().doi(), 0)));
     }

@@ -2,6 +2,7 @@ package org.quietlantern.server.platform;
 
 import java.net.URI;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
@@ -12,6 +13,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param data folder of everything that is not in the database: the index, the feed key
  * @param baseUrl how people reach it, without a slash at the end
  * @param jobs whether this process takes part in the work that falls due by itself
+ * @param searchTime how long one question to the catalogue may take before it is given up
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -19,6 +21,7 @@ public record LanternProperties(
     Path data,
     String baseUrl,
     @DefaultValue("true") boolean jobs,
+    @DefaultValue("20s") Duration searchTime,
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 

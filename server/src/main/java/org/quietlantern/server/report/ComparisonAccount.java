@@ -4,6 +4,7 @@ import java.util.List;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.report.ComparisonReport;
 import org.quietlantern.core.report.Document;
+import org.quietlantern.core.report.Titles;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Member;
@@ -69,6 +70,6 @@ class ComparisonAccount implements Account {
   private ComparisonReport.Part part(Comparison.Part part) {
     return new ComparisonReport.Part(
         part.count(),
-        publications.byPid(part.newest()).stream().map(s -> s.publication().title()).toList());
+        publications.byPid(part.newest()).stream().map(s -> Titles.of(s.publication())).toList());
   }
 }

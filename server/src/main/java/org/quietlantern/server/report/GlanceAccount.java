@@ -53,7 +53,8 @@ class GlanceAccount implements Account {
   }
 
   private static String titled(Summary summary) {
-    return summary.year() == null ? summary.title() : summary.title() + " (" + summary.year() + ")";
+    String title = summary.retracted() ? summary.title() + " [retraction]" : summary.title();
+    return summary.year() == null ? title : title + " (" + summary.year() + ")";
   }
 
   private static List<GlanceReport.Counted> bars(List<Glances.Bar> bars) {

@@ -64,6 +64,6 @@ class TrailAccount implements Account {
         CqlWriter.write(strategy),
         step.count(),
         look.found(strategy),
-        step.opened().stream().map(TrailPages.OpenedLine::title).toList());
+        step.opened().stream().map(TrailPages.OpenedLine::told).toList());
   }
 }

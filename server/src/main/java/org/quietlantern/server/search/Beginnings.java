@@ -1,5 +1,6 @@
 package org.quietlantern.server.search;
 
+import java.time.Instant;
 import java.util.List;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.search.Breakdown;
@@ -15,7 +16,10 @@ import org.springframework.stereotype.Service;
 @Service
 class Beginnings {
   private static final int HEADINGS = 12;
-  private static final int STRATEGIES = 20;
+  private static final int STRATEGIES = 6;
+
+  /** How many of each sort are offered at once; words find the others. */
+  private static final int OFFERED = 40;
 
   private final Matching matching;
   private final SavedSearches searches;
@@ -27,8 +31,17 @@ class Beginnings {
 
   record HeadingCount(String label, int count) {}
 
-  /** A strategy that a line can hold: by which name, and what it is. */
-  record Holdable(String name, String title, StrategyBody strategy, int count, String address) {}
+  /**
+   * A strategy that a line can hold: by which name, and what it is.
+   *
+   * @param count what it found {@code at} that time
+   */
+  record Holdable(
+      String name, String title, StrategyBody strategy, int count, Instant at, String address) {}
+
+  /** Some saved searches and steps; {@code more}: whether there are others like these. */
+  record HoldablesShown(
+      List<Holdable> saved, boolean moreSaved, List<Holdable> steps, boolean moreSteps) {}
 
   Beginnings(Matching matching, SavedSearches searches, Trail trail) {
     this.matching = matching;
@@ -48,16 +61,33 @@ class Beginnings {
     return new BeginningsShown(
         headings.base(),
         headings.bars().stream().map(bar -> new HeadingCount(bar.value(), bar.count())).toList(),
-        searches.latest(who, STRATEGIES).stream().map(Beginnings::saved).toList(),
-        trail.latest(who, STRATEGIES).stream().map(Beginnings::step).toList());
+        searches.latest(who, "", STRATEGIES).stream().map(Beginnings::saved).toList(),
+        trail.latest(who, "", STRATEGIES).stream().map(Beginnings::step).toList());
+  }
+
+  /** The latest saved searches of the group and steps of the member; {@code words}: with them. */
+  HoldablesShown holdables(Member who, String words) {
+    List<SavedSearch> saved = searches.latest(who, words, OFFERED + 1);
+    List<Trail.StepLine> steps = trail.latest(who, words, OFFERED + 1);
+    return new HoldablesShown(
+        saved.stream().limit(OFFERED).map(Beginnings::saved).toList(),
+        saved.size() > OFFERED,
+        steps.stream().limit(OFFERED).map(Beginnings::step).toList(),
+        steps.size() > OFFERED);
   }
 
   private static Holdable saved(SavedSearch s) {
     return new Holdable(
-        "s:" + s.id() + ":" + s.revision(), s.name(), s.strategy(), s.count(), "/s/" + s.id());
+        "s:" + s.id() + ":" + s.revision(),
+        s.name(),
+        s.strategy(),
+        s.count(),
+        s.at(),
+        "/s/" + s.id());
   }
 
   private static Holdable step(Trail.StepLine step) {
-    return new Holdable("q:" + step.q(), "", step.strategy(), step.count(), "/q/" + step.q());
+    return new Holdable(
+        "q:" + step.q(), "", step.strategy(), step.count(), step.at(), "/q/" + step.q());
   }
 }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.search;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -22,7 +23,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class Outward {
-  private static final int AUTHORS = 8;
+  /** Authors whose other works are counted; the page says how many are left out. */
+  private static final int AUTHORS = 40;
+
   private static final int CLOSEST = 5;
   private final Publications publications;
   private final Matching matching;
@@ -31,9 +34,18 @@ class Outward {
    * Where one can go from a publication.
    *
    * @param references how many works it cites in all, here or not; nothing where no source tells
+   * @param elsewhere DOIs of those that are not here
+   * @param authorsLeft authors beyond the first, who were not looked up
    * @param closest the most alike, with what they share
+   * @param counted the day on which all this was counted
    */
-  record OutwardShown(@Nullable Integer references, List<Way> ways, List<Like> closest) {}
+  record OutwardShown(
+      @Nullable Integer references,
+      List<String> elsewhere,
+      List<Way> ways,
+      int authorsLeft,
+      List<Like> closest,
+      LocalDate counted) {}
 
   /**
    * One way.
@@ -62,7 +74,13 @@ class Outward {
               publication.cited().known() ? publication.cited().dois().size() : null;
           Alike alike = new Alike(look.snapshot(), publication);
           List<String> found = alike.found(stored.pid());
-          return new OutwardShown(references, ways(look, stored, found), closest(alike, found));
+          return new OutwardShown(
+              references,
+              publications.notHere(publication.cited().dois()),
+              ways(look, stored, found),
+              Math.max(0, publication.authors().size() - AUTHORS),
+              closest(alike, found),
+              look.circumstances().today());
         });
   }
 

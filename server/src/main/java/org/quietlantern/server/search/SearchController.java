@@ -132,6 +132,12 @@ class SearchController {
     return Attachment.of("publications.ris", files.ris(id == null ? List.of() : id));
   }
 
+  /** Saved searches and steps that a line can hold, or that can be compared. */
+  @GetMapping("/search/holdables")
+  Beginnings.HoldablesShown holdables(Member me, @RequestParam(defaultValue = "") String words) {
+    return beginnings.holdables(me, words);
+  }
+
   /** What an empty sheet can begin with. */
   @GetMapping("/search/beginnings")
   Beginnings.BeginningsShown beginnings(Member me) {

@@ -22,6 +22,7 @@ class StrategyController {
   private final Rendering rendering;
   private final Glances glances;
   private final Comparing comparing;
+  private final Supplied supplied;
 
   /** {@code part} of a value's words, {@code most} bars, {@code months}: dates by month. */
   record BreakdownBody(
@@ -42,12 +43,20 @@ class StrategyController {
       SheetHelp help,
       Rendering rendering,
       Glances glances,
-      Comparing comparing) {
+      Comparing comparing,
+      Supplied supplied) {
+    this.supplied = supplied;
     this.comparing = comparing;
     this.breakdowns = breakdowns;
     this.help = help;
     this.rendering = rendering;
     this.glances = glances;
+  }
+
+  /** What each source supplies, counted. */
+  @GetMapping("/supplied")
+  List<Supplied.SuppliedShown> supplied(Member me) {
+    return supplied.all(me);
   }
 
   /** How the result divides over a property. */

@@ -22,6 +22,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.sql.Like;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,10 +72,10 @@ public class Trail {
   /** A step as a list shows it; {@code q} names its strategy. */
   public record StepLine(String id, String q, StrategyBody strategy, int count, Instant at) {}
 
-  /** The member's last steps, newest first, each strategy once. */
+  /** The member's last steps, newest first, each strategy once; {@code words}: that say them. */
   @Transactional(readOnly = true)
-  public List<StepLine> latest(Member who, int most) {
-    return mapper.latest(who.id(), most).stream()
+  public List<StepLine> latest(Member who, String words, int most) {
+    return mapper.latest(who.id(), Like.part(words), most).stream()
         .map(
             row ->
                 new StepLine(

@@ -81,9 +81,10 @@ interface TrailMapper {
       from (select distinct on (strategy) * from step where membership = #{membership}
         order by strategy, id desc) t
       join kept_strategy k on k.id = t.strategy
+      where #{part} = '' or strategy_says(k.strategy, #{part})
       order by t.id desc limit #{most}
       """)
-  List<StepRow> latest(int membership, int most);
+  List<StepRow> latest(int membership, String part, int most);
 
   record PageRow(
       int id,
@@ -104,14 +105,7 @@ interface TrailMapper {
       select t.id, t.pid, k.pid as q, k.strategy::text, t.ordered, t.count_before, t.count, t.at
       from step t join kept_strategy k on k.id = t.strategy
       where t.membership = #{membership} and (#{before} = 0 or t.id < #{before})
-        and (#{part} = '' or exists (
-          select 1 from (
-            select jsonb_path_query(k.strategy, '$.lines[*].text') as said
-            union all select jsonb_path_query(k.strategy, '$.lines[*].chosen[*]')
-            union all select jsonb_path_query(k.strategy, '$.lines[*].ruledOut[*]')
-            union all select jsonb_path_query(k.strategy, '$.lines[*].from')
-            union all select jsonb_path_query(k.strategy, '$.lines[*].to')) words
-          where words.said #>> '{}' ilike #{part}))
+        and (#{part} = '' or strategy_says(k.strategy, #{part}))
       order by t.id desc limit #{most}
       """)
   List<PageRow> page(int membership, String part, int before, int most);
@@ -136,12 +130,15 @@ interface TrailMapper {
       """)
   Run firstRun(int membership, String q);
 
-  record OpenedRow(long id, Integer step, String q, String pid, String title, Instant at) {}
+  record OpenedRow(
+      long id, Integer step, String q, String pid, String title, boolean retracted, Instant at) {}
 
   /** What was opened from some steps, in the order of opening, each once. */
   @Select(
       """
-      select o.id, o.step, '' as q, p.pid, p.fields ->> 'title' as title, o.at
+      select o.id, o.step, '' as q, p.pid, p.fields ->> 'title' as title,
+        jsonb_path_exists(p.fields, '$.relations.notices[*] ? (@.kind == "retraction")') as retracted,
+        o.at
       from (select step, publication, min(at) as at, min(id) as id from opening
         where membership = #{membership} and step = any(#{steps}) group by step, publication) o
       join publication p on p.id = o.publication order by o.id
@@ -151,7 +148,9 @@ interface TrailMapper {
   /** What was opened last, with the strategy that it came from, if one did. */
   @Select(
       """
-      select o.id, o.step, k.pid as q, p.pid, p.fields ->> 'title' as title, o.at
+      select o.id, o.step, k.pid as q, p.pid, p.fields ->> 'title' as title,
+        jsonb_path_exists(p.fields, '$.relations.notices[*] ? (@.kind == "retraction")') as retracted,
+        o.at
       from opening o join publication p on p.id = o.publication
         left join step t on t.id = o.step left join kept_strategy k on k.id = t.strategy
       where o.membership = #{membership} and (#{before} = 0 or o.id < #{before})

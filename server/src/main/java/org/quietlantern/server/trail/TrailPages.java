@@ -19,6 +19,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.sql.Like;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -59,7 +60,13 @@ public class TrailPages {
       List<OpenedLine> opened) {}
 
   /** A publication that was opened. {@code q}: the strategy it came from, if one did. */
-  public record OpenedLine(String id, String title, Instant at, @Nullable String q) {}
+  public record OpenedLine(
+      String id, String title, boolean retracted, Instant at, @Nullable String q) {
+    /** Its title, with what became of it. */
+    public String told() {
+      return retracted ? title + " [retraction]" : title;
+    }
+  }
 
   /**
    * Openings, newest first.
@@ -78,7 +85,7 @@ public class TrailPages {
   TrailPage page(Member who, String words, @Nullable String before) {
     Integer from = before == null ? null : mapper.findStep(who.id(), before);
     List<TrailMapper.PageRow> rows =
-        mapper.page(who.id(), pattern(words), from == null ? 0 : from, STEPS + 1);
+        mapper.page(who.id(), Like.part(words), from == null ? 0 : from, STEPS + 1);
     List<TrailMapper.PageRow> shown = rows.subList(0, Math.min(STEPS, rows.size()));
     return new TrailPage(steps(who, shown), rows.size() > STEPS);
   }
@@ -105,12 +112,6 @@ public class TrailPages {
     return rows.stream().map(row -> step(row, opened.getOrDefault(row.id(), List.of()))).toList();
   }
 
-  /** What is typed stands for itself. */
-  private static String pattern(String words) {
-    String typed = words.strip();
-    return typed.isEmpty() ? "" : "%" + typed.replaceAll("([\\\\%_])", "\\\\$1") + "%";
-  }
-
   private TrailStep step(TrailMapper.PageRow row, List<OpenedLine> opened) {
     return new TrailStep(
         row.pid(),
@@ -128,17 +129,17 @@ public class TrailPages {
   }
 
   private static OpenedLine line(TrailMapper.OpenedRow row) {
-    return new OpenedLine(row.pid(), row.title(), row.at(), row.q());
+    return new OpenedLine(row.pid(), row.title(), row.retracted(), row.at(), row.q());
   }
 
   OpenedPage opened(Member who, String words, long before) {
     List<TrailMapper.OpenedRow> rows =
-        mapper.lastOpened(who.id(), pattern(words), before, OPENED + 1);
+        mapper.lastOpened(who.id(), Like.part(words), before, OPENED + 1);
     List<TrailMapper.OpenedRow> shown = rows.subList(0, Math.min(OPENED, rows.size()));
     return new OpenedPage(
         shown.stream().map(TrailPages::line).toList(),
         rows.size() > OPENED ? shown.get(OPENED - 1).id() : null,
-        mapper.countOpened(who.id(), pattern(words)));
+        mapper.countOpened(who.id(), Like.part(words)));
   }
 
   String csv(Member who) {
@@ -166,7 +167,7 @@ public class TrailPages {
             address(who, "/q/" + step.q()),
             guarded(
                 step.opened().stream()
-                    .map(line -> line.title() + " " + address(who, "/p/" + line.id()))
+                    .map(line -> line.told() + " " + address(who, "/p/" + line.id()))
                     .collect(Collectors.joining("; "))));
       }
     } catch (IOException failed) {
@@ -191,7 +192,7 @@ public class TrailPages {
           .append(CqlWriter.write(step.strategy().strategy()))
           .append('\n');
       for (OpenedLine line : step.opened()) {
-        text.append("    opened ").append(line.title()).append('\n');
+        text.append("    opened ").append(line.told()).append('\n');
       }
     }
     return text.toString();

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.TestApp;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -100,9 +101,21 @@ class OddSourcesTest {
     APP.faults().forgetful(true);
     assertThat(harvestTheIndex().error()).contains("refuses", "badResumptionToken");
     assertThat(records()).isEqualTo(200);
+    assertThat(shown().failed()).isNotNull();
+    assertThat(shown().error()).contains("badResumptionToken");
     APP.faults().forgetful(false);
     assertThat(again().error()).isEmpty();
+    assertThat(shown().failed()).isNull();
+    assertThat(shown().harvested()).isNotNull();
     assertThat(records()).isGreaterThan(200);
+  }
+
+  /** What the page of sources says of it. */
+  private Sources.SourceView shown() {
+    return APP.bean(Sources.class).all().stream()
+        .filter(source -> source.key().equals(key))
+        .findFirst()
+        .orElseThrow();
   }
 
   @DisplayName("A record that changes between pages comes twice: the later one holds")

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.URI;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,7 +52,12 @@ class OutboundTest {
   private static Outbound outbound(List<String> allowed) {
     return new Outbound(
         new LanternProperties(
-            Path.of("."), "", false, allowed, new LanternProperties.Demo(false, null, "", 0)));
+            Path.of("."),
+            "",
+            false,
+            Duration.ofMinutes(1),
+            allowed,
+            new LanternProperties.Demo(false, null, "", 0)));
   }
 
   @Test
