@@ -53,15 +53,15 @@ function Choosing({ one, other }: { one: string | null; other: string | null }) 
         Choose two searches: what the second finds and the first does not, what it misses, and what
         both find is then shown beside each other.
       </p>
-      <div className="mt-3 grid max-w-[70rem] gap-x-10 gap-y-4 lg:grid-cols-2">
-        {one === null && choice('one', 'First')}
-        {other === null && choice('other', 'Second')}
-      </div>
       {(one !== null || other !== null) && (
         <ol className="mt-3">
           <Side label={one ? 'first' : 'second'} name={one ?? other ?? ''} count={undefined} />
         </ol>
       )}
+      <div className="mt-3 grid max-w-[70rem] gap-x-10 gap-y-4 lg:grid-cols-2">
+        {one === null && choice('one', 'First')}
+        {other === null && choice('other', 'Second')}
+      </div>
       <p className="mt-4">
         <Act
           main

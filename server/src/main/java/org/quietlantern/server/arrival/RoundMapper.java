@@ -125,10 +125,13 @@ interface RoundMapper {
       """)
   int count(int round, boolean found, int arrivals, int covered, int nobody);
 
+  /** A member who reviewed nothing yet has no row. */
   @Update(
       """
       insert into round_member (round, membership, reviewed)
-      values (#{round}, #{membership}, #{reviewed})
+      select #{round}, #{membership}, #{reviewed}
+      where #{reviewed} > 0 or exists (
+        select 1 from round_member where round = #{round} and membership = #{membership})
       on conflict (round, membership) do update set reviewed = excluded.reviewed
         where round_member.reviewed <> excluded.reviewed
       """)
