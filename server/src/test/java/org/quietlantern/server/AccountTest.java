@@ -14,7 +14,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class AccountTest {
   private static final TestApp APP = TestApp.shared();
 
-  @DisplayName("Five wrong tries are enough; a right one in between forgets them")
+  @DisplayName("Five wrong tries are enough; a right one in between forgets them, and so does time")
   @Test
   void throttled() {
     APP.bean(Accounts.class).add("tries@x.example", TestApp.PASSWORD, "Europe/Oslo");
@@ -27,6 +27,11 @@ class AccountTest {
       assertThat(client.signIn("tries@x.example", "wrong").status()).isEqualTo(401);
     }
     assertThat(client.signIn("tries@x.example", TestApp.PASSWORD).status()).isEqualTo(429);
+    APP.bean(JdbcTemplate.class)
+        .update("update sign_in_failure set system_at = system_at - interval '16 minutes'");
+    assertThat(client.signIn("tries@x.example", TestApp.PASSWORD).status())
+        .as("a quarter of an hour later")
+        .isEqualTo(200);
     assertThat(client.signIn("nobody@x.example", "wrong").type()).isEqualTo("wrong-words");
   }
 
