@@ -2,9 +2,9 @@
 
 # A lane may be given one class (or file of the web lane) to run alone.
 run_tests() {
-  local lane=${1:-all} class=${2:-}
+  local lane=${1:-all} class=${2:-} failed=0
   need_building
-  [ -z "$class" ] || is_test "$lane" "$class"
+  [ -z "$class" ] || [ "$lane" = mutants ] || is_test "$lane" "$class"
   case "$lane" in
     core)
       web_packages
@@ -36,14 +36,23 @@ run_tests() {
       build
       maven -pl e2e verify ${class:+-Dtest="$class"}
       ;;
+    # Nightly: too long for every change.
+    mutants)
+      maven -Pmutants -pl core test-compile \
+        org.pitest:pitest-maven:mutationCoverage \
+        -DtargetClasses="org.quietlantern.core.${class:-*}*"
+      ;;
     all)
       need_running
       need_browser
-      test_web
+      web_packages
+      beside web test_web
       say "core, stand-ins, server and browser"
-      mvn -B -ntp -Dstyle.color=never spotless:check verify
+      mvn -B -ntp -Dstyle.color=never spotless:check verify || failed=$?
+      wait_for web
+      return $failed
       ;;
-    *) fail "there is no lane “$lane”: core, web, server or browser" ;;
+    *) fail "there is no lane “$lane”: core, web, server, browser or mutants" ;;
   esac
 }
 
@@ -59,6 +68,21 @@ is_test() {
   esac
   # shellcheck disable=SC2086
   [ -n "$(find $places -name "*$2*" | head -1)" ] || fail "the lane “$1” has no test “$2”"
+}
+
+# Runs something beside what follows; wait_for prints what it said, and fails if it did.
+beside() {
+  mkdir -p target
+  "${@:2}" >"target/$1.log" 2>&1 &
+  beside_pid=$!
+}
+
+wait_for() {
+  local passed=0
+  wait "$beside_pid" || passed=$?
+  say "$1"
+  cat "target/$1.log"
+  [ $passed -eq 0 ] || fail "the tests of $1 failed"
 }
 
 test_web() {

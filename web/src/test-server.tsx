@@ -16,7 +16,13 @@ export const GROUP: Schema['GroupView'] = {
   demo: false,
 };
 
-export type Asked = { method: string; path: string; body: unknown; command: string | null };
+export type Asked = {
+  method: string;
+  path: string;
+  query: string;
+  body: unknown;
+  command: string | null;
+};
 
 /** Answers requests by method and path; what was asked is noted. */
 export function serve(answers: Record<string, unknown>): Asked[] {
@@ -27,6 +33,7 @@ export function serve(answers: Record<string, unknown>): Asked[] {
     asked.push({
       method: request.method,
       path,
+      query: new URL(request.url).search,
       body: text ? JSON.parse(text) : null,
       command: request.headers.get('Command-Id'),
     });

@@ -82,13 +82,14 @@ function Where({ leaf }: { leaf: Schema['Leaf'] }) {
 }
 
 function facts(leaf: Schema['Leaf']): string {
-  const { kind, version, pages, citedBy, access, ground, until, came } = leaf.publication;
+  const { kind, version, pages, citedBy, access, ground, until, came, ahead } = leaf.publication;
   return [
     kind.charAt(0).toUpperCase() + kind.slice(1),
     version === 'final' || version === kind ? '' : version,
     pages ? counted(pages, 'page') : '',
     citedBy ? `cited by ${citedBy}` : '',
     `${access} (${ground}${until ? `, until ${day(until)}` : ''})`,
+    ahead ? 'dated later than today' : '',
     `here since ${shortDay(came)}`,
   ]
     .filter(Boolean)
