@@ -98,6 +98,25 @@ class KeepingTest {
     return who.get("/publications/" + publication).ok().get("lamp").asString();
   }
 
+  @DisplayName("Bringing back what was taken out gives no reason twice")
+  @Test
+  void noReasonTwice() {
+    keep(kaja, "the design we wanted", UUID.randomUUID()).ok();
+    UUID out = UUID.randomUUID();
+    kim.write(
+            "DELETE",
+            "/folders/" + folder + "/items",
+            Map.of("publications", List.of(publication)),
+            out)
+        .ok();
+    assertThat(items().size()).isZero();
+    keep(kaja, "the design we wanted", UUID.randomUUID()).ok();
+    undo(kim, out).ok();
+    assertThat(items().get(0).get("reasons").size()).isEqualTo(1);
+    keep(kaja, "the design we wanted", UUID.randomUUID()).ok();
+    assertThat(items().get(0).get("reasons").size()).as("said again").isEqualTo(1);
+  }
+
   @DisplayName("K1: a pile is a pile by whichever address; others see that it was seen, no verdict")
   @Test
   void pileByAddress() {

@@ -213,6 +213,38 @@ class RoundsTest {
     return ragna.post("/actions/" + command + "/undo", Map.of());
   }
 
+  @DisplayName("N8: covered is what as many members reviewed as were asked for; guests never count")
+  @Test
+  void asked() {
+    String search =
+        group.search(folder, "Asked", "title: glowworms title: asked").get("id").asString();
+    String alert =
+        ragna
+            .post("/alerts", Map.of("search", search, "rhythm", "daily"))
+            .ok()
+            .get("id")
+            .asString();
+    ragna
+        .write(
+            "PUT",
+            "/alerts/" + alert,
+            Map.of("rhythm", "daily", "hour", "08:00", "asked", 3, "folder", folder),
+            UUID.randomUUID())
+        .ok();
+    Supply.made(APP, "asked", 9).take(records("asked", 2));
+    APP.workOff();
+    String round = ragna.get("/rounds").ok().get("rounds").get(0).get("id").asString();
+    List<String> both = ids(ragna.get("/rounds/" + round).ok());
+    mark(ragna, both, "seen", round);
+    assertThat(covered()).as("by one of two").isZero();
+    mark(group.client(1), both.subList(0, 1), "seen", round);
+    assertThat(covered()).as("by all there are").isEqualTo(1);
+  }
+
+  private int covered() {
+    return ragna.get("/rounds").ok().get("rounds").get(0).get("covered").asInt();
+  }
+
   @DisplayName("Every night lamps and counts are held against the events, and put right")
   @Test
   void nightly() {
