@@ -1,3 +1,4 @@
+import type { Schema } from './client';
 import { Problem } from './problem';
 
 /** An act that came too late: the visit had ended. It is offered again after sign-in (rule K1). */
@@ -10,7 +11,12 @@ export type Later =
   | {
       what: 'mark';
       group: string;
-      mark: { publications: string[]; mark: string; reason: string; round?: string };
+      mark: {
+        publications: string[];
+        mark: Schema['MarkBody']['mark'];
+        reason: string;
+        round?: string;
+      };
     };
 
 /** What is said when something was pressed too late. */

@@ -31,7 +31,7 @@ it('shows how far everybody is with each round', () => {
 });
 
 it('gives guests no column', () => {
-  const guest = { id: 'gus', name: 'Gus Guest', letters: 'Gu', role: 'guest' };
+  const guest = { id: 'gus', name: 'Gus Guest', letters: 'Gu', role: 'guest' as const };
   const group = { ...GROUP, members: [...GROUP.members, guest] };
   showAt('/g/group/arrivals', <Board group={group} rounds={[round]} shown="r1" />);
   expect(screen.queryByText('Gus')).toBeNull();

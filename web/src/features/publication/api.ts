@@ -50,7 +50,12 @@ export function useOpening(group: string) {
 }
 
 /** A mark on one publication or several, as one act. */
-export type MarkMade = { publications: string[]; mark: string; reason: string; round?: string };
+export type MarkMade = {
+  publications: string[];
+  mark: Schema['MarkBody']['mark'];
+  reason: string;
+  round?: string;
+};
 
 const SAID: Record<string, string> = {
   pass: 'Passed',

@@ -10,7 +10,7 @@ afterEach(() => vi.unstubAllGlobals());
 const step = (q: string, text: string, more: Partial<Schema['TrailStep']> = {}) => ({
   id: `step-${q}`,
   q,
-  strategy: { version: 2, lines: [{ id: 'a', kind: 'words', text }] },
+  strategy: { version: 2, lines: [{ id: 'a', kind: 'words' as const, text }] },
   order: 'relevance',
   count: 12,
   at: '2026-11-24T06:40:00Z',

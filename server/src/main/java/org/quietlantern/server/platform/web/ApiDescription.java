@@ -65,6 +65,7 @@ class ApiDescription {
       api.getInfo().title("Quiet Lantern").version("1");
       api.getComponents().getSchemas().values().forEach(ApiDescription::requireFields);
       api.getPaths().forEach(ApiDescription::nameGroup);
+      FixedWords.describe(api.getComponents().getSchemas());
       describeRefusals(api);
       sortSchemas(api);
     };
