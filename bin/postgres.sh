@@ -32,7 +32,7 @@ start_postgres() {
   if ! as_postgres "$(find_program pg_ctl)" -D "$cluster" status >/dev/null 2>&1; then
     free_port "${LANTERN_DB_PORT:-54321}" >"$data/db.port"
     as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
-      -o "-p $(cat "$data/db.port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" \
+      -o "-p $(cat "$data/db.port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- \
       || fail "the database does not start; see $cluster/server.log"
   fi
   local sql="select 1 from pg_database where datname = 'lantern'"

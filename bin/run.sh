@@ -23,14 +23,28 @@ demo() {
   fi
   if ! is_current "$data" "$port"; then
     stop_process "$data/server.pid"
-    start_standins "$data"
-    start_postgres "$data"
-    wait_for_line "$data/stand-ins" "answers at" 120
-    start_server "$data" "${port:-$(cat "$data/port" 2>/dev/null || echo 8080)}"
+    # Two that start at once would find the same port free.
+    one_after_the_other start_all "$data" "$port"
   fi
   welcome "$data"
   wait_for_line "$data/server" "demo: ready" 900
   archive_classes "$data"
+}
+
+start_all() {
+  local data=$1 port=$2
+  start_standins "$data"
+  start_postgres "$data"
+  wait_for_line "$data/stand-ins" "answers at" 120
+  start_server "$data" "${port:-$(cat "$data/port" 2>/dev/null || echo 8080)}"
+}
+
+# Holds a lock of this user's on this machine; what is started meanwhile does not keep it (launch).
+one_after_the_other() {
+  (
+    flock 9
+    "$@"
+  ) 9>"${TMPDIR:-/tmp}/quiet-lantern-$(id -u).lock"
 }
 
 # Whether a server of this very build runs at the port asked for.
@@ -92,7 +106,7 @@ launch() {
   local name=$1
   shift
   (umask 077 && : >"$name.log")
-  setsid nohup "$@" >>"$name.log" 2>&1 </dev/null &
+  setsid nohup "$@" >>"$name.log" 2>&1 </dev/null 9>&- &
   echo $! >"$name.pid"
 }
 
