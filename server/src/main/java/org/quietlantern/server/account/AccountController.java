@@ -1,8 +1,14 @@
 package org.quietlantern.server.account;
 
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
 import org.quietlantern.server.platform.web.SessionAccount;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseCookie;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,22 +20,44 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class AccountController {
+  private static final String DEVICE = "lantern-device";
+  private static final Duration KNOWN = Duration.ofDays(400);
   private final Accounts accounts;
+  private final SignIns signIns;
   private final SessionAccount sessions;
 
   record SignIn(String email, String password) {}
 
-  AccountController(Accounts accounts, SessionAccount sessions) {
+  AccountController(Accounts accounts, SignIns signIns, SessionAccount sessions) {
+    this.signIns = signIns;
     this.accounts = accounts;
     this.sessions = sessions;
   }
 
   /** Begins a visit. */
   @PostMapping("/session")
-  Me signIn(@RequestBody SignIn words, HttpServletRequest request) {
-    int account = accounts.signIn(words.email(), words.password());
-    sessions.signIn(request, account);
-    return accounts.me(account);
+  ResponseEntity<Me> signIn(
+      @RequestBody SignIn words,
+      @Parameter(hidden = true) @CookieValue(name = DEVICE, required = false) String device,
+      HttpServletRequest request) {
+    SignIns.CameIn in =
+        signIns.signIn(words.email(), words.password(), request.getRemoteAddr(), device);
+    sessions.signIn(request, in.account());
+    return ResponseEntity.ok()
+        .header(HttpHeaders.SET_COOKIE, cookie(in.device(), request))
+        .body(accounts.me(in.account()));
+  }
+
+  /** Sent to the place of signing in only, and never read by a script. */
+  private static String cookie(String device, HttpServletRequest request) {
+    return ResponseCookie.from(DEVICE, device)
+        .path("/api/session")
+        .maxAge(KNOWN)
+        .httpOnly(true)
+        .secure(request.isSecure())
+        .sameSite("Lax")
+        .build()
+        .toString();
   }
 
   /** Ends the visit. */

@@ -1,9 +1,6 @@
 package org.quietlantern.server.account;
 
-import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -39,14 +36,4 @@ interface AccountMapper {
       order by g.name, g.id
       """)
   List<Me.Group> groups(int account);
-
-  @Insert("insert into sign_in_failure (email, system_at) values (lower(#{email}), #{now})")
-  void noteFailure(String email, Instant now);
-
-  @Select(
-      "select count(*) from sign_in_failure where email = lower(#{email}) and system_at > #{since}")
-  int failures(String email, Instant since);
-
-  @Delete("delete from sign_in_failure where email = lower(#{email}) or system_at < #{before}")
-  void forgetFailures(String email, Instant before);
 }

@@ -1,0 +1,61 @@
+package org.quietlantern.server.account;
+
+import jakarta.annotation.PreDestroy;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Future;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+
+/**
+ * Checks passwords, which takes time and memory on purpose: on few threads, with a queue that has
+ * an end, and never while a connection to the database is held.
+ */
+@Component
+class PasswordWork {
+  private static final int AT_ONCE = 2;
+  private static final int WAITING = 40;
+  private final PasswordEncoder passwords;
+  private final String nobodysHash;
+  private final ThreadPoolExecutor threads =
+      new ThreadPoolExecutor(
+          AT_ONCE, AT_ONCE, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(WAITING));
+
+  PasswordWork(PasswordEncoder passwords) {
+    this.passwords = passwords;
+    this.nobodysHash = passwords.encode("nobody");
+  }
+
+  /**
+   * Whether a password is the one of a hash; refused while too many others wait.
+   *
+   * @param hash null for an address that nobody has: the same work, so that time tells nothing
+   */
+  boolean matches(String password, String hash) {
+    try {
+      Future<Boolean> checked =
+          threads.submit(() -> passwords.matches(password, hash == null ? nobodysHash : hash));
+      return checked.get() && hash != null;
+    } catch (RejectedExecutionException full) {
+      throw new Refusal(
+          HttpStatus.SERVICE_UNAVAILABLE,
+          "busy",
+          "Too many people sign in at this moment. Try again in a few seconds.");
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stop);
+    } catch (ExecutionException failed) {
+      throw new IllegalStateException(failed.getCause());
+    }
+  }
+
+  @PreDestroy
+  void end() {
+    threads.shutdownNow();
+  }
+}
