@@ -6,5 +6,11 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: '../server/target/classes/static', emptyOutDir: true, assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://localhost:8080', '/p': 'http://localhost:8080' } },
-  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], globals: false },
+  test: {
+    // Beside other work a test may take long; none waits for it.
+    testTimeout: 60_000,
+    environment: 'jsdom',
+    setupFiles: ['src/test-setup.ts'],
+    globals: false,
+  },
 });

@@ -34,9 +34,6 @@ type Came = { step?: string } | null;
 
 const COUNT_AFTER = 40;
 
-/** What a sheet without an address begins as. */
-const EMPTY = 'begin:';
-
 /** Sheet over list, leaf beside. What is typed is counted live; Enter settles it. */
 export function Workbench({
   q,
@@ -65,18 +62,14 @@ export function Workbench({
   // Arrows that were pressed before the list was there.
   const [ahead, setAhead] = useState(0);
   const strategy = strategyOf(sheet.lines);
-  const { settle, ensure, own, setOwn } = useSettled({
-    q,
-    step: came?.step,
-    settled,
-    order,
-    of,
+  const { settle, ensure, own, cameTo, goesToEmpty } = useSettled({
+    ...{ source, q, step: came?.step, settled, order, of },
   });
   // Back and forward, and links to other searches, change the sheet. An address that the sheet made
   // itself changes nothing on it: what the member has done meanwhile is the truth.
   if (ready && source !== at) {
     setAt(source);
-    if (source === own) setOwn(null);
+    if (own.includes(source)) cameTo(source);
     else if (!sameLines(strategy, settled)) sheet.replace(settled.lines);
   }
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
@@ -125,7 +118,7 @@ export function Workbench({
   const begin = () => {
     sheet.replace([]);
     setProperty(null);
-    if (source !== EMPTY) setOwn(EMPTY);
+    goesToEmpty();
   };
   const asksNow = asks(strategy);
   const leave = () => change('of', '', { replace: true });

@@ -126,7 +126,7 @@ it.each(Array.from({ length: 6 }, (_, seed) => seed))(
     const typed = ['', ''];
     for (let step = 0; step < 40; step++) {
       const at = typed[0] === '' ? 0 : roll(2);
-      const does = roll(5);
+      const does = roll(6);
       if (does < 3) {
         typed[at] += 'abcdefgh '[roll(9)]?.trim() || 'x';
         fireEvent.change(screen.getByLabelText(`Line ${at + 1}`), {
@@ -134,6 +134,10 @@ it.each(Array.from({ length: 6 }, (_, seed) => seed))(
         });
       } else if (does === 3) {
         fireEvent.submit(screen.getByRole('search'));
+      } else if (does === 5 && step < 30) {
+        // What was asked for before leads nowhere any more.
+        typed.fill('');
+        fireEvent.click(screen.getByRole('link', { name: 'New sheet' }));
       }
       // From the pause between two letters to longer than it takes to settle by itself.
       await pass([5, 60, 400, 2500][roll(4)] ?? 0);

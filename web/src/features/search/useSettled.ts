@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem } from '../../api';
 import { useNotice } from '../../ui';
@@ -6,20 +6,28 @@ import { useHere } from '../session';
 import { sameLines, type Strategy } from '../strategy';
 import { useSettle } from './api';
 
+/** What a sheet without an address begins as. */
+export const EMPTY = 'begin:';
+
 export type How = 'enter' | 'stood' | 'act';
 export type Step = { q: string; step: string | undefined };
 
 /**
  * Settling only adds a step and an address; what stands on the sheet by then stays as it is. `own`
- * names what the address will be by an act of this sheet, so that it does not overwrite the lines.
+ * are the addresses, in their order, that this sheet itself goes to and has not come to yet: they
+ * do not overwrite the lines. An answer that is late never leads away from where the member went
+ * meanwhile.
  */
 export function useSettled({
+  source,
   q,
   step,
   settled,
   order,
   of,
 }: {
+  /** Where the page is by now. */
+  source: string;
   q: string | undefined;
   step: string | undefined;
   settled: Strategy;
@@ -30,12 +38,39 @@ export function useSettled({
   const navigate = useNavigate();
   const tell = useNotice();
   const { mutateAsync } = useSettle(here.id);
-  const [own, setOwn] = useState<string | null>(null);
+  const [own, setOwn] = useState<readonly string[]>([]);
+  const heading = useRef(source);
+  useLayoutEffect(() => {
+    heading.current = source;
+  }, [source]);
+  const goesTo = useCallback((address: string) => {
+    if (heading.current !== address) setOwn((now) => [...now, address]);
+    heading.current = address;
+  }, []);
+  /** The sheet has come to an address of its own; those before it will not come any more. */
+  const cameTo = (address: string) => setOwn((now) => now.slice(now.lastIndexOf(address) + 1));
+  // What was asked for before the member went elsewhere leads nowhere; neither does an answer that
+  // a later one overtook.
+  const asked = useRef({ visit: 0, last: 0, came: 0 });
+  const leave = useCallback(() => void asked.current.visit++, []);
+  const goesToEmpty = () => {
+    leave();
+    goesTo(EMPTY);
+  };
+  useEffect(() => {
+    window.addEventListener('popstate', leave);
+    return () => window.removeEventListener('popstate', leave);
+  }, [leave]);
   const settle = useCallback(
     async (what: Strategy, sorted: string, how: How): Promise<Step | null> => {
+      const { visit } = asked.current;
+      const turn = ++asked.current.last;
       try {
         const made = await mutateAsync({ strategy: what, order: sorted });
-        if (made.q !== q) setOwn(`q:${made.q}`);
+        const step = { q: made.q, step: made.step };
+        if (visit !== asked.current.visit || turn < asked.current.came) return step;
+        asked.current.came = turn;
+        goesTo(`q:${made.q}`);
         // The row that was chosen meanwhile stays chosen.
         const query = new URLSearchParams(window.location.search);
         const chosen = query.get('p');
@@ -48,7 +83,7 @@ export function useSettled({
           replace: how !== 'enter',
           state: { step: made.step },
         });
-        return { q: made.q, step: made.step };
+        return step;
       } catch (error) {
         const expected = error instanceof Problem && error.type === 'search-problem';
         if (how !== 'stood' && !expected && error instanceof Error) {
@@ -57,7 +92,7 @@ export function useSettled({
         return null;
       }
     },
-    [mutateAsync, navigate, here.id, of, q, tell],
+    [mutateAsync, navigate, here.id, of, goesTo, tell],
   );
   /** The step that a result belongs to; made where there is none yet (rule O4). */
   const ensure = useCallback(
@@ -65,5 +100,5 @@ export function useSettled({
       q !== undefined && sameLines(what, settled) ? { q, step } : settle(what, order, 'act'),
     [q, step, settled, settle, order],
   );
-  return { settle, ensure, own, setOwn };
+  return { settle, ensure, own, cameTo, goesToEmpty };
 }

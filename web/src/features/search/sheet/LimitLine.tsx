@@ -30,7 +30,7 @@ export function LimitLine({
       onClick={() => onOpen(property)}
       onKeyDown={lineKeys(keys)}
     >
-      {lineText(line, names)}
+      <span>{lineText(line, names)}</span>
       <span className="ml-3 font-sans text-[13px] text-soft no-underline">{meaning}</span>
       {set && (
         <span className="ml-3 font-sans text-[13px] text-soft">

@@ -36,9 +36,10 @@ export function Sheet({
   // At once, for the next key may follow before the next frame.
   const focus = (id: string | undefined) =>
     place.current?.querySelector<HTMLElement>(`[data-line="${id}"] [data-main]`)?.focus();
+  // The last line that is shown by then, whatever it was when the key was pressed.
   const toLast = () => {
     flushSync(() => setFolded(false));
-    focus(lines[lines.length - 1]?.id);
+    [...(place.current?.querySelectorAll<HTMLElement>('[data-main]') ?? [])].at(-1)?.focus();
   };
   // What has the focus keeps it, though its place on the page changes.
   const move = (id: string, by: number) => {
