@@ -104,7 +104,7 @@ class SheetTest {
     assertThat(status()).not().hasText(Pattern.compile("^" + wider + " "));
     int limited = count();
     assertThat(limited).isLessThan(wider);
-    ilse.text("Kind: article").focus();
+    ilse.button("Kind: article").focus();
     ilse.button("Switch off").click();
     assertThat(status()).hasText(Pattern.compile("^" + wider + " "));
     ilse.button("Undo").first().click();
