@@ -58,6 +58,7 @@ final class Person implements AutoCloseable {
   /** Goes to a place of the frame. */
   Person go(String place) {
     page.getByRole(AriaRole.NAVIGATION)
+        .first()
         .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(place))
         .click();
     return this;

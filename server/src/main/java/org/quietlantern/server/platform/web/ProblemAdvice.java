@@ -4,12 +4,17 @@ import java.net.URI;
 import org.quietlantern.server.platform.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Turns what went wrong into problem+json (RFC 9457). Types are {@code urn:quietlantern:...}. */
@@ -44,6 +49,28 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "failed",
                 "Something went wrong here. Nothing was changed; it may work again in a moment."));
+  }
+
+  /** A body that ended at its bound is told so; others cannot be read as what they should be. */
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException broken,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    Throwable cause = NestedExceptionUtils.getMostSpecificCause(broken);
+    HttpStatus told =
+        cause instanceof BoundedBody.TooLarge
+            ? HttpStatus.CONTENT_TOO_LARGE
+            : cause instanceof BoundedBody.TooSlow
+                ? HttpStatus.REQUEST_TIMEOUT
+                : HttpStatus.BAD_REQUEST;
+    String sentence =
+        told == HttpStatus.BAD_REQUEST
+            ? "What was sent cannot be read; it should be JSON as the description of the API has it."
+            : cause.getMessage();
+    headers.set(HttpHeaders.CONNECTION, "close");
+    return ResponseEntity.status(told).headers(headers).body(problem(told, "body", sentence));
   }
 
   private static ProblemDetail problem(HttpStatus status, String type, String sentence) {

@@ -1,0 +1,97 @@
+package org.quietlantern.server.platform.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Bodies have a bound in bytes and in time, and from one place only so many are read at once: a
+ * body without an end, or one that drips, keeps nobody else waiting. Files have bounds of their
+ * own.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class BodyBounds extends OncePerRequestFilter {
+  private static final int AT_ONCE = 64;
+  private static final Bound SIGN_IN = new Bound(4 << 10, Duration.ofSeconds(10));
+  private static final Bound ANY = new Bound(512 << 10, Duration.ofSeconds(10));
+  private static final Bound HOLDINGS = new Bound(24 << 20, Duration.ofMinutes(5));
+  private static final Bound VOCABULARY = new Bound(56 << 20, Duration.ofMinutes(5));
+  private final ConcurrentHashMap<String, Integer> reading = new ConcurrentHashMap<>();
+
+  private record Bound(int bytes, Duration time) {}
+
+  private static Bound bound(String path) {
+    if (path.equals("/api/session")) {
+      return SIGN_IN;
+    }
+    if (path.endsWith("/holdings")) {
+      return HOLDINGS;
+    }
+    return path.endsWith("/vocabulary") || path.endsWith("/vocabulary/look") ? VOCABULARY : ANY;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    Bound bound = bound(request.getRequestURI());
+    if (request.getContentLengthLong() > bound.bytes()) {
+      refuse(response, HttpStatus.CONTENT_TOO_LARGE, BoundedBody.TooLarge.sentence(bound.bytes()));
+      return;
+    }
+    boolean hasBody =
+        request.getContentLengthLong() > 0
+            || request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null;
+    if (!hasBody) {
+      chain.doFilter(request, response);
+      return;
+    }
+    String origin = request.getRemoteAddr();
+    if (reading.merge(origin, 1, Integer::sum) > AT_ONCE) {
+      release(origin);
+      response.setHeader(HttpHeaders.RETRY_AFTER, "1");
+      refuse(
+          response,
+          HttpStatus.TOO_MANY_REQUESTS,
+          "Too much is sent at once from where you are. Try again in a moment.");
+      return;
+    }
+    BoundedBody body = new BoundedBody(request, bound.bytes(), bound.time(), () -> release(origin));
+    try {
+      chain.doFilter(body, response);
+    } finally {
+      body.done();
+    }
+  }
+
+  private void release(String origin) {
+    reading.computeIfPresent(origin, (o, n) -> n > 1 ? n - 1 : null);
+  }
+
+  private static void refuse(HttpServletResponse response, HttpStatus status, String sentence)
+      throws IOException {
+    response.setStatus(status.value());
+    // What is still to come of it is not waited for.
+    response.setHeader(HttpHeaders.CONNECTION, "close");
+    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+    response
+        .getOutputStream()
+        .write(
+            "{\"type\":\"urn:quietlantern:body\",\"status\":%d,\"detail\":\"%s\"}"
+                .formatted(status.value(), sentence)
+                .getBytes(StandardCharsets.UTF_8));
+  }
+}
