@@ -13,6 +13,15 @@ export type HelpOf = {
   words: readonly Word[];
 };
 
+const MARK_KEYS = [
+  ['1', 'keep'],
+  ['2', 'pass'],
+  ['3', 'raise for the group'],
+  ['4', 'hold'],
+  ['5', 'seen'],
+  ['0', 'undo'],
+] as const;
+
 export const PAGES: Record<string, HelpOf> = {
   search: {
     title: 'Searching',
@@ -80,16 +89,7 @@ export const PAGES: Record<string, HelpOf> = {
       'What became of it since, a correction or a retraction, stands above everything else.',
       'Words that you select in the abstract can be looked up, or put on the sheet.',
     ],
-    keys: [
-      ['1', 'keep'],
-      ['2', 'pass'],
-      ['3', 'raise for the group'],
-      ['4', 'hold'],
-      ['5', 'seen'],
-      ['0', 'undo'],
-      ['n', 'keep with a note'],
-      ['l', 'copy the stable link'],
-    ],
+    keys: [...MARK_KEYS, ['n', 'keep with a note'], ['l', 'copy the stable link']],
     words: ['keep', 'lamp', 'stable link', 'heading'],
   },
   note: {
@@ -109,15 +109,7 @@ export const PAGES: Record<string, HelpOf> = {
       'Scrolling past or opening is not reviewing: only a mark is.',
       'The board shows who is through with which round, and what nobody has looked at.',
     ],
-    keys: [
-      ['1', 'keep'],
-      ['2', 'pass'],
-      ['3', 'raise for the group'],
-      ['4', 'hold'],
-      ['5', 'seen'],
-      ['0', 'undo'],
-      ['j k', 'next, former'],
-    ],
+    keys: [...MARK_KEYS, ['j k', 'next, former']],
     words: [
       'arrival',
       'lamp',
