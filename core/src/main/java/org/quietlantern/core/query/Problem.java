@@ -45,6 +45,7 @@ public record Problem(Code code, Span span, String found, int number) {
     CQL_TOO_LONG("CQL ends at 60,000 characters; this is where it would be cut", true),
     HELD_UNKNOWN("the strategy “%s” is not there", true),
     HELD_IN_A_CIRCLE("“%s” holds itself, or too many strategies stand inside each other", true),
+    HELD_TOO_LARGE("with all that stands in it, “%s” makes this more than 2,000 lines", true),
     HELD_REFUSED("“%s” cannot be searched; open it to see why", true),
     RANGE_REVERSED("the ends were the wrong way round and were swapped", false),
     CHOSEN_AND_OUT("“%s” is both chosen and ruled out; ruled out wins", false),

@@ -1,8 +1,10 @@
 package org.quietlantern.core.search;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.lucene.search.BooleanClause.Occur;
@@ -21,21 +23,37 @@ final class StrategyCompiler {
   /** Strategies inside strategies. */
   private static final int DEEPEST = 10;
 
+  /** Lines of a strategy with those of all strategies inside of it, each as often as it stands. */
+  private static final int MOST_LINES = 2_000;
+
   private final State state;
   private final Circumstances circumstances;
   private final Library library;
   private final Lexicon lexicon;
   private final Set<String> holding;
+  private final Map<String, Optional<Unfolded>> known;
+  private int lines;
   private final List<Compiled.Placed> problems = new ArrayList<>();
   private final List<Compiled.Cover> covers = new ArrayList<>();
 
   StrategyCompiler(State state, Circumstances circumstances, Library library) {
-    this(state, circumstances, library, Set.of());
+    this(state, circumstances, library, Set.of(), new HashMap<>());
   }
 
-  /** {@code holding}: the strategies that this one is held by. */
+  /** A strategy that is held, compiled once however often it stands; {@code lines}: unfolded. */
+  private record Unfolded(Query query, int lines) {}
+
+  /**
+   * @param holding the strategies that this one is held by
+   * @param known those that were compiled already; empty for one that cannot be searched
+   */
   private StrategyCompiler(
-      State state, Circumstances circumstances, Library library, Set<String> holding) {
+      State state,
+      Circumstances circumstances,
+      Library library,
+      Set<String> holding,
+      Map<String, Optional<Unfolded>> known) {
+    this.known = known;
     this.state = state;
     this.circumstances = circumstances;
     this.library = library;
@@ -46,6 +64,11 @@ final class StrategyCompiler {
   Compiled compile(Strategy strategy) {
     List<Compiled.Part> parts = new ArrayList<>();
     for (Line line : strategy.lines()) {
+      if (line.off() && !holding.isEmpty()) {
+        // Of no account to whoever holds this, not even for a circle.
+        continue;
+      }
+      lines++;
       int before = problems.size();
       part(line).ifPresent(parts::add);
       if (line.off()) {
@@ -153,7 +176,7 @@ final class StrategyCompiler {
   }
 
   private Compiled.Part heldPart(Line.Held line) {
-    List<Query> any = line.strategies().stream().map(name -> held(line, name)).toList();
+    List<Query> any = line.strategies().stream().distinct().map(name -> held(line, name)).toList();
     return new Compiled.Part(
         line, TermCompiler.joined(any, Occur.SHOULD), line.rulesOut(), Optional.empty());
   }
@@ -165,16 +188,33 @@ final class StrategyCompiler {
     } else if (holding.contains(name) || holding.size() >= DEEPEST) {
       problem(line.id(), Problem.Code.HELD_IN_A_CIRCLE, name);
     } else {
-      Set<String> deeper = new LinkedHashSet<>(holding);
-      deeper.add(name);
-      Compiled compiled =
-          new StrategyCompiler(state, circumstances, library, deeper).compile(strategy.get());
-      if (compiled instanceof Compiled.Ready ready) {
-        return ready.query();
+      Optional<Unfolded> unfolded =
+          lines > MOST_LINES ? Optional.empty() : unfold(name, strategy.get());
+      lines += unfolded.map(Unfolded::lines).orElse(0);
+      if (lines > MOST_LINES) {
+        problem(line.id(), Problem.Code.HELD_TOO_LARGE, name);
+      } else if (unfolded.isEmpty()) {
+        problem(line.id(), Problem.Code.HELD_REFUSED, name);
+      } else {
+        return unfolded.get().query();
       }
-      problem(line.id(), Problem.Code.HELD_REFUSED, name);
     }
     return new MatchNoDocsQuery("cannot be held");
+  }
+
+  /** Empty for one that cannot be searched. */
+  private Optional<Unfolded> unfold(String name, Strategy strategy) {
+    if (!known.containsKey(name)) {
+      Set<String> deeper = new LinkedHashSet<>(holding);
+      deeper.add(name);
+      StrategyCompiler inner = new StrategyCompiler(state, circumstances, library, deeper, known);
+      known.put(
+          name,
+          inner.compile(strategy) instanceof Compiled.Ready ready
+              ? Optional.of(new Unfolded(ready.query(), inner.lines))
+              : Optional.empty());
+    }
+    return known.get(name);
   }
 
   private void problem(String line, Problem.Code code, String found) {

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +38,7 @@ final class SkosChecks {
       ends(term, term.replacedBy, "replaced by");
     }
     names();
-    terms.forEach(this::circle);
+    circles();
   }
 
   private void ends(SkosReader.Reading term, Map<String, Long> links, String how) {
@@ -71,35 +72,47 @@ final class SkosChecks {
     }
   }
 
-  /** A term that lies under itself loses the link through which it does. */
-  private void circle(SkosReader.Reading term) {
-    term.broader
-        .entrySet()
-        .removeIf(
-            link -> {
-              boolean circle = isUnder(link.getKey(), term.uri);
-              if (circle) {
-                problem.tell(
-                    link.getValue(),
-                    "“%s” lies under itself, through “%s”"
-                        .formatted(term.label, byUri.get(link.getKey()).label));
-              }
-              return circle;
-            });
-  }
-
-  private boolean isUnder(String uri, String above) {
-    Set<String> met = new HashSet<>();
-    Deque<String> waiting = new ArrayDeque<>(List.of(uri));
-    while (!waiting.isEmpty()) {
-      String now = waiting.remove();
-      if (now.equals(above)) {
-        return true;
-      }
-      if (met.add(now) && byUri.containsKey(now)) {
-        waiting.addAll(byUri.get(now).broader.keySet());
+  /**
+   * Goes up from every term, each once, in the order of the file: a link that leads back to where
+   * it came from is taken out. Takes as many steps as there are links, however deep they go.
+   */
+  private void circles() {
+    Set<SkosReader.Reading> done = new HashSet<>();
+    for (SkosReader.Reading term : terms) {
+      if (!done.contains(term)) {
+        goUp(term, done);
       }
     }
-    return false;
+  }
+
+  private record Step(SkosReader.Reading term, Iterator<Map.Entry<String, Long>> above) {
+    Step(SkosReader.Reading term) {
+      this(term, term.broader.entrySet().iterator());
+    }
+  }
+
+  private void goUp(SkosReader.Reading from, Set<SkosReader.Reading> done) {
+    Deque<Step> way = new ArrayDeque<>(List.of(new Step(from)));
+    Set<SkosReader.Reading> onTheWay = new HashSet<>(Set.of(from));
+    while (!way.isEmpty()) {
+      Step step = way.peek();
+      if (!step.above().hasNext()) {
+        way.pop();
+        onTheWay.remove(step.term());
+        done.add(step.term());
+        continue;
+      }
+      Map.Entry<String, Long> link = step.above().next();
+      SkosReader.Reading above = byUri.get(link.getKey());
+      if (onTheWay.contains(above)) {
+        problem.tell(
+            link.getValue(),
+            "“%s” lies under itself, through “%s”".formatted(step.term().label, above.label));
+        step.above().remove();
+      } else if (!done.contains(above)) {
+        way.push(new Step(above));
+        onTheWay.add(above);
+      }
+    }
   }
 }

@@ -1,8 +1,10 @@
 package org.quietlantern.core.vocabulary;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -30,12 +32,29 @@ class SkosProblemsTest {
             """);
     assertThat(problems(read))
         .containsExactly(
-            "line 5: “A” lies under itself, through “C”",
+            "line 7: “B” lies under itself, through “A”",
             "line 9: “D” lies under itself, through “D”");
     assertThat(read.concepts()).extracting(Concept::label).containsExactly("A", "B", "C", "D");
     Headings headings = new Headings(read.concepts(), List.of());
     assertThat(headings.reach(headings.get("urn:x:a").orElseThrow(), true))
-        .containsExactly("urn:x:a", "urn:x:b", "urn:x:c");
+        .containsExactly("urn:x:a");
+  }
+
+  @DisplayName("Chains and circles of many thousand terms are looked through in as many steps")
+  @Test
+  void longWays() {
+    int many = 30_000;
+    StringBuilder turtle = new StringBuilder();
+    for (int i = 0; i < many; i++) {
+      turtle
+          .append(
+              "x:t%d skos:prefLabel \"T%d\" ; skos:broader x:t%d".formatted(i, i, (i + 1) % many))
+          .append(i > 2 ? ", x:t%d, x:t%d .\n".formatted((i + 2) % many, (i + 3) % many) : " .\n");
+    }
+    SkosReader.Read read =
+        assertTimeoutPreemptively(Duration.ofSeconds(60), () -> read(turtle.toString()));
+    assertThat(read.concepts()).hasSize(many);
+    assertThat(problems(read)).isNotEmpty().allMatch(said -> said.contains("lies under itself"));
   }
 
   @Test
