@@ -62,9 +62,8 @@ export function Workbench({
   // Arrows that were pressed before the list was there.
   const [ahead, setAhead] = useState(0);
   const strategy = strategyOf(sheet.lines);
-  const { settle, ensure, own, cameTo, goesToEmpty } = useSettled({
-    ...{ source, q, step: came?.step, settled, order, of },
-  });
+  const stands = { source, q, step: came?.step, settled, order, of };
+  const { settle, ensure, own, cameTo, goesToEmpty } = useSettled(stands);
   // Back and forward, and links to other searches, change the sheet. An address that the sheet made
   // itself changes nothing on it: what the member has done meanwhile is the truth.
   if (ready && source !== at) {

@@ -216,14 +216,7 @@ class RoundsTest {
   @DisplayName("N8: covered is what as many members reviewed as were asked for; guests never count")
   @Test
   void asked() {
-    String search =
-        group.search(folder, "Asked", "title: glowworms title: asked").get("id").asString();
-    String alert =
-        ragna
-            .post("/alerts", Map.of("search", search, "rhythm", "daily"))
-            .ok()
-            .get("id")
-            .asString();
+    String alert = group.alert(folder, "Asked", "title: glowworms title: asked", "daily");
     ragna
         .write(
             "PUT",

@@ -28,12 +28,12 @@ final class DocxStyles {
     styles.setStyles(all);
     CTStyle normal = style(NORMAL, "Normal", 22, false);
     normal.setDefault(true);
-    space(normal).addNewSpacing().setAfter(BigInteger.valueOf(120));
+    normal.addNewPPr().addNewSpacing().setAfter(BigInteger.valueOf(120));
     styles.addStyle(new XWPFStyle(normal, styles));
     CTStyle title = style(TITLE, "Title", 36, true);
     styles.addStyle(new XWPFStyle(title, styles));
     CTStyle heading = style(HEADING, "heading 1", 26, true);
-    CTPPrGeneral around = space(heading);
+    CTPPrGeneral around = heading.addNewPPr();
     around.addNewKeepNext();
     around.addNewSpacing().setBefore(BigInteger.valueOf(240));
     around.addNewOutlineLvl().setVal(BigInteger.ZERO);
@@ -56,10 +56,6 @@ final class DocxStyles {
     }
     signs.addNewSz().setVal(BigInteger.valueOf(size));
     return style;
-  }
-
-  private static CTPPrGeneral space(CTStyle style) {
-    return style.isSetPPr() ? style.getPPr() : style.addNewPPr();
   }
 
   private static void font(CTRPr signs) {

@@ -15,6 +15,15 @@ public final class Titles {
             .map(Relations.Notice::kind)
             .distinct()
             .collect(Collectors.joining(", "));
-    return notices.isEmpty() ? publication.title() : publication.title() + " [" + notices + "]";
+    return with(publication.title(), notices);
+  }
+
+  /** Where no more is known than whether it was retracted. */
+  public static String of(String title, boolean retracted) {
+    return with(title, retracted ? "retraction" : "");
+  }
+
+  private static String with(String title, String notices) {
+    return notices.isEmpty() ? title : title + " [" + notices + "]";
   }
 }

@@ -77,22 +77,28 @@ class Tries {
 
   private String scope(String email, @Nullable String device) {
     String address = email.toLowerCase(Locale.ROOT);
-    return device != null && mapper.isKnown(Hash.of(device), address)
+    TryMapper.Owner owner = owner(device);
+    return owner != null && owner.email().equals(address)
         ? "device " + HexFormat.of().formatHex(Hash.of(device))
         : "address " + address;
+  }
+
+  private TryMapper.Owner owner(@Nullable String device) {
+    return device == null ? null : mapper.ownerOf(Hash.of(device));
   }
 
   /** Forgets the tries of somebody who came in, and answers what makes the browser known. */
   @Transactional
   String cameIn(String scope, int account, @Nullable String device) {
     mapper.forget(scope);
-    String token = device;
-    if (token == null || !mapper.isDeviceOf(Hash.of(token), account)) {
-      byte[] bytes = new byte[24];
-      random.nextBytes(bytes);
-      token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-      mapper.addDevice(Hash.of(token), account, time.now());
+    TryMapper.Owner owner = owner(device);
+    if (owner != null && owner.account() == account) {
+      return device;
     }
+    byte[] bytes = new byte[24];
+    random.nextBytes(bytes);
+    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    mapper.addDevice(Hash.of(token), account, time.now());
     return token;
   }
 

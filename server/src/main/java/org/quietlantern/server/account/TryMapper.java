@@ -31,19 +31,16 @@ interface TryMapper {
   @Delete("delete from sign_in_try where scope = #{scope}")
   void forget(String scope);
 
-  @Select(
-      """
-      select exists (select 1 from known_device d join account a on a.id = d.account
-        where d.token_hash = #{hash} and a.email = #{email})
-      """)
-  boolean isKnown(byte[] hash, String email);
+  /** Who signed in in a browser. */
+  record Owner(int account, String email) {}
 
+  /** Null for a browser that is not known. */
   @Select(
       """
-      select exists (select 1 from known_device
-        where token_hash = #{hash} and account = #{account})
+      select a.id as account, a.email from known_device d join account a on a.id = d.account
+      where d.token_hash = #{hash}
       """)
-  boolean isDeviceOf(byte[] hash, int account);
+  Owner ownerOf(byte[] hash);
 
   @Insert(
       "insert into known_device (token_hash, account, system_at) values (#{hash}, #{account}, #{now})")

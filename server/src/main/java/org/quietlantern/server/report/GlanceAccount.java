@@ -4,6 +4,7 @@ import java.util.List;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.report.Document;
 import org.quietlantern.core.report.GlanceReport;
+import org.quietlantern.core.report.Titles;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Shelves;
@@ -53,7 +54,7 @@ class GlanceAccount implements Account {
   }
 
   private static String titled(Summary summary) {
-    String title = summary.retracted() ? summary.title() + " [retraction]" : summary.title();
+    String title = Titles.of(summary.title(), summary.retracted());
     return summary.year() == null ? title : title + " (" + summary.year() + ")";
   }
 

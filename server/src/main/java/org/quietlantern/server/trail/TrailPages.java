@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.quietlantern.core.query.CqlWriter;
+import org.quietlantern.core.report.Titles;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
@@ -64,7 +65,7 @@ public class TrailPages {
       String id, String title, boolean retracted, Instant at, @Nullable String q) {
     /** Its title, with what became of it. */
     public String told() {
-      return retracted ? title + " [retraction]" : title;
+      return Titles.of(title, retracted);
     }
   }
 

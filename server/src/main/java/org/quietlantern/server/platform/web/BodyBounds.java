@@ -5,16 +5,17 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.concurrent.ConcurrentHashMap;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
  * Bodies have a bound in bytes and in time, and from one place only so many are read at once: a
@@ -31,7 +32,13 @@ class BodyBounds extends OncePerRequestFilter {
   private static final Bound VOCABULARY = new Bound(56 << 20, Duration.ofMinutes(5));
   private final ConcurrentHashMap<String, Integer> reading = new ConcurrentHashMap<>();
 
+  private final HandlerExceptionResolver problems;
+
   private record Bound(int bytes, Duration time) {}
+
+  BodyBounds(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems) {
+    this.problems = problems;
+  }
 
   private static Bound bound(String path) {
     if (path.equals("/api/session")) {
@@ -49,7 +56,11 @@ class BodyBounds extends OncePerRequestFilter {
       throws ServletException, IOException {
     Bound bound = bound(request.getRequestURI());
     if (request.getContentLengthLong() > bound.bytes()) {
-      refuse(response, HttpStatus.CONTENT_TOO_LARGE, BoundedBody.TooLarge.sentence(bound.bytes()));
+      refuse(
+          request,
+          response,
+          HttpStatus.CONTENT_TOO_LARGE,
+          BoundedBody.TooLarge.sentence(bound.bytes()));
       return;
     }
     boolean hasBody =
@@ -64,6 +75,7 @@ class BodyBounds extends OncePerRequestFilter {
       release(origin);
       response.setHeader(HttpHeaders.RETRY_AFTER, "1");
       refuse(
+          request,
           response,
           HttpStatus.TOO_MANY_REQUESTS,
           "Too much is sent at once from where you are. Try again in a moment.");
@@ -81,17 +93,13 @@ class BodyBounds extends OncePerRequestFilter {
     reading.computeIfPresent(origin, (o, n) -> n > 1 ? n - 1 : null);
   }
 
-  private static void refuse(HttpServletResponse response, HttpStatus status, String sentence)
-      throws IOException {
-    response.setStatus(status.value());
+  private void refuse(
+      HttpServletRequest request,
+      HttpServletResponse response,
+      HttpStatus status,
+      String sentence) {
     // What is still to come of it is not waited for.
     response.setHeader(HttpHeaders.CONNECTION, "close");
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response
-        .getOutputStream()
-        .write(
-            "{\"type\":\"urn:quietlantern:body\",\"status\":%d,\"detail\":\"%s\"}"
-                .formatted(status.value(), sentence)
-                .getBytes(StandardCharsets.UTF_8));
+    problems.resolveException(request, response, null, new Refusal(status, "body", sentence));
   }
 }
