@@ -169,14 +169,14 @@ class HandsTest {
     settling.forEach(Route::resume);
     page.waitForTimeout(LONG_AFTER);
     assertThat(ilse.line(1).inputValue()).isEqualTo("bats or owls");
-    assertThat(ilse.text("Kind: article")).isVisible();
+    assertThat(ilse.limit("Kind: article")).isVisible();
     page.unroute(Pattern.compile(".*/steps$"));
     ilse.line(1).press("Enter");
     page.waitForURL(Pattern.compile(".*/q/.*"));
     page.waitForTimeout(2 * LATE);
     page.reload();
     assertThat(ilse.line(1)).hasValue("bats or owls");
-    assertThat(ilse.text("Kind: article")).isVisible();
+    assertThat(ilse.limit("Kind: article")).isVisible();
   }
 
   @DisplayName("Arrows right after Enter are meant for the list, and lead where they say")

@@ -104,6 +104,12 @@ final class Person implements AutoCloseable {
     return page.getByText(text);
   }
 
+  /** The line of a limit; the trail says the same words in a link. */
+  Locator limit(String words) {
+    return page.getByRole(AriaRole.BUTTON)
+        .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + words)));
+  }
+
   /** Path and query of the address bar. */
   String path() {
     return page.url().substring(lantern.address().length());

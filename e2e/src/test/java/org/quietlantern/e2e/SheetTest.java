@@ -100,7 +100,7 @@ class SheetTest {
     ilse.button("Limit").first().click();
     divideBy("Kind");
     ilse.page().getByLabel("Breakdown").getByText("article", exactly()).click();
-    assertThat(ilse.text("Kind: article")).isVisible();
+    assertThat(ilse.limit("Kind: article")).isVisible();
     assertThat(status()).not().hasText(Pattern.compile("^" + wider + " "));
     int limited = count();
     assertThat(limited).isLessThan(wider);
