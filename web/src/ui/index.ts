@@ -10,6 +10,7 @@ export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './se
 export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDay } from './text';
 export { useAddress } from './useAddress';
 export { usePlace, type Place } from './usePlace';
+export { useUnderWay } from './useUnderWay';
 export { typedJustNow } from './typing';
 export { isKeyHere, useKeys, type KeyMap } from './useKeys';
 export { keepFocus } from './keepFocus';

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useUnderWay } from './useUnderWay';
 
 /** Where a list is, known before the page shows it: for keys that follow each other at once. */
 export type Place = {
@@ -21,24 +21,11 @@ export function usePlace(
   choose: (index: number) => void,
   named: string | null = '',
 ): Place {
-  const asked = useRef({ shown: chosen, named, underWay: [] as number[] });
-  const underWay = () => {
-    const before = asked.current;
-    if (chosen !== before.shown || named !== before.named) {
-      // The page comes to what was asked for one by one; what it comes to otherwise is the truth.
-      const came = before.underWay.indexOf(chosen);
-      asked.current = {
-        shown: chosen,
-        named,
-        underWay: came < 0 ? [] : before.underWay.slice(came + 1),
-      };
-    }
-    return asked.current.underWay;
-  };
-  const now = () => underWay().at(-1) ?? chosen;
-  const isMeant = () => underWay().length > 0 || named !== null;
+  const underWay = useUnderWay(chosen, named);
+  const { now } = underWay;
+  const isMeant = () => underWay.isSomething() || named !== null;
   const go = (index: number) => {
-    if (index !== now() || !isMeant()) underWay().push(index);
+    if (index !== now() || !isMeant()) underWay.go(index);
     choose(index);
   };
   return { now, isMeant, go, step: (by) => go(Math.min(count - 1, Math.max(0, now() + by))) };

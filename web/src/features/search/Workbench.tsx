@@ -63,19 +63,18 @@ export function Workbench({
   const [ahead, setAhead] = useState(0);
   const strategy = strategyOf(sheet.lines);
   const stands = { source, q, step: came?.step, settled, order, of };
-  const { settle, ensure, own, cameTo, goesToEmpty } = useSettled(stands);
+  const { settle, ensure, isOwn, goesToEmpty } = useSettled(stands);
   // Back and forward, and links to other searches, change the sheet. An address that the sheet made
   // itself changes nothing on it: what the member has done meanwhile is the truth.
   if (ready && source !== at) {
     setAt(source);
-    if (own.includes(source)) cameTo(source);
-    else if (!sameLines(strategy, settled)) sheet.replace(settled.lines);
+    if (!isOwn(source) && !sameLines(strategy, settled)) sheet.replace(settled.lines);
   }
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
   const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
   const counted = JSON.parse(asked) as Strategy;
   const search = useSearch(here.id, counted, order);
-  const good = useLastGood(search.data, counted, search.isPlaceholderData);
+  const { good, forget } = useLastGood(search.data, counted, search.isPlaceholderData);
   const shown = good?.result;
   const problem = search.error instanceof Problem ? search.error : null;
   const fresh = !search.isPlaceholderData && !search.isError && sameLines(strategy, counted);
@@ -117,6 +116,7 @@ export function Workbench({
   const begin = () => {
     sheet.replace([]);
     setProperty(null);
+    forget();
     goesToEmpty();
   };
   const asksNow = asks(strategy);

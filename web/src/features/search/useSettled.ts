@@ -1,7 +1,7 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem } from '../../api';
-import { useNotice } from '../../ui';
+import { useNotice, useUnderWay } from '../../ui';
 import { useHere } from '../session';
 import { sameLines, type Strategy } from '../strategy';
 import { useSettle } from './api';
@@ -13,10 +13,9 @@ export type How = 'enter' | 'stood' | 'act';
 export type Step = { q: string; step: string | undefined };
 
 /**
- * Settling only adds a step and an address; what stands on the sheet by then stays as it is. `own`
- * are the addresses, in their order, that this sheet itself goes to and has not come to yet: they
- * do not overwrite the lines. An answer that is late never leads away from where the member went
- * meanwhile.
+ * Settling only adds a step and an address; what stands on the sheet by then stays as it is. `isOwn`
+ * tells the addresses that this sheet itself goes to and has not come to yet: they do not overwrite
+ * the lines. An answer that is late never leads away from where the member went meanwhile.
  */
 export function useSettled({
   source,
@@ -38,17 +37,13 @@ export function useSettled({
   const navigate = useNavigate();
   const tell = useNotice();
   const { mutateAsync } = useSettle(here.id);
-  const [own, setOwn] = useState<readonly string[]>([]);
-  const heading = useRef(source);
-  useLayoutEffect(() => {
-    heading.current = source;
-  }, [source]);
-  const goesTo = useCallback((address: string) => {
-    if (heading.current !== address) setOwn((now) => [...now, address]);
-    heading.current = address;
-  }, []);
-  /** The sheet has come to an address of its own; those before it will not come any more. */
-  const cameTo = (address: string) => setOwn((now) => now.slice(now.lastIndexOf(address) + 1));
+  const underWay = useUnderWay(source);
+  const goesTo = useCallback(
+    (address: string) => {
+      if (underWay.now() !== address) underWay.go(address);
+    },
+    [underWay],
+  );
   // What was asked for before the member went elsewhere leads nowhere; neither does an answer that
   // a later one overtook.
   const asked = useRef({ visit: 0, last: 0, came: 0 });
@@ -58,9 +53,13 @@ export function useSettled({
     goesTo(EMPTY);
   };
   useEffect(() => {
-    window.addEventListener('popstate', leave);
-    return () => window.removeEventListener('popstate', leave);
-  }, [leave]);
+    const backOrForward = () => {
+      leave();
+      underWay.forget();
+    };
+    window.addEventListener('popstate', backOrForward);
+    return () => window.removeEventListener('popstate', backOrForward);
+  }, [leave, underWay]);
   const settle = useCallback(
     async (what: Strategy, sorted: string, how: How): Promise<Step | null> => {
       const { visit } = asked.current;
@@ -100,5 +99,5 @@ export function useSettled({
       q !== undefined && sameLines(what, settled) ? { q, step } : settle(what, order, 'act'),
     [q, step, settled, settle, order],
   );
-  return { settle, ensure, own, cameTo, goesToEmpty };
+  return { settle, ensure, isOwn: underWay.isUnderWay, goesToEmpty };
 }
