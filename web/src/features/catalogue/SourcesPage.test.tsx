@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import { serve, showAt } from '../../test-server';
 import { SourcesPage } from './SourcesPage';
@@ -47,4 +48,57 @@ it('tells a harvest that failed, and why', async () => {
   expect(
     await screen.findByText(/harvest of 23 November 2026 did not come through: Connection refused/),
   ).toBeInTheDocument();
+});
+
+const TRY = {
+  id: 31,
+  at: '2026-11-24T06:00:00Z',
+  pages: 2,
+  taken: 412,
+  changed: 18,
+  setAside: 1,
+};
+
+it('tells each harvest, what was set aside, and lets a steward have it tried', async () => {
+  const asked = serve({
+    'GET /sources': [INDEX],
+    'GET /search/supplied': [SUPPLIED],
+    'GET /set-aside': { steward: true, setAside: [], checks: [] },
+    'GET /sources/night-index/tries': {
+      tries: [{ ...TRY, id: 32, pages: 0, taken: 0, changed: 0, error: 'answered 500' }, TRY],
+      more: true,
+      failingSince: '2026-11-24T07:00:00Z',
+      againInMinutes: 4,
+      asked: false,
+      setAside: 21,
+    },
+    'GET /sources/night-index/set-aside': {
+      records: [
+        {
+          identifier: 'oai:n:7',
+          why: 'it has no title',
+          raw: '<mods/>',
+          at: '2026-11-24T06:00:00Z',
+        },
+      ],
+      more: true,
+    },
+    'POST /sources/night-index/tries': null,
+  });
+  showAt('/g/group/catalogue/sources', <SourcesPage />);
+  await userEvent.click(await screen.findByRole('button', { name: 'Harvests of The Night Index' }));
+  expect(await screen.findByText(/No harvest came through since .* in 4 minutes/)).toBeVisible();
+  expect(screen.getByText(/answered 500/)).toBeVisible();
+  expect(
+    screen.getByText(/412 records on 2 pages, 18 publications changed, 1 record set aside/),
+  ).toBeVisible();
+  expect(await screen.findByText(/oai:n:7, since 24 Nov: it has no title/)).toBeVisible();
+
+  await userEvent.click(screen.getByRole('button', { name: '20 records more' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Earlier harvests' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Try now' }));
+  await vi.waitFor(() => expect(asked.some((one) => one.method === 'POST')).toBe(true));
+  const queries = asked.filter((one) => one.query !== '').map((one) => one.query);
+  expect(queries).toContain('?after=oai%3An%3A7');
+  expect(queries).toContain('?before=31');
 });

@@ -1,11 +1,13 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { counted, day, Failed, Waiting } from '../../ui';
+import { Act, counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
-import { useSources, useSupplied } from './api';
+import { useSources, useSupplied } from './sourcesApi';
 import { Parts } from './Parts';
+import { SourceTries } from './SourceTries';
 import { Upkeep } from './Upkeep';
 
 /** The form of its records, as OAI-PMH calls it. */
@@ -42,14 +44,30 @@ export function SourcesPage() {
               </p>
             )}
             <Supplies supplied={supplied.find((each) => each.source === source.key)} />
-            <Link className="act" to={sheetLimited(here.id, 'source', [source.key])}>
-              Search only here
-            </Link>
+            <Acts source={source.key} name={source.name} />
           </li>
         ))}
       </ul>
       <Upkeep />
     </div>
+  );
+}
+
+function Acts({ source, name }: { source: string; name: string }) {
+  const here = useHere();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <p className="flex flex-wrap gap-x-4">
+        <Link className="act" to={sheetLimited(here.id, 'source', [source])}>
+          Search only here
+        </Link>
+        <Act aria-expanded={open} aria-label={`Harvests of ${name}`} onClick={() => setOpen(!open)}>
+          Harvests
+        </Act>
+      </p>
+      {open && <SourceTries source={source} />}
+    </>
   );
 }
 

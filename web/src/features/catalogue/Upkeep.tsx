@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { counted, shortDay } from '../../ui';
 import { useHere } from '../session';
-import { useUpkeep } from './api';
+import { useUpkeep } from './sourcesApi';
 
 /** For stewards: records that something could not deal with, and the checks of the night. */
 export function Upkeep() {

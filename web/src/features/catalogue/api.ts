@@ -2,36 +2,6 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { api, body, commandHeader, keys, newCommand } from '../../api';
 import { counted, useNotice } from '../../ui';
 
-export function useSources(group: string) {
-  return useQuery({
-    queryKey: [...keys.group(group), 'sources'],
-    staleTime: 60_000,
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/sources', { params: { path: { group } }, signal })),
-  });
-}
-
-/** What each source supplies, counted. */
-export function useSupplied(group: string) {
-  return useQuery({
-    queryKey: [...keys.group(group), 'supplied'],
-    staleTime: 60_000,
-    queryFn: async ({ signal }) =>
-      body(
-        await api.GET('/api/groups/{group}/search/supplied', {
-          params: { path: { group } },
-          signal,
-        }),
-      ),
-  });
-}
-
-/** Names of sources by key. */
-export function useSourceNames(group: string): Record<string, string> {
-  const sources = useSources(group);
-  return Object.fromEntries((sources.data ?? []).map((source) => [source.key, source.name]));
-}
-
 /** Headings for everyday words; without words the topmost ones. */
 export function useHeadings(group: string, words: string) {
   return useQuery({
@@ -195,14 +165,5 @@ export function useIssues(group: string, issn: string, year: number | undefined)
           signal,
         }),
       ),
-  });
-}
-
-/** What stewards look after; to others it is empty. */
-export function useUpkeep(group: string) {
-  return useQuery({
-    queryKey: [...keys.living(group), 'upkeep'],
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/set-aside', { params: { path: { group } }, signal })),
   });
 }

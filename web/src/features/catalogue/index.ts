@@ -1,4 +1,5 @@
-export { useHeadings, useSourceNames, useSources } from './api';
+export { useHeadings } from './api';
+export { useSourceNames, useSources } from './sourcesApi';
 export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
 export { JournalsPage } from './JournalsPage';

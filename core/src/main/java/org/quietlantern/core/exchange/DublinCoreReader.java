@@ -41,7 +41,7 @@ public final class DublinCoreReader {
 
   public static Supplied read(String xml) {
     try {
-      Node root = new Node(Xml.tree(xml));
+      Node root = Node.root(Xml.tree(xml));
       return root.element().getNodeName().endsWith("dc")
           ? new DublinCoreReader(root).publication()
           : new Supplied.Unreadable("not Dublin Core: " + root.element().getNodeName());
@@ -58,7 +58,7 @@ public final class DublinCoreReader {
     Host host = host();
     Kind kind = kind();
     Optional<PartialDate> date = date();
-    return new Supplied.Read(
+    Publication read =
         new Publication(
             titles.get(0),
             titles.size() > 1 ? titles.get(1) : "",
@@ -81,8 +81,9 @@ public final class DublinCoreReader {
             Cited.UNKNOWN,
             date,
             kind == Kind.BOOK ? isbns() : List.of(),
-            List.of()),
-        problems);
+            List.of());
+    problems.addAll(record.cut());
+    return new Supplied.Read(read, problems);
   }
 
   private List<String> texts(String name) {

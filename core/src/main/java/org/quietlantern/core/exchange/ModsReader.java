@@ -50,7 +50,7 @@ public final class ModsReader {
 
   public static Supplied read(String xml) {
     try {
-      Node root = new Node(Xml.tree(xml));
+      Node root = Node.root(Xml.tree(xml));
       return MODS.equals(root.element().getNamespaceURI())
           ? new ModsReader(root).publication()
           : new Supplied.Unreadable("not MODS: " + root.element().getNodeName());
@@ -96,6 +96,7 @@ public final class ModsReader {
             date,
             identifiers(kind),
             contributors());
+    problems.addAll(mods.cut());
     return new Supplied.Read(read, problems);
   }
 

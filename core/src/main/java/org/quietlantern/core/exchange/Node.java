@@ -1,13 +1,35 @@
 package org.quietlantern.core.exchange;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.quietlantern.core.publication.Text;
 import org.w3c.dom.Element;
 
-/** An element of a supplied record, looked at by local names. */
-record Node(Element element) {
+/**
+ * An element of a supplied record, looked at by local names. No field of a record is so long that
+ * it would weigh on every list and search: what is too much is cut, and named.
+ *
+ * @param cut what was too much, in words; all nodes of a record share it
+ */
+record Node(Element element, Set<String> cut) {
+  /** Letters of a field that is prose, of a title, and of any other. */
+  static final int PROSE = 50_000;
+
+  static final int TITLE = 2_000;
+  static final int FIELD = 1_000;
+
+  /** Fields of one name side by side. */
+  static final int REPEATED = 5_000;
+
+  private static final Set<String> PROSE_FIELDS =
+      Set.of("abstract", "description", "note", "tableOfContents");
+
+  static Node root(Element element) {
+    return new Node(element, new LinkedHashSet<>());
+  }
 
   List<Node> all(String... path) {
     List<Node> found = List.of(this);
@@ -21,7 +43,11 @@ record Node(Element element) {
     List<Node> found = new ArrayList<>();
     for (var child = element.getFirstChild(); child != null; child = child.getNextSibling()) {
       if (child instanceof Element inner && name.equals(inner.getLocalName())) {
-        found.add(new Node(inner));
+        if (found.size() == REPEATED) {
+          cut.add("more than %,d times %s: the rest was left out".formatted(REPEATED, name));
+          break;
+        }
+        found.add(new Node(inner, cut));
       }
     }
     return found;
@@ -37,14 +63,30 @@ record Node(Element element) {
   }
 
   String text() {
-    return Text.clean(element.getTextContent());
+    return atMost(most(), element.getLocalName(), Text.clean(element.getTextContent()));
   }
 
   String attribute(String name) {
-    return element.getAttribute(name).strip();
+    return atMost(FIELD, name, element.getAttribute(name).strip());
   }
 
   boolean has(String attribute, String value) {
     return attribute(attribute).equals(value);
+  }
+
+  private int most() {
+    String name = element.getLocalName();
+    if (PROSE_FIELDS.contains(name)) {
+      return PROSE;
+    }
+    return name.equals("title") ? TITLE : FIELD;
+  }
+
+  private String atMost(int letters, String what, String text) {
+    if (text.length() <= letters) {
+      return text;
+    }
+    cut.add("%s of %,d letters: cut after %,d".formatted(what, text.length(), letters));
+    return Text.atMost(letters, text);
   }
 }

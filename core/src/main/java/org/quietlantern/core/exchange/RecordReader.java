@@ -3,16 +3,27 @@ package org.quietlantern.core.exchange;
 /** Reads a supplied record in whichever of the known formats it is. */
 public final class RecordReader {
   /** To be raised when records are read differently, so that what is kept is read again. */
-  public static final int EDITION = 4;
+  public static final int EDITION = 5;
+
+  /** Letters of a whole record; a longer one is not read. */
+  public static final int LONGEST = 2_000_000;
+
+  /** Stands where a source had something that no text can hold. */
+  private static final char REPLACED = '\uFFFD';
 
   private RecordReader() {}
 
   /** {@code format}: the metadata prefix of OAI-PMH under which it came. */
   public static Supplied read(String format, String raw) {
-    return switch (format) {
-      case "mods" -> ModsReader.read(raw);
-      case "oai_dc" -> DublinCoreReader.read(raw);
-      default -> new Supplied.Unreadable("a format that is not known: " + format);
-    };
+    if (raw.length() > LONGEST) {
+      return new Supplied.Unreadable("longer than %,d letters".formatted(LONGEST));
+    }
+    Supplied supplied =
+        switch (format) {
+          case "mods" -> ModsReader.read(raw);
+          case "oai_dc" -> DublinCoreReader.read(raw);
+          default -> new Supplied.Unreadable("a format that is not known: " + format);
+        };
+    return raw.indexOf(REPLACED) >= 0 ? supplied.with("letters that no text can hold") : supplied;
   }
 }

@@ -1,6 +1,7 @@
 package org.quietlantern.core.exchange;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.quietlantern.core.publication.Publication;
 
 /** What reading a supplied record came to. */
@@ -10,8 +11,21 @@ public sealed interface Supplied {
     public Read {
       problems = List.copyOf(problems);
     }
+
+    @Override
+    public Supplied with(String problem) {
+      return new Read(publication, Stream.concat(problems.stream(), Stream.of(problem)).toList());
+    }
   }
 
   /** Cannot be used at all, and why. */
-  record Unreadable(String reason) implements Supplied {}
+  record Unreadable(String reason) implements Supplied {
+    @Override
+    public Supplied with(String problem) {
+      return new Unreadable(reason + "; " + problem);
+    }
+  }
+
+  /** The same with one problem more. */
+  Supplied with(String problem);
 }

@@ -1,7 +1,7 @@
 package org.quietlantern.core.exchange;
 
 import java.io.IOException;
-import java.io.InputStream;
+import java.io.Reader;
 import java.io.StringReader;
 import javax.xml.XMLConstants;
 import javax.xml.parsers.DocumentBuilder;
@@ -18,19 +18,21 @@ import org.xml.sax.SAXParseException;
 
 /** XML readers for hostile input: no DOCTYPE, no entities of its own, nothing fetched. */
 public final class Xml {
+  /** How deep elements may stand in each other; without it, reading them ends the thread. */
+  private static final String DEPTH = "http://www.oracle.com/xml/jaxp/properties/maxElementDepth";
+
   /** Dear to make, and for one thread at a time. */
   private static final ThreadLocal<DocumentBuilder> BUILDERS =
       ThreadLocal.withInitial(Xml::builder);
 
   private Xml() {}
 
-  /** A streaming reader, for what may be large. */
-  public static XMLStreamReader stream(InputStream bytes) throws XMLStreamException {
+  /** A streaming reader, for what may be large; long text comes in pieces. */
+  public static XMLStreamReader stream(Reader text) throws XMLStreamException {
     XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    factory.setProperty(XMLInputFactory.IS_COALESCING, true);
-    return factory.createXMLStreamReader(bytes);
+    return factory.createXMLStreamReader(text);
   }
 
   /** The root of a small document. */
@@ -48,6 +50,7 @@ public final class Xml {
       factory.setNamespaceAware(true);
       factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
       factory.setFeature("http://apache.org/xml/features/disallow-doctype-decl", true);
+      factory.setAttribute(DEPTH, "100");
       factory.setXIncludeAware(false);
       factory.setExpandEntityReferences(false);
       DocumentBuilder builder = factory.newDocumentBuilder();

@@ -14,4 +14,13 @@ public final class Text {
     String composed = Normalizer.normalize(supplied, Normalizer.Form.NFC);
     return BLANKS.matcher(composed).replaceAll(" ").strip();
   }
+
+  /** The beginning of a text, never half a letter; what was cut is an ellipsis. */
+  public static String atMost(int letters, String text) {
+    if (text.length() <= letters) {
+      return text;
+    }
+    boolean insideOne = Character.isHighSurrogate(text.charAt(letters - 1));
+    return text.substring(0, insideOne ? letters - 1 : letters).strip() + "…";
+  }
 }

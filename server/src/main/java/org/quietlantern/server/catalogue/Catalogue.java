@@ -28,6 +28,9 @@ public class Catalogue {
   /** Records that one transaction takes. */
   public static final int MOST = 500;
 
+  /** Letters of an identifier; a longer one finds no place in an index of the database. */
+  public static final int LONGEST_NAME = 1_000;
+
   /** Letters of a key that are kept; comparing decides, the key only finds. */
   private static final int LONGEST_KEY = 400;
 

@@ -71,7 +71,9 @@ class DemoLibrary {
   private String file(String path) {
     try {
       URI address = URI.create(properties.demo().outside() + path);
-      return outbound.get(address, body -> new String(body.readAllBytes(), StandardCharsets.UTF_8));
+      return outbound
+          .get(address, body -> new String(body.readAllBytes(), StandardCharsets.UTF_8))
+          .value();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

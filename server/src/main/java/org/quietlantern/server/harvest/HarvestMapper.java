@@ -2,6 +2,8 @@ package org.quietlantern.server.harvest;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -120,16 +122,101 @@ interface HarvestMapper {
 
   @Update(
       """
-      update harvest set state = 'done', token = null, ended = #{now}, system_not_before = null
+      update harvest set state = 'done', token = null, ended = #{now}, system_not_before = null,
+        failures = 0
       where id = #{id}
       """)
   void finish(int id, Instant now);
 
+  /**
+   * {@code cameOn}: whether it brought something. Without that it is asked half as often each time,
+   * at last every six hours; never before {@code later}.
+   */
   @Update(
       """
-      update harvest set state = 'failed', error = #{error}, ended = #{now},
-        system_not_before = #{notBefore}
-      where id = #{id}
+      update harvest h set state = 'failed', error = #{error}, ended = #{now}, failures = f.n,
+        system_not_before = greatest(#{later}::timestamptz,
+          #{system}::timestamptz + make_interval(mins => least(2 ^ least(f.n - 1, 9), 360)::int))
+      from (select case when #{cameOn} then 1 else failures + 1 end as n
+        from harvest where id = #{id}) f
+      where h.id = #{id}
       """)
-  void fail(int id, String error, Instant now, Instant notBefore);
+  void fail(int id, String error, boolean cameOn, Instant now, Instant later, Instant system);
+
+  @Update("update source set asked = #{at} where key = #{key} and grp is null")
+  int ask(String key, Instant at);
+
+  @Update("update source set asked = null where id = #{source}")
+  void forgetAsking(int source);
+
+  @Select("select asked is not null from source where id = #{source}")
+  boolean isAskedFor(int source);
+
+  @Select("select id from source where key = #{key} and grp is null")
+  Integer source(String key);
+
+  /** How often it failed on end, and when it may be asked again, of system time. */
+  record Failing(int failures, Instant notBefore) {}
+
+  @Select(
+      """
+      select failures, system_not_before as not_before from harvest
+      where source = #{source} and state = 'failed' and id =
+        (select max(id) from harvest where source = #{source})
+      """)
+  Failing failing(int source);
+
+  @Insert(
+      """
+      insert into harvest_try (source, at, pages, taken, changed, set_aside, error, moved_to)
+      values (#{source}, #{at}, #{pages}, #{taken}, #{changed}, #{setAside}, #{error}, #{movedTo})
+      """)
+  void addTry(
+      int source,
+      Instant at,
+      int pages,
+      int taken,
+      int changed,
+      int setAside,
+      String error,
+      String movedTo);
+
+  /** Before the one with a number, the newest first. */
+  @Select(
+      """
+      select id, at, pages, taken, changed, set_aside, error, moved_to from harvest_try
+      where source = #{source} and id < #{before} order by id desc limit #{most}
+      """)
+  List<SourceTries.Try> tries(int source, int before, int most);
+
+  /** How long ago the tries without a good one between them began. */
+  @Select(
+      """
+      select min(at) from harvest_try where source = #{source} and id > coalesce(
+        (select max(id) from harvest_try where source = #{source} and error is null), 0)
+      """)
+  Instant failingSince(int source);
+
+  @Insert(
+      """
+      insert into record_set_aside (source, identifier, why, raw, at)
+      values (#{source}, #{identifier}, #{why}, #{raw}, #{at})
+      on conflict (source, identifier) do update set why = excluded.why, raw = excluded.raw,
+        at = excluded.at
+      """)
+  void setAside(int source, String identifier, String why, String raw, Instant at);
+
+  @Delete(
+      "delete from record_set_aside where source = #{source} and identifier = any(#{identifiers})")
+  void resolve(int source, String[] identifiers);
+
+  @Select("select count(*) from record_set_aside where source = #{source}")
+  int countSetAside(int source);
+
+  @Select(
+      """
+      select identifier, why, raw, at from record_set_aside
+      where source = #{source} and identifier > #{after} order by identifier limit #{most}
+      """)
+  List<SourceTries.RecordSetAside> recordsSetAside(int source, String after, int most);
 }

@@ -3,18 +3,26 @@ package org.quietlantern.server.harvest;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Nullable;
 
 /**
  * The pages of one harvest, one after the other. Puts up with what sources do: tokens that they no
  * longer know, formats that they do not have, dates that they take to the day only. Repeated pages
- * are harmless; a source that goes round in a circle is left.
+ * are harmless; a source that goes round in a circle, or on and on without news, is left.
  */
 final class HarvestRun {
   /** How often it may begin again before it gives up. */
   private static final int FRESH_STARTS = 3;
+
+  /** How many pages one after the other may be empty, or such as came before. */
+  private static final int PAGES_WITHOUT_NEWS = 20;
 
   private static final int LENGTH_OF_A_DAY = "2026-11-25".length();
 
@@ -31,6 +39,9 @@ final class HarvestRun {
 
   private final Asking asking;
   private final URI base;
+  private final Set<ByteBuffer> tokens = new HashSet<>();
+  private final Set<Integer> pages = new HashSet<>();
+  private int withoutNews;
   private String format;
   private @Nullable String from;
   private Optional<String> token;
@@ -66,14 +77,24 @@ final class HarvestRun {
         mend(page.error().get());
         continue;
       }
-      if (page.token().isPresent() && page.token().equals(token)) {
-        throw new IOException("the source goes round in a circle at " + token.get());
+      if (page.token().isPresent() && !tokens.add(ByteBuffer.wrap(Hash.of(page.token().get())))) {
+        throw new IOException("the source goes round in a circle at " + page.token().get());
+      }
+      withoutNews = isNews(page) ? 0 : withoutNews + 1;
+      if (withoutNews > PAGES_WITHOUT_NEWS) {
+        throw new IOException(
+            "the source goes on and on: %d pages brought nothing new".formatted(withoutNews));
       }
       token = page.token();
       ended = token.isEmpty();
       return page;
     }
     return null;
+  }
+
+  private boolean isNews(OaiPage page) {
+    boolean isEmpty = page.records().isEmpty() && page.setAside().isEmpty();
+    return !isEmpty && pages.add(Objects.hash(page.records(), page.setAside()));
   }
 
   /** Deals with an error condition (OAI-PMH 2.0, 3.6), or throws what cannot be helped. */
@@ -91,6 +112,9 @@ final class HarvestRun {
       throw new IOException("the source refuses: " + error);
     }
     startedOver = true;
+    tokens.clear();
+    pages.clear();
+    withoutNews = 0;
   }
 
   private URI address() {

@@ -2,13 +2,16 @@ package org.quietlantern.server.harvest;
 
 import java.io.IOException;
 import java.net.URI;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
+import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,6 +26,10 @@ import org.springframework.stereotype.Service;
 public class Harvests {
   private static final Logger LOG = LoggerFactory.getLogger(Harvests.class);
   private static final long OVERLAP_HOURS = 1;
+
+  /** One go at a source, after which the others have their turn. */
+  private static final Duration LONGEST = Duration.ofMinutes(30);
+
   private final HarvestMapper mapper;
   private final HarvestSteps steps;
   private final Outbound outbound;
@@ -78,67 +85,112 @@ public class Harvests {
     return mapper.sources().stream().map(this::harvest).toList();
   }
 
+  /** That a source be tried at the next chance, whatever it asked for. */
+  void askFor(String key) {
+    if (mapper.ask(key, system.now()) == 0) {
+      throw Refusal.unknown();
+    }
+  }
+
   /**
    * Harvests those that were last harvested before today, or broke off, unless they asked to be
-   * left alone for a while.
+   * left alone for a while or fail again and again; and those that somebody wants to be tried.
    */
   void harvestDue() {
-    Instant dayAgo = calendar.now().truncatedTo(ChronoUnit.DAYS);
     for (HarvestMapper.Source source : mapper.sources()) {
-      Instant last = mapper.lastStarted(source.id());
-      boolean due = last == null || last.isBefore(dayAgo) || mapper.unfinished(source.id()) != null;
-      Instant notBefore = mapper.notBefore(source.id());
-      if (due && (notBefore == null || !notBefore.isAfter(system.now()))) {
+      if (mapper.isAskedFor(source.id()) || isDue(source.id())) {
         harvest(source);
       }
     }
   }
 
+  private boolean isDue(int source) {
+    Instant dayAgo = calendar.now().truncatedTo(ChronoUnit.DAYS);
+    Instant last = mapper.lastStarted(source);
+    Instant notBefore = mapper.notBefore(source);
+    boolean mayBe = notBefore == null || !notBefore.isAfter(system.now());
+    return mayBe && (last == null || last.isBefore(dayAgo) || mapper.unfinished(source) != null);
+  }
+
   /** One at a time in a process; where another process is at it, this one leaves it to that. */
   private synchronized Outcome harvest(HarvestMapper.Source source) {
     try {
-      return read(source);
+      HarvestMapper.Row row = mapper.unfinished(source.id());
+      String from = row == null ? from(source.id()) : row.fromStamp();
+      int id = row == null ? steps.start(source.id(), from) : goOn(source, row);
+      return harvest(
+          source,
+          id,
+          new HarvestRun.Place(
+              source.format(), from, Optional.ofNullable(row).map(HarvestMapper.Row::token)));
     } catch (DuplicateKeyException twice) {
       LOG.info("{} is being harvested by another process", source.name());
       return new Outcome(source.name(), 0, 0, "");
     }
   }
 
-  private Outcome read(HarvestMapper.Source source) {
-    HarvestMapper.Row row = mapper.unfinished(source.id());
-    String from = row == null ? from(source.id()) : row.fromStamp();
-    int id = row == null ? steps.start(source.id(), from) : row.id();
+  private int goOn(HarvestMapper.Source source, HarvestMapper.Row row) {
+    mapper.forgetAsking(source.id());
+    return row.id();
+  }
+
+  /** Whatever goes wrong at a source ends as a row, and the next source has its turn. */
+  private Outcome harvest(HarvestMapper.Source source, int id, HarvestRun.Place place) {
+    Attempt attempt = new Attempt();
+    String error = "";
+    try {
+      read(source, id, place, attempt);
+    } catch (Outbound.Closing stopping) {
+      LOG.info("the harvest of {} goes on after the next start", source.name());
+    } catch (IOException | RuntimeException | StackOverflowError failed) {
+      error = sentence(failed);
+      LOG.warn("harvest of {} broke off: {}", source.name(), error);
+      steps.fail(id, source.id(), attempt, error, later(failed));
+    }
+    return new Outcome(source.name(), attempt.taken(), attempt.changed(), error);
+  }
+
+  private void read(HarvestMapper.Source source, int id, HarvestRun.Place place, Attempt attempt)
+      throws IOException {
+    Instant end = system.now().plus(LONGEST);
     HarvestRun run =
         new HarvestRun(
-            address -> outbound.get(address.uri(), body -> OaiReader.read(address.format(), body)),
+            address -> {
+              Outbound.Answer<OaiPage> answer =
+                  outbound.get(address.uri(), body -> OaiReader.read(address.format(), body));
+              attempt.moved(answer.movedTo());
+              return answer.value();
+            },
             URI.create(source.baseUrl()),
-            new HarvestRun.Place(
-                source.format(), from, Optional.ofNullable(row).map(HarvestMapper.Row::token)));
-    int taken = 0;
-    int changed = 0;
-    try {
-      for (OaiPage page = run.next(); page != null; page = run.next()) {
-        if (run.startedOver()) {
-          mapper.startOver(id);
-        }
-        changed += steps.take(id, source.id(), page);
-        taken += page.records().size();
+            place);
+    for (OaiPage page = run.next(); page != null; page = run.next()) {
+      if (run.startedOver()) {
+        mapper.startOver(id);
       }
-      steps.finish(id, calendar.now());
-      if (!run.format().equals(source.format())) {
-        mapper.setFormat(source.id(), run.format());
+      attempt.page(page.records().size(), steps.take(id, source.id(), page));
+      if (system.now().isAfter(end)) {
+        throw new IOException(
+            "it did not come to its end in %d minutes and goes on later"
+                .formatted(LONGEST.toMinutes()));
       }
-      return new Outcome(source.name(), taken, changed, "");
-    } catch (IOException failed) {
-      LOG.warn("harvest of {} broke off: {}", source.name(), failed.getMessage());
-      mapper.fail(id, failed.getMessage(), calendar.now(), notBefore(failed));
-      return new Outcome(source.name(), taken, changed, failed.getMessage());
+    }
+    steps.finish(id, source.id(), attempt);
+    if (!run.format().equals(source.format())) {
+      mapper.setFormat(source.id(), run.format());
     }
   }
 
-  private @Nullable Instant notBefore(IOException failed) {
-    return failed instanceof Outbound.ComeBackLater later
-        ? system.now().plus(later.forHowLong())
+  /** What went wrong, as a person can read it. */
+  static String sentence(Throwable failed) {
+    String message = String.valueOf(failed.getMessage());
+    boolean speaks = failed instanceof IOException && failed.getMessage() != null;
+    String said = speaks ? message : failed.getClass().getSimpleName() + ": " + message;
+    return Text.atMost(500, Text.clean(said));
+  }
+
+  private @Nullable Instant later(Throwable failed) {
+    return failed instanceof Outbound.ComeBackLater wait
+        ? system.now().plus(wait.forHowLong())
         : null;
   }
 

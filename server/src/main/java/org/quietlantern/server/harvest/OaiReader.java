@@ -2,7 +2,8 @@ package org.quietlantern.server.harvest;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.StringWriter;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,17 +16,31 @@ import javax.xml.transform.TransformerException;
 import javax.xml.transform.TransformerFactory;
 import javax.xml.transform.stax.StAXSource;
 import javax.xml.transform.stream.StreamResult;
+import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.core.exchange.ReplacingReader;
 import org.quietlantern.core.exchange.Xml;
 import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.core.publication.Text;
+import org.quietlantern.server.catalogue.Catalogue;
+import org.quietlantern.server.platform.Nullable;
 
-/** Reads answers of OAI-PMH 2.0 as they stream in; the metadata of a record stays as supplied. */
+/**
+ * Reads answers of OAI-PMH 2.0 as they stream in; the metadata of a record stays as supplied.
+ * Answers are in UTF-8 (3.2); what cannot be a letter is replaced, and what is too much for one
+ * record is set aside, so that the rest of the answer can be taken.
+ */
 final class OaiReader {
   private static final String OAI = "http://www.openarchives.org/OAI/2.0/";
+
+  private static final int LONGEST_TOKEN = 4_000;
+
   private final String format;
   private final XMLStreamReader xml;
   private final Transformer copy;
   private final List<SourceRecord> records = new ArrayList<>();
-  private String responseDate = "";
+  private final List<OaiPage.SetAside> setAside = new ArrayList<>();
+  private boolean answers;
+  private Optional<Instant> responseDate = Optional.empty();
   private Optional<String> token = Optional.empty();
   private Optional<String> error = Optional.empty();
 
@@ -38,7 +53,7 @@ final class OaiReader {
 
   static OaiPage read(String format, InputStream body) throws IOException {
     try {
-      return new OaiReader(format, Xml.stream(body)).page();
+      return new OaiReader(format, Xml.stream(new ReplacingReader(body))).page();
     } catch (XMLStreamException | TransformerException broken) {
       throw new IOException("the answer breaks off or is no XML: " + broken.getMessage(), broken);
     }
@@ -50,33 +65,54 @@ final class OaiReader {
         element();
       }
     }
-    if (responseDate.isEmpty()) {
+    if (!answers) {
       throw new IOException("the answer is not one of OAI-PMH");
     }
-    return new OaiPage(responseDate, records, token, error);
+    return new OaiPage(responseDate, records, setAside, token, error);
   }
 
-  private void element() throws XMLStreamException, TransformerException {
+  private void element() throws XMLStreamException, TransformerException, IOException {
     if (!OAI.equals(xml.getNamespaceURI())) {
       return;
     }
     switch (xml.getLocalName()) {
-      case "responseDate" -> responseDate = xml.getElementText().strip();
+      case "responseDate" -> {
+        answers = true;
+        responseDate = instant(xml.getElementText().strip());
+      }
       case "record" -> record();
-      case "resumptionToken" ->
-          token = Optional.of(xml.getElementText().strip()).filter(t -> !t.isEmpty());
-      case "error" -> error = Optional.of(xml.getAttributeValue(null, "code"));
+      case "resumptionToken" -> token = token(xml.getElementText().strip());
+      case "error" -> error = Optional.of(code(xml.getAttributeValue(null, "code")));
       default -> {
         // Everything else of an answer is about the request.
       }
     }
   }
 
+  private static Optional<Instant> instant(String text) {
+    try {
+      return Optional.of(Instant.parse(text));
+    } catch (DateTimeParseException noTime) {
+      return Optional.empty();
+    }
+  }
+
+  private static Optional<String> token(String text) throws IOException {
+    if (text.length() > LONGEST_TOKEN) {
+      throw new IOException("the token of the next page has %,d letters".formatted(text.length()));
+    }
+    return Optional.of(text).filter(t -> !t.isEmpty());
+  }
+
+  private static String code(@Nullable String code) {
+    return code == null ? "without a code" : Text.atMost(100, Text.clean(code));
+  }
+
   private void record() throws XMLStreamException, TransformerException {
     String identifier = "";
     String datestamp = "";
-    String raw = "";
     boolean deleted = false;
+    BoundedText raw = new BoundedText(RecordReader.LONGEST);
     while (!(xml.next() == XMLStreamConstants.END_ELEMENT && xml.getLocalName().equals("record"))) {
       if (xml.getEventType() != XMLStreamConstants.START_ELEMENT) {
         continue;
@@ -84,20 +120,35 @@ final class OaiReader {
       switch (xml.getLocalName()) {
         case "header" -> deleted = "deleted".equals(xml.getAttributeValue(null, "status"));
         case "identifier" -> identifier = xml.getElementText().strip();
-        case "datestamp" -> datestamp = xml.getElementText().strip();
-        case "metadata" -> raw = metadata();
+        case "datestamp" -> datestamp = Text.atMost(40, xml.getElementText().strip());
+        case "metadata" -> metadata(raw);
         default -> {
           // Sets and statements about a record are not kept.
         }
       }
     }
-    records.add(new SourceRecord(identifier, format, raw, datestamp, deleted));
+    Optional<String> why = whyNot(identifier, raw);
+    if (why.isPresent()) {
+      setAside.add(new OaiPage.SetAside(identifier, why.get(), raw.toString()));
+    } else {
+      records.add(new SourceRecord(identifier, format, raw.toString(), datestamp, deleted));
+    }
   }
 
-  private String metadata() throws XMLStreamException, TransformerException {
+  private static Optional<String> whyNot(String identifier, BoundedText raw) {
+    if (identifier.isEmpty()) {
+      return Optional.of("it has no identifier");
+    }
+    if (identifier.length() > Catalogue.LONGEST_NAME) {
+      return Optional.of("its identifier has %,d letters".formatted(identifier.length()));
+    }
+    return raw.isCut()
+        ? Optional.of("it is longer than %,d letters".formatted(RecordReader.LONGEST))
+        : Optional.empty();
+  }
+
+  private void metadata(BoundedText raw) throws XMLStreamException, TransformerException {
     xml.nextTag();
-    StringWriter text = new StringWriter();
-    copy.transform(new StAXSource(xml), new StreamResult(text));
-    return text.toString();
+    copy.transform(new StAXSource(xml), new StreamResult(raw));
   }
 }

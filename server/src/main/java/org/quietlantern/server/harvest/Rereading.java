@@ -7,7 +7,6 @@ import org.quietlantern.server.catalogue.Catalogue;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Reads what sources supplied before once more when records are read differently now. They are kept
@@ -17,13 +16,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Rereading {
   private static final Logger LOG = LoggerFactory.getLogger(Rereading.class);
   private final HarvestMapper mapper;
-  private final Catalogue catalogue;
-  private final TransactionTemplate transaction;
+  private final HarvestSteps steps;
 
-  Rereading(HarvestMapper mapper, Catalogue catalogue, TransactionTemplate transaction) {
+  Rereading(HarvestMapper mapper, HarvestSteps steps) {
     this.mapper = mapper;
-    this.catalogue = catalogue;
-    this.transaction = transaction;
+    this.steps = steps;
   }
 
   /** Killed half-way, it begins again; what was read again already does not change. */
@@ -36,7 +33,7 @@ class Rereading {
       List<HarvestMapper.Kept> page = mapper.kept(source.id(), 0, Catalogue.MOST);
       while (!page.isEmpty()) {
         List<SourceRecord> records = page.stream().map(HarvestMapper.Kept::record).toList();
-        transaction.executeWithoutResult(status -> catalogue.take(source.id(), records));
+        steps.takeOrSetAside(source.id(), records);
         page = mapper.kept(source.id(), page.get(page.size() - 1).id(), Catalogue.MOST);
       }
     }

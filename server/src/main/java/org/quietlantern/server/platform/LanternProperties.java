@@ -14,6 +14,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param baseUrl how people reach it, without a slash at the end
  * @param jobs whether this process takes part in the work that falls due by itself
  * @param searchTime how long one question to the catalogue may take before it is given up
+ * @param outboundTime how long one answer of another place may take from its first to its last byte
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -22,6 +23,7 @@ public record LanternProperties(
     String baseUrl,
     @DefaultValue("true") boolean jobs,
     @DefaultValue("20s") Duration searchTime,
+    @DefaultValue("2m") Duration outboundTime,
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 

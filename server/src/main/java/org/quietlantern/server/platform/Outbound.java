@@ -4,10 +4,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.URI;
+import java.net.URISyntaxException;
 import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
 import org.apache.hc.client5.http.DnsResolver;
 import org.apache.hc.client5.http.SystemDefaultDnsResolver;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
@@ -18,22 +24,41 @@ import org.apache.hc.client5.http.config.RequestConfig;
 import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
 import org.apache.hc.client5.http.impl.classic.HttpClients;
 import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
+import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.Header;
+import org.apache.hc.core5.io.CloseMode;
 import org.apache.hc.core5.util.Timeout;
+import org.quietlantern.core.publication.Text;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 
 /**
  * The one way out. Refuses addresses that are not public (after looking the name up, so that no
- * name can hide one), follows no redirects, and bounds time and size.
+ * name can hide one), follows few redirects and those under the same rules, and bounds time and
+ * size. When the server stops, whatever is being fetched ends at once.
  */
 @Component
-public class Outbound implements AutoCloseable {
+public class Outbound implements SmartLifecycle, AutoCloseable {
   private static final int LARGEST = 64 * 1024 * 1024;
+
+  /** How often one answer may lead to another address. */
+  private static final int MOST_MOVES = 3;
+
   private final CloseableHttpClient client;
   private final List<String> allowed;
+  private final Duration longest;
+  private final ScheduledExecutorService watch =
+      Executors.newSingleThreadScheduledExecutor(
+          work -> {
+            Thread thread = new Thread(work, "outbound-watch");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private volatile boolean closing;
 
   Outbound(LanternProperties properties) {
     this.allowed = properties.outboundAllowed();
+    this.longest = properties.outboundTime();
     this.client =
         HttpClients.custom()
             .disableRedirectHandling()
@@ -54,6 +79,18 @@ public class Outbound implements AutoCloseable {
   /** Reads an answer while it streams in. */
   public interface Reading<T> {
     T read(InputStream body) throws IOException;
+  }
+
+  /** An answer; {@code movedTo}: where the address has moved to for good (301, 308), if it has. */
+  public record Answer<T>(T value, Optional<URI> movedTo) {}
+
+  /** The server is stopping; what was asked for says nothing about the other side. */
+  public static final class Closing extends IOException {
+    private static final long serialVersionUID = 1;
+
+    Closing() {
+      super("the server is stopping");
+    }
   }
 
   /** The other side has no time now (RFC 9110, 15.6.4; RFC 6585, 4). */
@@ -83,9 +120,40 @@ public class Outbound implements AutoCloseable {
     }
   }
 
-  /** Fetches; anything but 200 is an {@link IOException} that says so. */
-  public <T> T get(URI address, Reading<T> reading) throws IOException {
-    return send(new HttpGet(address), 200, reading);
+  /** Fetches; anything but 200, in the end, is an {@link IOException} that says so. */
+  public <T> Answer<T> get(URI address, Reading<T> reading) throws IOException {
+    URI at = address;
+    Optional<URI> movedTo = Optional.empty();
+    boolean forGood = true;
+    for (int moves = 0; ; moves++) {
+      Step<T> step = send(new HttpGet(at), 200, reading);
+      if (step.elsewhere().isEmpty()) {
+        return new Answer<>(step.value(), movedTo);
+      }
+      at = elsewhere(at, step.elsewhere().get());
+      if (moves == MOST_MOVES) {
+        throw new IOException("is led on and on, last to " + at);
+      }
+      forGood &= step.forGood();
+      movedTo = forGood ? Optional.of(at) : movedTo;
+    }
+  }
+
+  /**
+   * Where a redirect leads (RFC 9110, 15.4): to the web, and never from a safe way to an open one.
+   */
+  private static URI elsewhere(URI from, String location) throws IOException {
+    try {
+      URI to = from.resolve(new URI(location));
+      boolean isWeb = "https".equals(to.getScheme()) || "http".equals(to.getScheme());
+      boolean keepsSafe = !"https".equals(from.getScheme()) || "https".equals(to.getScheme());
+      if (isWeb && keepsSafe && to.getHost() != null) {
+        return to;
+      }
+    } catch (URISyntaxException noAddress) {
+      // Told below, as every other place that nothing may be fetched from.
+    }
+    throw new IOException("leads to a place that is not followed: " + Text.atMost(200, location));
   }
 
   /** Tells something to an address that answers 204. */
@@ -93,27 +161,79 @@ public class Outbound implements AutoCloseable {
     send(new HttpPost(address), 204, body -> body);
   }
 
-  private <T> T send(HttpUriRequestBase request, int expected, Reading<T> reading)
+  /** One exchange: a value, or where to ask instead. */
+  private record Step<T>(@Nullable T value, Optional<String> elsewhere, boolean forGood) {}
+
+  private <T> Step<T> send(HttpUriRequestBase request, int expected, Reading<T> reading)
       throws IOException {
-    return client.execute(
-        request,
-        response -> {
-          if (response.getCode() == 503 || response.getCode() == 429) {
-            throw new ComeBackLater(response.getCode(), response.getFirstHeader("Retry-After"));
-          }
-          if (response.getCode() != expected) {
-            throw new IOException("answered " + response.getCode() + " instead of " + expected);
-          }
-          return reading.read(
-              response.getEntity() == null
-                  ? InputStream.nullInputStream()
-                  : new Bounded(response.getEntity().getContent(), LARGEST));
-        });
+    ScheduledFuture<?> end =
+        watch.schedule(request::abort, longest.toMillis(), TimeUnit.MILLISECONDS);
+    try {
+      return client.execute(request, response -> answer(response, expected, reading));
+    } catch (IOException | RuntimeException failed) {
+      if (closing) {
+        throw new Closing();
+      }
+      if (end.isDone()) {
+        throw new IOException("the answer did not end in " + longest.toSeconds() + " s", failed);
+      }
+      throw failed;
+    } finally {
+      end.cancel(false);
+    }
+  }
+
+  private static <T> Step<T> answer(ClassicHttpResponse response, int expected, Reading<T> reading)
+      throws IOException {
+    int code = response.getCode();
+    Header location = response.getFirstHeader("Location");
+    switch (code) {
+      case 503, 429 -> throw new ComeBackLater(code, response.getFirstHeader("Retry-After"));
+      case 301, 302, 307, 308 -> {
+        if (location != null && expected == 200) {
+          return new Step<>(null, Optional.of(location.getValue()), code == 301 || code == 308);
+        }
+      }
+      default -> {
+        // Told below.
+      }
+    }
+    if (code != expected) {
+      throw new IOException("answered " + code + " instead of " + expected);
+    }
+    InputStream body =
+        response.getEntity() == null
+            ? InputStream.nullInputStream()
+            : new Bounded(response.getEntity().getContent(), LARGEST);
+    return new Step<>(reading.read(body), Optional.empty(), false);
   }
 
   @Override
-  public void close() throws IOException {
-    client.close();
+  public void start() {
+    // Ready since it was made.
+  }
+
+  /** Before whatever waits for an answer. */
+  @Override
+  public void stop() {
+    close();
+  }
+
+  @Override
+  public boolean isRunning() {
+    return !closing;
+  }
+
+  @Override
+  public int getPhase() {
+    return Integer.MAX_VALUE;
+  }
+
+  @Override
+  public void close() {
+    closing = true;
+    watch.shutdownNow();
+    client.close(CloseMode.IMMEDIATE);
   }
 
   private final class PublicOnly implements DnsResolver {

@@ -124,6 +124,28 @@ class OneWorkOnceTest {
     assertThat(pid("index:3")).isNotEqualTo(pid("index:2"));
   }
 
+  @DisplayName("W1: a record that agrees with two works does not join what contradicts each other")
+  @Test
+  void betweenTwo() {
+    Publications publications = APP.bean(Publications.class);
+    take(
+        "night-index",
+        mods("index:6", "Toads gather at lit village wells: a survey", "Pool", doi("10.5555/t.6")),
+        mods(
+            "index:7",
+            "Toads gather at lit village wells: field notes",
+            "Pool",
+            doi("10.5555/t.7")));
+    int before = publications.doubtful();
+    take("shelf", dublinCore("shelf:6", "Toads gather at lit village wells", "Pool, Una", ""));
+    assertThat(pid("shelf:6")).as("with the older of both").isEqualTo(pid("index:6"));
+    assertThat(pid("index:7")).isNotEqualTo(pid("index:6"));
+    assertThat(publications.doubtful()).as("left to a person").isEqualTo(before + 1);
+    take("shelf", dublinCore("shelf:6", "Toads gather at lit village wells", "Pool, Una M.", ""));
+    assertThat(pid("index:7")).isNotEqualTo(pid("index:6"));
+    assertThat(publications.doubtful()).as("told once").isEqualTo(before + 1);
+  }
+
   @DisplayName(
       "Two that turn out to be one: links, folders, lamps and memory follow, nothing arrives twice")
   @Test

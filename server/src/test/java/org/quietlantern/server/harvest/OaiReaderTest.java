@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -41,7 +42,7 @@ class OaiReaderTest {
                     + header(" status=\"deleted\"", 2)
                     + "</record>"
                     + "<resumptionToken cursor=\"0\">next one</resumptionToken>"));
-    assertThat(page.responseDate()).isEqualTo("2026-11-24T01:00:00Z");
+    assertThat(page.responseDate()).hasValue(Instant.parse("2026-11-24T01:00:00Z"));
     assertThat(page.token()).hasValue("next one");
     SourceRecord first = page.records().get(0);
     assertThat(first.identifier()).isEqualTo("oai:x:1");

@@ -1,16 +1,20 @@
 package org.quietlantern.server.harvest;
 
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpHandler;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
 
 /** An OAI-PMH source that answers as a test says, one answer after the other. */
 final class ScriptedSource implements AutoCloseable {
@@ -19,13 +23,13 @@ final class ScriptedSource implements AutoCloseable {
           + " xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>%s</dc:title>"
           + "<dc:creator>Fenwright, Ola</dc:creator><dc:date>2026</dc:date></oai_dc:dc></metadata>";
   private final HttpServer server;
-  private final Deque<String> answers = new ArrayDeque<>();
+  private final Deque<HttpHandler> answers = new ConcurrentLinkedDeque<>();
 
   /** What it was asked, in order. */
   final List<String> asked = new CopyOnWriteArrayList<>();
 
   ScriptedSource(String... answers) {
-    this.answers.addAll(List.of(answers));
+    List.of(answers).forEach(answer -> then(xml(answer.getBytes(StandardCharsets.UTF_8))));
     try {
       server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
     } catch (IOException failed) {
@@ -35,13 +39,51 @@ final class ScriptedSource implements AutoCloseable {
         "/oai",
         exchange -> {
           asked.add(exchange.getRequestURI().getQuery());
-          byte[] body = this.answers.remove().getBytes(StandardCharsets.UTF_8);
-          exchange.getResponseHeaders().set("Content-Type", "text/xml");
-          exchange.sendResponseHeaders(200, body.length);
-          exchange.getResponseBody().write(body);
-          exchange.close();
+          // The last answer is given for ever.
+          HttpHandler answer =
+              this.answers.size() > 1 ? this.answers.remove() : this.answers.peek();
+          try (exchange) {
+            answer.handle(exchange);
+          }
         });
+    server.setExecutor(Executors.newCachedThreadPool());
     server.start();
+  }
+
+  /** A further answer. */
+  ScriptedSource then(HttpHandler answer) {
+    answers.add(answer);
+    return this;
+  }
+
+  static HttpHandler xml(byte[] body) {
+    return exchange -> {
+      exchange.getResponseHeaders().set("Content-Type", "text/xml");
+      exchange.sendResponseHeaders(200, body.length);
+      exchange.getResponseBody().write(body);
+    };
+  }
+
+  /** Leads elsewhere. */
+  static HttpHandler leads(int code, String location) {
+    return exchange -> {
+      exchange.getResponseHeaders().set("Location", location);
+      exchange.sendResponseHeaders(code, -1);
+    };
+  }
+
+  /** A byte now and then, and never an end. */
+  static void drip(HttpExchange exchange) throws IOException {
+    exchange.sendResponseHeaders(200, 0);
+    try (OutputStream body = exchange.getResponseBody()) {
+      while (true) {
+        body.write(' ');
+        body.flush();
+        Thread.sleep(200);
+      }
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   URI address() {
@@ -61,8 +103,15 @@ final class ScriptedSource implements AutoCloseable {
   }
 
   private static String answer(String inside) {
+    return at("2026-11-17T07:00:00Z", inside);
+  }
+
+  /** An answer of a source whose clock shows this. */
+  static String at(String clock, String inside) {
     return "<OAI-PMH xmlns=\"http://www.openarchives.org/OAI/2.0/\">"
-        + "<responseDate>2026-11-17T07:00:00Z</responseDate><request/>"
+        + "<responseDate>"
+        + clock
+        + "</responseDate><request/>"
         + inside
         + "</OAI-PMH>";
   }

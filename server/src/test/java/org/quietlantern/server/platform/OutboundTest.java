@@ -56,6 +56,7 @@ class OutboundTest {
             "",
             false,
             Duration.ofMinutes(1),
+            Duration.ofSeconds(2),
             allowed,
             new LanternProperties.Demo(false, null, "", 0)));
   }
@@ -69,7 +70,7 @@ class OutboundTest {
         assertThatThrownBy(() -> closed.get(address, body -> body))
             .isInstanceOf(IOException.class)
             .hasMessageContaining("not a public address");
-        int fetched = open.get(address, body -> body.readAllBytes().length);
+        int fetched = open.get(address, body -> body.readAllBytes().length).value();
         assertThat(fetched).isPositive();
         assertThatThrownBy(() -> open.get(URI.create(outside.address() + "/no"), body -> body))
             .hasMessage("answered 404 instead of 200");

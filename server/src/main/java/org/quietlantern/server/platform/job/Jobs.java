@@ -32,7 +32,7 @@ class Jobs implements SmartLifecycle {
             // minute.
             .heartbeatInterval(Duration.ofSeconds(5))
             .missedHeartbeatsLimit(4)
-            .shutdownMaxWait(Duration.ofSeconds(10))
+            .shutdownMaxWait(Duration.ofSeconds(3))
             .build();
   }
 
@@ -62,6 +62,12 @@ class Jobs implements SmartLifecycle {
   public void stop() {
     scheduler.stop();
     running = false;
+  }
+
+  /** After the way out, so that no job waits for an answer. */
+  @Override
+  public int getPhase() {
+    return Integer.MAX_VALUE - 1;
   }
 
   @Override

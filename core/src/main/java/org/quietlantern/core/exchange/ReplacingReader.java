@@ -1,0 +1,94 @@
+package org.quietlantern.core.exchange;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+
+/**
+ * Text of an XML document in UTF-8 in which nothing stands that XML 1.0 (section 2.2) does not
+ * allow: bytes that are no UTF-8, control characters, and references to such (of number 0) become
+ * U+FFFD. Otherwise one bad letter would cost the whole document. A byte order mark is left out.
+ */
+public final class ReplacingReader extends Reader {
+  private static final int REPLACED = '\uFFFD';
+  private static final int MARK = '\uFEFF';
+
+  /** Letters of the longest reference to a character (a hexadecimal one, with some zeros). */
+  private static final int LONGEST_REFERENCE = 16;
+
+  private final Reader text;
+
+  private boolean begun;
+
+  public ReplacingReader(InputStream bytes) {
+    this.text = new BufferedReader(new InputStreamReader(bytes, StandardCharsets.UTF_8), 1 << 16);
+  }
+
+  @Override
+  public int read(char[] into, int offset, int length) throws IOException {
+    int count = 0;
+    while (count < length) {
+      int next = next();
+      if (next < 0) {
+        break;
+      }
+      into[offset + count++] = (char) next;
+    }
+    return count == 0 && length > 0 ? -1 : count;
+  }
+
+  private int next() throws IOException {
+    int next = text.read();
+    if (!begun) {
+      begun = true;
+      next = next == MARK ? text.read() : next;
+    }
+    if (next == '&') {
+      return reference();
+    }
+    return next < 0 || isAllowed(next) ? next : REPLACED;
+  }
+
+  /** Looks at what follows an ampersand; gives it back as it was unless it names what cannot be. */
+  private int reference() throws IOException {
+    text.mark(LONGEST_REFERENCE);
+    StringBuilder named = new StringBuilder();
+    int next = text.read();
+    while (next >= 0 && next != ';' && named.length() < LONGEST_REFERENCE - 1) {
+      named.append((char) next);
+      next = text.read();
+    }
+    if (next == ';' && named.length() > 1 && named.charAt(0) == '#' && !namesAllowed(named)) {
+      return REPLACED;
+    }
+    text.reset();
+    return '&';
+  }
+
+  private static boolean namesAllowed(StringBuilder named) {
+    boolean hex = named.charAt(1) == 'x';
+    try {
+      int letter = Integer.parseInt(named.substring(hex ? 2 : 1), hex ? 16 : 10);
+      boolean half = letter >= Character.MIN_SURROGATE && letter <= Character.MAX_SURROGATE;
+      return isAllowed(letter) && !half;
+    } catch (NumberFormatException noNumber) {
+      return true;
+    }
+  }
+
+  /** Halves of a pair are allowed here: what is decoded has no single ones. */
+  private static boolean isAllowed(int letter) {
+    return letter == '\t'
+        || letter == '\n'
+        || letter == '\r'
+        || (letter >= ' ' && letter <= 0x10FFFF && letter != 0xFFFE && letter != 0xFFFF);
+  }
+
+  @Override
+  public void close() throws IOException {
+    text.close();
+  }
+}

@@ -1,0 +1,30 @@
+package org.quietlantern.server.platform;
+
+import java.sql.SQLException;
+import java.sql.SQLTransientException;
+import java.util.Set;
+
+/** Whether something failed because the database is gone or has no room for it now. */
+public final class Away {
+  /**
+   * Classes of SQLSTATE (PostgreSQL, appendix A): no connection, no resources, stopped by somebody,
+   * trouble of the system.
+   */
+  private static final Set<String> CLASSES = Set.of("08", "53", "57", "58");
+
+  private Away() {}
+
+  public static boolean isCauseOf(Throwable failed) {
+    for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
+      if (cause instanceof SQLTransientException) {
+        return true;
+      }
+      if (cause instanceof SQLException sql
+          && sql.getSQLState() != null
+          && CLASSES.contains(sql.getSQLState().substring(0, 2))) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

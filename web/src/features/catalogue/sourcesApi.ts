@@ -1,0 +1,92 @@
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, keys } from '../../api';
+
+export function useSources(group: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'sources'],
+    staleTime: 60_000,
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/sources', { params: { path: { group } }, signal })),
+  });
+}
+
+/** What each source supplies, counted. */
+export function useSupplied(group: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'supplied'],
+    staleTime: 60_000,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/supplied', {
+          params: { path: { group } },
+          signal,
+        }),
+      ),
+  });
+}
+
+const triesKey = (group: string, source: string) => [...keys.group(group), 'tries', source];
+
+/** What came of asking a source, the newest tries first. */
+export function useTries(group: string, source: string) {
+  return useInfiniteQuery({
+    queryKey: triesKey(group, source),
+    initialPageParam: undefined as number | undefined,
+    queryFn: async ({ pageParam: before, signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/sources/{key}/tries', {
+          params: { path: { group, key: source }, query: before ? { before } : {} },
+          signal,
+        }),
+      ),
+    getNextPageParam: (last) => (last.more ? last.tries[last.tries.length - 1]?.id : undefined),
+    // While a try is awaited, the page shows it when it came.
+    refetchInterval: (query) => (query.state.data?.pages[0]?.asked ? 3_000 : false),
+  });
+}
+
+/** Records of a source that could not be taken, by name. */
+export function useRecordsSetAside(group: string, source: string) {
+  return useInfiniteQuery({
+    queryKey: [...triesKey(group, source), 'set-aside'],
+    initialPageParam: '',
+    queryFn: async ({ pageParam: after, signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/sources/{key}/set-aside', {
+          params: { path: { group, key: source }, query: { after } },
+          signal,
+        }),
+      ),
+    getNextPageParam: (last) =>
+      last.more ? last.records[last.records.length - 1]?.identifier : undefined,
+  });
+}
+
+/** Has a source tried at the next chance; for stewards. */
+export function useTryNow(group: string, source: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async () =>
+      body(
+        await api.POST('/api/groups/{group}/sources/{key}/tries', {
+          params: { path: { group, key: source } },
+        }),
+      ),
+    onSettled: () => client.invalidateQueries({ queryKey: triesKey(group, source) }),
+  });
+}
+
+/** Names of sources by key. */
+export function useSourceNames(group: string): Record<string, string> {
+  const sources = useSources(group);
+  return Object.fromEntries((sources.data ?? []).map((source) => [source.key, source.name]));
+}
+
+/** What stewards look after; to others it is empty. */
+export function useUpkeep(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'upkeep'],
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/set-aside', { params: { path: { group } }, signal })),
+  });
+}
