@@ -34,8 +34,8 @@ export function useTries(group: string, source: string) {
     initialPageParam: undefined as number | undefined,
     queryFn: async ({ pageParam: before, signal }) =>
       body(
-        await api.GET('/api/groups/{group}/sources/{key}/tries', {
-          params: { path: { group, key: source }, query: before ? { before } : {} },
+        await api.GET('/api/groups/{group}/sources/{source}/tries', {
+          params: { path: { group, source }, query: before ? { before } : {} },
           signal,
         }),
       ),
@@ -52,8 +52,8 @@ export function useRecordsSetAside(group: string, source: string) {
     initialPageParam: '',
     queryFn: async ({ pageParam: after, signal }) =>
       body(
-        await api.GET('/api/groups/{group}/sources/{key}/set-aside', {
-          params: { path: { group, key: source }, query: { after } },
+        await api.GET('/api/groups/{group}/sources/{source}/set-aside', {
+          params: { path: { group, source }, query: { after } },
           signal,
         }),
       ),
@@ -68,8 +68,8 @@ export function useTryNow(group: string, source: string) {
   return useMutation({
     mutationFn: async () =>
       body(
-        await api.POST('/api/groups/{group}/sources/{key}/tries', {
-          params: { path: { group, key: source } },
+        await api.POST('/api/groups/{group}/sources/{source}/tries', {
+          params: { path: { group, source } },
         }),
       ),
     onSettled: () => client.invalidateQueries({ queryKey: triesKey(group, source) }),

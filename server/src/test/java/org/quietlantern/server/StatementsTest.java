@@ -110,6 +110,7 @@ class StatementsTest {
               Map.entry("{note}", note),
               Map.entry("{publication}", found.get(0)),
               Map.entry("{issn}", "9999-1004"),
+              Map.entry("{source}", "night-index"),
               Map.entry("{year}", "2025"));
     }
 

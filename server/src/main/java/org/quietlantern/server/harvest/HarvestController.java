@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/groups/{group}/sources/{key}")
+@RequestMapping("/api/groups/{group}/sources/{source}")
 class HarvestController {
   private final SourceTries tries;
   private final Harvests harvests;
@@ -29,25 +29,25 @@ class HarvestController {
   /** What came of asking a source; {@code before}: only tries before the one with this number. */
   @GetMapping("/tries")
   SourceTries.Tries tries(
-      @PathVariable String key, @RequestParam(required = false) @Nullable Integer before) {
-    return tries.tries(key, before);
+      @PathVariable String source, @RequestParam(required = false) @Nullable Integer before) {
+    return tries.tries(source, before);
   }
 
   /** Asks for a try at the next chance, within half a minute; for stewards. */
   @PostMapping("/tries")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void tryNow(Member me, @PathVariable String key) {
+  void tryNow(Member me, @PathVariable String source) {
     if (!groups.isSteward(me)) {
       throw new Refusal(
           HttpStatus.FORBIDDEN, "not-yours", "A steward of the installation has a source tried.");
     }
-    harvests.askFor(key);
+    harvests.askFor(source);
   }
 
   /** Records that could not be taken; {@code after}: only those whose names follow this one. */
   @GetMapping("/set-aside")
   SourceTries.RecordsSetAside setAside(
-      @PathVariable String key, @RequestParam(defaultValue = "") String after) {
-    return tries.setAside(key, after);
+      @PathVariable String source, @RequestParam(defaultValue = "") String after) {
+    return tries.setAside(source, after);
   }
 }

@@ -74,6 +74,7 @@ public final class World {
             .get("id")
             .asString());
     values.put("issn", "9999-1004");
+    values.put("source", "night-index");
     values.put("year", "2025");
   }
 
