@@ -19,7 +19,7 @@ demo() {
   if [ -n "$fresh" ]; then
     stop_all "$data"
     say "forgetting the demo's data in $data"
-    rm -rf "$data/postgres" "$data/index" "$data/feed.key" "$data/port"
+    rm -rf "$data/postgres" "$data/index" "$data/feed.key" "$data/secret.key" "$data/port"
   fi
   if ! is_current "$data" "$port"; then
     stop_process "$data/server.pid"

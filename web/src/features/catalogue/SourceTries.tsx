@@ -18,8 +18,8 @@ export function SourceTries({ source }: { source: string }) {
       <State state={first} />
       {moved && (
         <p>
-          It has moved for good to <span className="break-all">{moved}</span>, where it is followed
-          to; its address here should be changed.
+          It has moved for good to <span className="break-all">{moved.replace(/\?.*/, '')}</span> and
+          is followed there; its address here should be changed.
         </p>
       )}
       {steward && <TryNow source={source} asked={first.asked} />}
@@ -28,13 +28,14 @@ export function SourceTries({ source }: { source: string }) {
           page.tries.map((one) => (
             <li key={one.id}>
               {day(one.at)}, {clock(one.at)}:{' '}
-              {one.error ? <span className="text-error">{one.error}. </span> : null}
-              <span className="text-soft">{brought(one)}</span>
+              {one.error && <span className="text-error">{one.error}</span>}
+              {one.error && one.pages > 0 && ', after '}
+              {(one.pages > 0 || !one.error) && <span className="text-soft">{brought(one)}</span>}
             </li>
           )),
         )}
       </ol>
-      {first.tries.length === 0 && <p>It has not been asked yet.</p>}
+      {first.tries.length === 0 && <p>No harvest is noted yet.</p>}
       {found.hasNextPage && (
         <Act disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
           Earlier harvests
@@ -76,7 +77,6 @@ function TryNow({ source, asked }: { source: string; asked: boolean }) {
 }
 
 function brought(one: Schema['Try']): string {
-  if (one.pages === 0) return 'nothing came';
   const aside = one.setAside > 0 ? `, ${counted(one.setAside, 'record')} set aside` : '';
   return `${counted(one.taken, 'record')} on ${counted(one.pages, 'page')}, ${counted(one.changed, 'publication')} changed${aside}`;
 }

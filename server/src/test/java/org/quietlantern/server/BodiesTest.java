@@ -12,6 +12,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -85,7 +86,13 @@ class BodiesTest {
         drip.close();
       }
     }
-    assertThat(dora.post("/search", Map.of("text", "moths")).status()).isEqualTo(200);
+    // Until the server has noticed that they are gone, it says when to come again.
+    Client.Response after = dora.post("/search", Map.of("text", "moths"));
+    for (int tries = 0; after.status() == 429 && tries < 3; tries++) {
+      Thread.sleep(Duration.ofSeconds(Long.parseLong(after.header("Retry-After"))).toMillis());
+      after = dora.post("/search", Map.of("text", "moths"));
+    }
+    assertThat(after.status()).isEqualTo(200);
   }
 
   private static boolean isAnswered(Socket socket) {

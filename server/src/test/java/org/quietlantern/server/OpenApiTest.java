@@ -24,7 +24,11 @@ class OpenApiTest {
   @Test
   void theCommittedDescriptionIsTheRunningServers() throws IOException {
     JsonMapper mapper = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-    try (TestApp app = new TestApp("--lantern.demo.enabled=true", "--lantern.demo.past-days=1")) {
+    try (TestApp app =
+        new TestApp(
+            "--lantern.demo.enabled=true",
+            "--lantern.demo.past-days=1",
+            "--springdoc.api-docs.enabled=true")) {
       TestGroup group = app.group("Ann Arden");
       String running = group.client(0).below("").get("/api-docs").body();
       String pretty = mapper.writeValueAsString(mapper.readTree(running)) + "\n";

@@ -23,6 +23,7 @@ import org.apache.lucene.store.FSDirectory;
  * on.
  */
 public final class CatalogueIndex implements AutoCloseable {
+  private static final System.Logger LOG = System.getLogger(CatalogueIndex.class.getName());
   private static final String NUMBER = "number";
   private static final String CATALOGUE = "catalogue";
 
@@ -169,11 +170,26 @@ public final class CatalogueIndex implements AutoCloseable {
     return new Snapshot(state);
   }
 
+  /**
+   * Takes nothing in any more and lets the folder go, in whatever condition it is. What was taken
+   * in can still be searched until it is closed.
+   */
+  public synchronized void retire() {
+    try {
+      writer.rollback();
+    } catch (IOException | RuntimeException broken) {
+      // It was broken already, which is why it is given up.
+      LOG.log(System.Logger.Level.DEBUG, "an index was given up", broken);
+    }
+  }
+
   @Override
   public synchronized void close() {
     try {
       state.reader().decRef();
-      writer.close();
+      if (writer.isOpen()) {
+        writer.close();
+      }
       directory.close();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);

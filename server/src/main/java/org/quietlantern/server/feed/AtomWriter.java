@@ -11,6 +11,7 @@ import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Text;
 
 /** Writes Atom (RFC 4287), in pages (RFC 5005, 3). The same feed gives the same bytes. */
 final class AtomWriter {
@@ -100,8 +101,8 @@ final class AtomWriter {
   private void category(String scheme, String term, String label) throws XMLStreamException {
     xml.writeEmptyElement("category");
     xml.writeAttribute("scheme", scheme);
-    xml.writeAttribute("term", term);
-    xml.writeAttribute("label", label);
+    xml.writeAttribute("term", Text.legal(term));
+    xml.writeAttribute("label", Text.legal(label));
   }
 
   private void person(String name) throws XMLStreamException {
@@ -114,12 +115,13 @@ final class AtomWriter {
     xml.writeEmptyElement("link");
     xml.writeAttribute("rel", relation);
     xml.writeAttribute("type", type);
-    xml.writeAttribute("href", address);
+    xml.writeAttribute("href", Text.legal(address));
   }
 
   private void element(String name, String text) throws XMLStreamException {
     xml.writeStartElement(name);
-    xml.writeCharacters(text);
+    // What was kept before names were cleaned at the door may hold what XML cannot.
+    xml.writeCharacters(Text.legal(text));
     xml.writeEndElement();
   }
 

@@ -3,33 +3,29 @@ package org.quietlantern.server.feed;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.MessageDigest;
-import java.security.SecureRandom;
 import java.util.Base64;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Secrets;
 import org.springframework.stereotype.Component;
 
 /**
  * The secret part of a feed's address: HMAC-SHA-256 (RFC 2104) of the feed and its generation under
- * a key that lies in the data folder, never in the database. So an address can be shown again, but
- * not guessed.
+ * a secret of the installation. So an address can be shown again, but not guessed.
  */
 @Component
 class FeedAddresses {
-  private static final int KEY_BYTES = 32;
   private final SecretKeySpec key;
   private final String baseUrl;
 
-  FeedAddresses(LanternProperties properties) {
-    this.key = new SecretKeySpec(key(properties.data().resolve("feed.key")), "HmacSHA256");
+  FeedAddresses(Secrets secrets, LanternProperties properties) {
+    byte[] bytes = secrets.of("feed", () -> former(properties.data().resolve("feed.key")));
+    this.key = new SecretKeySpec(bytes, "HmacSHA256");
     this.baseUrl = properties.baseUrl();
   }
 
@@ -54,20 +50,10 @@ class FeedAddresses {
     }
   }
 
-  private static byte[] key(Path file) {
+  /** Before secrets lay in the database, the key was a file; addresses made under it go on. */
+  private static byte[] former(Path file) {
     try {
-      Files.createDirectories(file.toAbsolutePath().getParent());
-      byte[] fresh = new byte[KEY_BYTES];
-      new SecureRandom().nextBytes(fresh);
-      try {
-        Files.createFile(
-            file,
-            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-        Files.write(file, fresh, StandardOpenOption.WRITE);
-        return fresh;
-      } catch (FileAlreadyExistsException kept) {
-        return Files.readAllBytes(file);
-      }
+      return Files.exists(file) ? Files.readAllBytes(file) : Secrets.fresh();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -43,13 +43,18 @@ class RevisionShelf implements Shelf {
     return mapper.revisions(group, name.substring(0, colon), 1).stream()
         .map(SavedSearchMapper.RevisionRow::n)
         .findFirst()
-        .filter(last -> last > Integer.parseInt(name.substring(colon + 1)))
+        .filter(last -> last > number(name).orElse(last))
         .map(last -> name.substring(0, colon) + ":" + last);
   }
 
   private Optional<SavedSearchMapper.Held> held(int group, String name) {
     int colon = name.indexOf(':');
-    return Optional.ofNullable(
-        mapper.held(group, name.substring(0, colon), Integer.parseInt(name.substring(colon + 1))));
+    return number(name).map(revision -> mapper.held(group, name.substring(0, colon), revision));
+  }
+
+  /** The revision that a name ends in. */
+  private static Optional<Integer> number(String name) {
+    String number = name.substring(name.indexOf(':') + 1);
+    return number.matches("\\d{1,9}") ? Optional.of(Integer.valueOf(number)) : Optional.empty();
   }
 }

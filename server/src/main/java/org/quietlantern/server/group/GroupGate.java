@@ -2,6 +2,7 @@ package org.quietlantern.server.group;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Map;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.SessionAccount;
@@ -40,7 +41,8 @@ class GroupGate implements HandlerInterceptor, HandlerMethodArgumentResolver {
     Member member =
         groups.findMember(group, SessionAccount.current()).orElseThrow(Refusal::unknown);
     boolean reads =
-        request.getMethod().equals("GET") || method.hasMethodAnnotation(GuestsMay.class);
+        List.of("GET", "HEAD").contains(request.getMethod())
+            || method.hasMethodAnnotation(GuestsMay.class);
     if (!reads && !member.mayWrite()) {
       throw new Refusal(HttpStatus.FORBIDDEN, "guest", "Guests read; they change nothing.");
     }

@@ -1,5 +1,8 @@
 package org.quietlantern.server.index;
 
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -8,6 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import org.apache.lucene.store.AlreadyClosedException;
 import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.server.catalogue.Publications;
@@ -17,10 +21,12 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Keeps this process's copy of the catalogue in step with the database. The copy may be deleted at
- * any time; whatever it lacks is taken in from the numbers that it has not seen.
+ * any time, also while it is used: it is then searched as it was, until another has been made that
+ * holds everything. Whatever a copy lacks is taken in from the numbers that it has not seen.
  */
 @Service
 public class IndexKeeper implements SmartLifecycle {
@@ -30,7 +36,8 @@ public class IndexKeeper implements SmartLifecycle {
   private final IndexFeeder feeder;
   private final Calendar calendar;
   private final LanternProperties properties;
-  private CatalogueIndex index;
+  private volatile CatalogueIndex index;
+  private final Trouble trouble = new Trouble();
   private ScheduledExecutorService following;
   private ScheduledFuture<?> task;
 
@@ -53,39 +60,98 @@ public class IndexKeeper implements SmartLifecycle {
     return index.snapshot();
   }
 
+  /**
+   * The same where it can be had; otherwise the last state that there is, which {@link #upToDate}
+   * dates. To be closed by the caller.
+   */
+  public Snapshot latest(long atLeast) {
+    return trouble.isThere() ? index.snapshot() : snapshot(atLeast);
+  }
+
+  /** Of which moment the catalogue is searched, by the calendar. */
+  public Instant upToDate() {
+    return trouble.since().orElseGet(calendar::now);
+  }
+
+  /** How many changes are still to be taken in. */
+  public long lag() {
+    return Math.max(0, publications.latest() - index.number());
+  }
+
   /** Takes in everything that is in the database now. */
   public synchronized void catchUp() {
     long latest = publications.latest();
-    if (index.number() > latest) {
+    if (trouble.isThere()) {
+      renew(latest);
+    } else {
+      try {
+        bring(index, latest);
+      } catch (UncheckedIOException | AlreadyClosedException broken) {
+        trouble.begins(calendar.now(), broken);
+        renew(latest);
+      }
+    }
+    trouble.ends();
+  }
+
+  private void bring(CatalogueIndex copy, long latest) {
+    if (copy.number() > latest) {
       LOG.warn("the index is ahead of the database and is made anew");
-      index.empty();
+      copy.empty();
     }
     boolean changed = false;
-    while (index.number() < latest) {
-      takeIn(latest);
+    while (copy.number() < latest) {
+      takeIn(copy, latest);
       changed = true;
     }
     if (changed) {
-      index.commit();
+      copy.commit();
     }
   }
 
-  private void takeIn(long latest) {
-    List<Publications.Change> changes = publications.changes(index.number(), latest, BATCH);
+  /** Another copy in place of one whose folder is gone or full; searched once it holds all. */
+  private void renew(long latest) {
+    CatalogueIndex broken = index;
+    broken.retire();
+    CatalogueIndex fresh = open();
+    try {
+      bring(fresh, latest);
+    } catch (RuntimeException again) {
+      fresh.retire();
+      fresh.close();
+      throw again;
+    }
+    index = fresh;
+    broken.close();
+  }
+
+  private CatalogueIndex open() {
+    Path folder = properties.data().resolve("index");
+    String installation = calendar.installation().toString();
+    try {
+      return CatalogueIndex.open(folder, installation);
+    } catch (UncheckedIOException | IllegalArgumentException unreadable) {
+      LOG.warn("the index in {} cannot be read and is made anew", folder, unreadable);
+      FileSystemUtils.deleteRecursively(folder.toFile());
+      return CatalogueIndex.open(folder, installation);
+    }
+  }
+
+  private void takeIn(CatalogueIndex copy, long latest) {
+    List<Publications.Change> changes = publications.changes(copy.number(), latest, BATCH);
     Map<Integer, Long> touched = new LinkedHashMap<>();
     changes.forEach(change -> touched.put(change.publication(), change.no()));
     IndexFeeder.Batch batch = feeder.batch(touched);
     long upTo = changes.isEmpty() ? latest : changes.get(changes.size() - 1).no();
     List<CatalogueIndex.SetAside> aside = new ArrayList<>(batch.aside());
-    aside.addAll(index.apply(batch.put(), batch.remove(), upTo));
+    aside.addAll(copy.apply(batch.put(), batch.remove(), upTo));
     publications.resolve(touched.keySet());
     aside.forEach(a -> publications.setAside(a.id(), touched.get(a.id()), a.why()));
   }
 
   @Override
   public synchronized void start() {
-    index =
-        CatalogueIndex.open(properties.data().resolve("index"), calendar.installation().toString());
+    index = open();
     catchUp();
     following = Executors.newSingleThreadScheduledExecutor(work -> new Thread(work, "index"));
     task = following.scheduleWithFixedDelay(this::follow, 1, 1, TimeUnit.SECONDS);
@@ -93,9 +159,11 @@ public class IndexKeeper implements SmartLifecycle {
 
   private void follow() {
     try {
-      catchUp();
+      if (trouble.mayTry()) {
+        catchUp();
+      }
     } catch (RuntimeException failed) {
-      LOG.error("the index could not be brought up to date; it is tried again", failed);
+      trouble.begins(calendar.now(), failed);
     }
   }
 

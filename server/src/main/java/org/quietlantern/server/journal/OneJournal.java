@@ -139,6 +139,9 @@ class OneJournal {
 
   /** The issues of a year, the newest first. */
   List<IssueShown> contents(Member who, String issn, int year) {
+    if (year < 1 || year > 9999) {
+      throw Refusal.unknown();
+    }
     List<String> ids =
         matching.look(
             who,

@@ -27,12 +27,12 @@ import org.quietlantern.core.search.Unheaded;
 import org.quietlantern.core.search.Why;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
-import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Searching the catalogue: the one place where strategies are compiled and counted. */
 @Service
@@ -53,17 +53,16 @@ public class Matching {
   private final IndexKeeper index;
   private final GroupCircumstances circumstances;
   private final Shelves shelves;
-  private final Calendar calendar;
   private final Duration searchTime;
+  private final FairShare share;
 
   Matching(
       IndexKeeper index,
       GroupCircumstances circumstances,
       Shelves shelves,
-      Calendar calendar,
       LanternProperties properties) {
     this.searchTime = properties.searchTime();
-    this.calendar = calendar;
+    this.share = new FairShare(Runtime.getRuntime().availableProcessors(), searchTime);
     this.index = index;
     this.circumstances = circumstances;
     this.shelves = shelves;
@@ -81,7 +80,7 @@ public class Matching {
     return new Answer(
         found.count(),
         look.asOf(),
-        calendar.now(),
+        index.upToDate(),
         snapshot.number(),
         found.publicIds(),
         new LineAnswers(look, strategy, ready, found.count()).all(),
@@ -100,8 +99,16 @@ public class Matching {
     if (HELD.get() != null) {
       return work.get();
     }
-    try (Snapshot snapshot = index.snapshot(waitFor)) {
-      HELD.set(new Look(snapshot, circumstances.of(who), shelves.of(who.group())));
+    Supplier<T> inState = () -> inState(index.latest(waitFor), who, work);
+    // Whoever has a connection to the database keeps nobody waiting for one by waiting here.
+    return TransactionSynchronizationManager.isActualTransactionActive()
+        ? inState.get()
+        : share.take(who.id(), who.group(), inState);
+  }
+
+  private <T> T inState(Snapshot state, Member who, Supplier<T> work) {
+    try (state) {
+      HELD.set(new Look(state, circumstances.of(who), shelves.of(who.group())));
       return TimeLimit.within(searchTime, work);
     } catch (TimeLimit.Over over) {
       throw new Refusal(
@@ -113,6 +120,11 @@ public class Matching {
     } finally {
       HELD.remove();
     }
+  }
+
+  /** How many searches wait until it is their turn. */
+  public int waiting() {
+    return share.waiting();
   }
 
   /** How many a strategy finds now. */
@@ -233,7 +245,7 @@ public class Matching {
     if (HELD.get() != null) {
       return CitedCounts.of(HELD.get().snapshot(), dois);
     }
-    try (Snapshot snapshot = index.snapshot(0)) {
+    try (Snapshot snapshot = index.latest(0)) {
       return CitedCounts.of(snapshot, dois);
     }
   }

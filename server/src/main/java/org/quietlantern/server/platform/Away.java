@@ -19,12 +19,15 @@ public final class Away {
       if (cause instanceof SQLTransientException) {
         return true;
       }
-      if (cause instanceof SQLException sql
-          && sql.getSQLState() != null
-          && CLASSES.contains(sql.getSQLState().substring(0, 2))) {
+      if (cause instanceof SQLException sql && isAway(sql.getSQLState())) {
         return true;
       }
     }
     return false;
+  }
+
+  /** The database always gives a state; the pool gives none for a connection that it has closed. */
+  private static boolean isAway(@Nullable String state) {
+    return state == null || CLASSES.contains(state.substring(0, 2));
   }
 }

@@ -15,6 +15,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param jobs whether this process takes part in the work that falls due by itself
  * @param searchTime how long one question to the catalogue may take before it is given up
  * @param outboundTime how long one answer of another place may take from its first to its last byte
+ * @param secret under which the secrets of the installation are sealed, the same for all its
+ *     servers; empty: the file secret.key in the data folder
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -24,6 +26,7 @@ public record LanternProperties(
     @DefaultValue("true") boolean jobs,
     @DefaultValue("20s") Duration searchTime,
     @DefaultValue("2m") Duration outboundTime,
+    @DefaultValue("") String secret,
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.apache.hc.client5.http.DnsResolver;
 import org.apache.hc.client5.http.SystemDefaultDnsResolver;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
@@ -166,15 +167,22 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   private <T> Step<T> send(HttpUriRequestBase request, int expected, Reading<T> reading)
       throws IOException {
+    AtomicBoolean isOver = new AtomicBoolean();
     ScheduledFuture<?> end =
-        watch.schedule(request::abort, longest.toMillis(), TimeUnit.MILLISECONDS);
+        watch.schedule(
+            () -> {
+              isOver.set(true);
+              request.abort();
+            },
+            longest.toMillis(),
+            TimeUnit.MILLISECONDS);
     try {
       return client.execute(request, response -> answer(response, expected, reading));
     } catch (IOException | RuntimeException failed) {
       if (closing) {
         throw new Closing();
       }
-      if (end.isDone()) {
+      if (isOver.get()) {
         throw new IOException("the answer did not end in " + longest.toSeconds() + " s", failed);
       }
       throw failed;

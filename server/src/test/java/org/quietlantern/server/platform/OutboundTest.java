@@ -57,6 +57,7 @@ class OutboundTest {
             false,
             Duration.ofMinutes(1),
             Duration.ofSeconds(2),
+            "",
             allowed,
             new LanternProperties.Demo(false, null, "", 0)));
   }

@@ -81,6 +81,12 @@ public final class Client {
     return send(request);
   }
 
+  public Response head(String path) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + below + path))
+            .method("HEAD", HttpRequest.BodyPublishers.noBody()));
+  }
+
   /** What a file holds, as it came. */
   public byte[] getBytes(String path) {
     HttpRequest request = HttpRequest.newBuilder(URI.create(address + below + path)).build();
@@ -100,12 +106,17 @@ public final class Client {
   }
 
   public Response write(String method, String path, Object body, UUID command) {
+    return writeText(method, path, JSON.writeValueAsString(body), command);
+  }
+
+  /** Sends what may be no JSON at all. */
+  public Response writeText(String method, String path, String body, UUID command) {
     return send(
         HttpRequest.newBuilder(URI.create(address + below + path))
             .header("Content-Type", "application/json")
             .header("Command-Id", command.toString())
             .header("X-XSRF-TOKEN", token())
-            .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+            .method(method, HttpRequest.BodyPublishers.ofString(body)));
   }
 
   private String token() {

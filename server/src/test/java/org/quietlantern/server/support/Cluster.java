@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -38,6 +39,23 @@ final class Cluster {
       throw new IllegalStateException(failed);
     }
     return ONE.url(name);
+  }
+
+  /** Keeps everybody out of a database, those inside too; or lets them in again. */
+  static void letIn(String url, boolean in) {
+    String name = url.substring(url.lastIndexOf('/') + 1);
+    try (Connection connection = DriverManager.getConnection(ONE.url("postgres"), "app", "");
+        Statement statement = connection.createStatement()) {
+      statement.execute("alter database " + name + " with allow_connections " + in);
+      if (!in) {
+        statement.execute(
+            "select pg_terminate_backend(pid) from pg_stat_activity where datname = '"
+                + name
+                + "'");
+      }
+    } catch (SQLException failed) {
+      throw new IllegalStateException(failed);
+    }
   }
 
   private String url(String database) {

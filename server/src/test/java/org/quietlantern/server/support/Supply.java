@@ -13,11 +13,18 @@ import org.springframework.transaction.support.TransactionTemplate;
 public final class Supply {
   private final TestApp app;
   private final String source;
+  private final boolean found;
 
-  /** A source of the application that exists, by its key. */
+  /** A source of the application that exists, by its key; what it supplies is found at once. */
   public Supply(TestApp app, String source) {
+    this(app, source, true);
+  }
+
+  /** {@code found}: whether the index takes in what is supplied. */
+  public Supply(TestApp app, String source, boolean found) {
     this.app = app;
     this.source = source;
+    this.found = found;
   }
 
   /** A source made for a test; nobody answers at its address. */
@@ -39,7 +46,9 @@ public final class Supply {
       app.bean(TransactionTemplate.class)
           .executeWithoutResult(status -> app.bean(Catalogue.class).take(id(), page));
     }
-    app.bean(IndexKeeper.class).catchUp();
+    if (found) {
+      app.bean(IndexKeeper.class).catchUp();
+    }
   }
 
   public int id() {

@@ -48,6 +48,7 @@ public final class TestApp implements AutoCloseable {
   private final Outside outside;
   private final ConfigurableApplicationContext context;
   private final Path data;
+  private final String database;
 
   public TestApp(String... options) {
     this(Cluster.newDatabase(), folder(), options);
@@ -56,6 +57,7 @@ public final class TestApp implements AutoCloseable {
   private TestApp(String database, Path data, String... options) {
     try {
       this.data = data;
+      this.database = database;
       outside = new Outside(0, LITERATURE);
       outside.setClock(BEGINS);
       String[] all = {
@@ -83,6 +85,16 @@ public final class TestApp implements AutoCloseable {
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+  }
+
+  /** Another server of the same installation, with a data folder of its own. */
+  public TestApp beside(String... options) {
+    return new TestApp(database, folder(), options);
+  }
+
+  /** Takes the database away, or gives it back. */
+  public void letDatabase(boolean answer) {
+    Cluster.letIn(database, answer);
   }
 
   private static Path folder() {
@@ -194,7 +206,7 @@ public final class TestApp implements AutoCloseable {
     bean(Accounts.class).makeSteward(bean(Groups.class).account(member));
   }
 
-  Client signedIn(Member member) {
+  public Client signedIn(Member member) {
     Client client = new Client(address());
     client.signIn(
         member.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '.')

@@ -78,6 +78,12 @@ public final class World {
     values.put("year", "2025");
   }
 
+  /** One of its own, to be destroyed. */
+  public static World fresh(TestApp app) {
+    return new World(app);
+  }
+
+  /** The one of the shared application. */
   public static synchronized World in(TestApp app) {
     if (world == null) {
       world = new World(app);

@@ -23,7 +23,7 @@ import org.springframework.web.servlet.HandlerExceptionResolver;
  * own.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class BodyBounds extends OncePerRequestFilter {
   private static final int AT_ONCE = 64;
   private static final Bound SIGN_IN = new Bound(4 << 10, Duration.ofSeconds(10));

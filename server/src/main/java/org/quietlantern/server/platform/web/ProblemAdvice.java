@@ -1,9 +1,13 @@
 package org.quietlantern.server.platform.web;
 
 import java.net.URI;
+import java.util.List;
+import org.quietlantern.core.publication.Text;
+import org.quietlantern.server.platform.Away;
 import org.quietlantern.server.platform.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.slf4j.MDC;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpHeaders;
@@ -16,6 +20,8 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 
 /** Turns what went wrong into problem+json (RFC 9457). Types are {@code urn:quietlantern:...}. */
 @RestControllerAdvice
@@ -42,13 +48,24 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler
   ResponseEntity<ProblemDetail> failed(RuntimeException failure) {
+    if (Away.isCauseOf(failure)) {
+      LOG.warn("the database is away: {}", failure.getMessage());
+      return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+          .header(HttpHeaders.RETRY_AFTER, "5")
+          .body(
+              problem(
+                  HttpStatus.SERVICE_UNAVAILABLE,
+                  "away",
+                  "The database does not answer at the moment. Try again in a few seconds."));
+    }
     LOG.error("a request failed", failure);
     return ResponseEntity.internalServerError()
         .body(
             problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "failed",
-                "Something went wrong here. Nothing was changed; it may work again in a moment."));
+                "Something went wrong here; it is noted as %s. Look whether it was done before you repeat it."
+                    .formatted(MDC.get(RequestLog.ID))));
   }
 
   /** A body that ended at its bound is told so; others cannot be read as what they should be. */
@@ -65,12 +82,29 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             : cause instanceof BoundedBody.TooSlow
                 ? HttpStatus.REQUEST_TIMEOUT
                 : HttpStatus.BAD_REQUEST;
-    String sentence =
-        told == HttpStatus.BAD_REQUEST
-            ? "What was sent cannot be read; it should be JSON as the description of the API has it."
-            : cause.getMessage();
+    String sentence = told == HttpStatus.BAD_REQUEST ? unreadable(cause) : cause.getMessage();
     headers.set(HttpHeaders.CONNECTION, "close");
     return ResponseEntity.status(told).headers(headers).body(problem(told, "body", sentence));
+  }
+
+  /** Names the field where it is known. */
+  private static String unreadable(Throwable cause) {
+    String field = cause instanceof DatabindException broken ? field(broken.getPath()) : "";
+    return field.isEmpty()
+        ? "What was sent cannot be read; it should be JSON as the description of the API has it."
+        : "“" + field + "” is missing or cannot be read as what it should be.";
+  }
+
+  private static String field(List<JacksonException.Reference> path) {
+    StringBuilder field = new StringBuilder();
+    for (JacksonException.Reference step : path) {
+      if (step.getPropertyName() == null) {
+        field.append('[').append(step.getIndex()).append(']');
+      } else {
+        field.append(field.isEmpty() ? "" : ".").append(step.getPropertyName());
+      }
+    }
+    return Text.atMost(200, field.toString());
   }
 
   private static ProblemDetail problem(HttpStatus status, String type, String sentence) {

@@ -1,5 +1,6 @@
 package org.quietlantern.server.platform.web;
 
+import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -53,6 +54,11 @@ class SecurityConfiguration {
         .authorizeHttpRequests(
             requests ->
                 requests
+                    // What failed is told by way of it; nobody comes there from outside.
+                    .dispatcherTypeMatchers(DispatcherType.ERROR)
+                    .permitAll()
+                    .requestMatchers("/error")
+                    .denyAll()
                     .requestMatchers(HttpMethod.POST, "/api/session")
                     .permitAll()
                     .requestMatchers("/api/**")
