@@ -36,6 +36,20 @@ run_tests() {
       build
       maven -pl e2e verify ${class:+-Dtest="$class"}
       ;;
+    # What strangers, members, sources and the machine do that they should not; part of the others.
+    attacks)
+      need_running
+      web_packages
+      maven -pl core,stand-ins,server test -Dsurefire.failIfNoSpecifiedTests=false \
+        -Dtest='AccountTest,BodiesTest,FuzzTest,StrangersTest,HeldStrategiesTest,FairShareTest,SkosProblemsTest,BoundsTest,HostileSourcesTest,OddSourcesTest,OutboundTest,FaultsTest,HealthTest,CrashTest'
+      ;;
+    # Every odd value in every place; the other lanes send some of them.
+    fuzz)
+      need_running
+      web_packages
+      maven -pl core,stand-ins,server test -Dsurefire.failIfNoSpecifiedTests=false \
+        -Dtest=FuzzTest -Dfuzz.whole=true
+      ;;
     # Nightly: too long for every change.
     mutants)
       maven -Pmutants -pl core test-compile \
@@ -52,7 +66,7 @@ run_tests() {
       wait_for web
       return $failed
       ;;
-    *) fail "there is no lane “$lane”: core, web, server, browser or mutants" ;;
+    *) fail "there is no lane “$lane”: core, web, server, browser, attacks, fuzz or mutants" ;;
   esac
 }
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
@@ -31,6 +32,7 @@ public class Watching implements Job {
   private final RoundClosing closing;
   private final Rounds rounds;
   private final Harvests harvests;
+  private final IndexKeeper index;
   private final Calendar calendar;
   private final SystemTime system;
 
@@ -43,6 +45,7 @@ public class Watching implements Job {
       RoundClosing closing,
       Rounds rounds,
       Harvests harvests,
+      IndexKeeper index,
       Calendar calendar,
       SystemTime system) {
     this.mapper = mapper;
@@ -50,6 +53,7 @@ public class Watching implements Job {
     this.closing = closing;
     this.rounds = rounds;
     this.harvests = harvests;
+    this.index = index;
     this.calendar = calendar;
     this.system = system;
   }
@@ -67,6 +71,10 @@ public class Watching implements Job {
   @Override
   public void run() {
     rounds.follow();
+    if (index.standsStill()) {
+      // What came cannot be looked at: alerts wait, and so do the rounds that it belongs to.
+      return;
+    }
     long settled = harvests.settled();
     Instant harvested = harvests.lastEnded().orElse(Instant.EPOCH);
     for (int alert : mapper.behind(settled, harvested)) {

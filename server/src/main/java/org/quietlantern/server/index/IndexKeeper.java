@@ -68,6 +68,11 @@ public class IndexKeeper implements SmartLifecycle {
     return trouble.isThere() ? index.snapshot() : snapshot(atLeast);
   }
 
+  /** Whether the copy cannot be brought up to date for now. */
+  public boolean standsStill() {
+    return trouble.isThere();
+  }
+
   /** Of which moment the catalogue is searched, by the calendar. */
   public Instant upToDate() {
     return trouble.since().orElseGet(calendar::now);

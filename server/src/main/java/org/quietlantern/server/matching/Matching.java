@@ -1,5 +1,8 @@
 package org.quietlantern.server.matching;
 
+import io.micrometer.core.instrument.Counter;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.Timer;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.List;
@@ -55,12 +58,17 @@ public class Matching {
   private final Shelves shelves;
   private final Duration searchTime;
   private final FairShare share;
+  private final Timer took;
+  private final Counter givenUp;
 
   Matching(
       IndexKeeper index,
       GroupCircumstances circumstances,
       Shelves shelves,
-      LanternProperties properties) {
+      LanternProperties properties,
+      MeterRegistry figures) {
+    this.took = Timer.builder("lantern.search").publishPercentileHistogram().register(figures);
+    this.givenUp = figures.counter("lantern.search.given.up");
     this.searchTime = properties.searchTime();
     this.share = new FairShare(Runtime.getRuntime().availableProcessors(), searchTime);
     this.index = index;
@@ -109,8 +117,9 @@ public class Matching {
   private <T> T inState(Snapshot state, Member who, Supplier<T> work) {
     try (state) {
       HELD.set(new Look(state, circumstances.of(who), shelves.of(who.group())));
-      return TimeLimit.within(searchTime, work);
+      return took.record(() -> TimeLimit.within(searchTime, work));
     } catch (TimeLimit.Over over) {
+      givenUp.increment();
       throw new Refusal(
           HttpStatus.SERVICE_UNAVAILABLE,
           "search-time",

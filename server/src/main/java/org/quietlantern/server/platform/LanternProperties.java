@@ -17,6 +17,8 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param outboundTime how long one answer of another place may take from its first to its last byte
  * @param secret under which the secrets of the installation are sealed, the same for all its
  *     servers; empty: the file secret.key in the data folder
+ * @param figuresToken by which the figures at {@code /manage/prometheus} may be read; empty: nobody
+ *     may
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -27,6 +29,7 @@ public record LanternProperties(
     @DefaultValue("20s") Duration searchTime,
     @DefaultValue("2m") Duration outboundTime,
     @DefaultValue("") String secret,
+    @DefaultValue("") String figuresToken,
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 

@@ -58,6 +58,7 @@ class OutboundTest {
             Duration.ofMinutes(1),
             Duration.ofSeconds(2),
             "",
+            "",
             allowed,
             new LanternProperties.Demo(false, null, "", 0)));
   }

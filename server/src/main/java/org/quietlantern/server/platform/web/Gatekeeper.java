@@ -43,6 +43,11 @@ class Gatekeeper implements AuthenticationEntryPoint, AccessDeniedHandler {
         "This page is older than your visit. Load it again and repeat what you did.");
   }
 
+  /** As if there were nothing. */
+  void hide(HttpServletRequest request, HttpServletResponse response) {
+    problems.resolveException(request, response, null, Refusal.unknown());
+  }
+
   private void refuse(
       HttpServletRequest request,
       HttpServletResponse response,

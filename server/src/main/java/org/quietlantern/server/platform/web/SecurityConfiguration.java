@@ -1,10 +1,16 @@
 package org.quietlantern.server.platform.web;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -25,6 +31,42 @@ class SecurityConfiguration {
   @Bean
   PasswordEncoder passwordEncoder() {
     return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+  }
+
+  /** Health is told to anybody, by one word; figures to whoever knows the token. */
+  @Bean
+  @Order(0)
+  SecurityFilterChain management(HttpSecurity http, LanternProperties properties, Gatekeeper gate) {
+    return headers(http.securityMatcher("/manage/**"))
+        .csrf(AbstractHttpConfigurer::disable)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .anonymous(AbstractHttpConfigurer::disable)
+        .securityContext(c -> c.securityContextRepository(new NullSecurityContextRepository()))
+        .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .exceptionHandling(
+            e ->
+                e.authenticationEntryPoint((request, response, why) -> gate.hide(request, response))
+                    .accessDeniedHandler((request, response, why) -> gate.hide(request, response)))
+        .authorizeHttpRequests(
+            requests ->
+                requests
+                    .requestMatchers("/manage/health/**")
+                    .permitAll()
+                    .anyRequest()
+                    .access(
+                        (reader, request) ->
+                            new AuthorizationDecision(
+                                knows(properties.figuresToken(), request.getRequest()))))
+        .build();
+  }
+
+  private static boolean knows(String token, HttpServletRequest request) {
+    String given = request.getHeader(HttpHeaders.AUTHORIZATION);
+    return !token.isEmpty()
+        && given != null
+        && MessageDigest.isEqual(
+            ("Bearer " + token).getBytes(StandardCharsets.UTF_8),
+            given.getBytes(StandardCharsets.UTF_8));
   }
 
   /** Open to anybody, and never a session: stable links and feeds. */
