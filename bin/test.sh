@@ -116,11 +116,12 @@ bench() {
   case "$what" in
     search) bench_search "${@:2}" ;;
     http) bench_http "${@:2}" ;;
+    attacks) bench_attacks "${@:2}" ;;
     headings)
       build_bench
       measure HeadingBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http or headings" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks or headings" ;;
   esac
 }
 
@@ -150,4 +151,11 @@ bench_search() {
 bench_http() {
   build_bench
   measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk "${@:2}"
+}
+
+# What a member of a demo that runs waits for while others do what they should not.
+bench_attacks() {
+  build_bench
+  measure AttackBench "${1:-http://localhost:8080}" una@harrowfen.example ilse@ternhollow.example \
+    lamp-at-dusk
 }

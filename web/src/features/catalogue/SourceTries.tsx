@@ -18,8 +18,8 @@ export function SourceTries({ source }: { source: string }) {
       <State state={first} />
       {moved && (
         <p>
-          It has moved for good to <span className="break-all">{moved.replace(/\?.*/, '')}</span> and
-          is followed there; its address here should be changed.
+          It has moved for good to <span className="break-all">{moved.replace(/\?.*/, '')}</span>{' '}
+          and is followed there; its address here should be changed.
         </p>
       )}
       {steward && <TryNow source={source} asked={first.asked} />}

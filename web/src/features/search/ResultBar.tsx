@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { Act, counted, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../folders';
 import { mayWrite, useHere } from '../session';
-import type { Result } from './api';
+import { useWaiting, type Result } from './api';
 import { BySourceDialog } from './BySourceDialog';
 import { CqlDialog } from './CqlDialog';
 import { ORDERS } from './orders';
@@ -85,11 +85,7 @@ export function ResultBar({
         {count === 1 ? 'publication' : 'publications'}
         {stale && ' for the lines before'}
       </p>
-      {waiting && (
-        <span aria-live="polite">
-          still counting <Act onClick={onCancel}>Cancel</Act>
-        </span>
-      )}
+      {waiting && <StillCounting onCancel={onCancel} />}
       {before !== undefined && before !== count && (
         <span className="text-soft">was {before.toLocaleString('en-GB')}</span>
       )}
@@ -170,5 +166,17 @@ export function ResultBar({
       {open === 'cql' && <CqlDialog strategy={strategy} onStrategy={onStrategy} onClose={close} />}
       {open === 'sources' && <BySourceDialog strategy={strategy} onClose={close} />}
     </section>
+  );
+}
+
+/** An answer that takes its time; searches of one's own are worked off one after the other. */
+function StillCounting({ onCancel }: { onCancel: () => void }) {
+  const here = useHere();
+  const own = useWaiting(here.id).data?.own ?? 0;
+  return (
+    <span aria-live="polite">
+      still counting{own > 0 && `; ${counted(own, 'search', 'searches')} of yours wait their turn`}{' '}
+      <Act onClick={onCancel}>Cancel</Act>
+    </span>
   );
 }

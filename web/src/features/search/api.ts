@@ -43,6 +43,23 @@ export function useSearch(group: string, strategy: Strategy, order: string) {
   return { ...query, cancel: () => client.cancelQueries({ queryKey }) };
 }
 
+/** How many of the member's own searches wait for their turn; looked at while one takes long. */
+export function useWaiting(group: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'waiting'],
+    refetchInterval: 1_000,
+    gcTime: 0,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/search/waiting', {
+          params: { path: { group } },
+          signal,
+        }),
+      ),
+  });
+}
+
 const LOOK_EVERY = 20_000;
 
 /** How many of what came in since match, looked at now and then (rule O2). */

@@ -1,15 +1,6 @@
 package org.quietlantern.bench;
 
-import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.util.Locale;
-import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
@@ -21,18 +12,14 @@ import org.quietlantern.core.query.Strategy;
  * a trail is to be measured, how many steps to settle first, which stay on that member's trail.
  */
 public final class HttpBench {
-  private final CookieManager cookies = new CookieManager();
-  private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
-  private final String address;
-  private String group = "";
+  private final Visit visit;
 
-  private HttpBench(String address) {
-    this.address = address;
+  private HttpBench(Visit visit) {
+    this.visit = visit;
   }
 
   public static void main(String[] arguments) {
-    HttpBench bench = new HttpBench(arguments[0]);
-    bench.signIn(arguments[1], arguments[2]);
+    HttpBench bench = new HttpBench(new Visit(arguments[0]).signIn(arguments[1], arguments[2]));
     System.out.printf(
         "| over HTTP, the demo's catalogue | found | milliseconds |%n|---|---|---|%n");
     for (Question question : Question.all()) {
@@ -45,29 +32,22 @@ public final class HttpBench {
 
   /** Settles so many different searches first. */
   private void trail(int steps) {
-    String path = "/api/groups/" + group;
     for (int i = 0; i < steps; i++) {
       String asked = "{\"asked\":{\"text\":\"moth or bench%d\"},\"order\":\"here\"}".formatted(i);
-      send("POST", path + "/steps", asked);
+      visit.inGroup("POST", "/steps", asked);
     }
     System.out.printf("%n| a trail of %,d steps | milliseconds |%n|---|---|%n", steps);
-    Times opened = Times.of(() -> send("GET", path + "/trail", ""));
+    Times opened = Times.of(() -> visit.inGroup("GET", "/trail", ""));
     System.out.printf(Locale.ENGLISH, "| opened | %s |%n", opened);
-    Times sought = Times.of(() -> send("GET", path + "/trail?words=bench17", ""));
+    Times sought = Times.of(() -> visit.inGroup("GET", "/trail?words=bench17", ""));
     System.out.printf(Locale.ENGLISH, "| looked through for a word | %s |%n", sought);
-    Times csv = Times.of(() -> send("GET", path + "/trail/steps.csv", ""));
+    Times csv = Times.of(() -> visit.inGroup("GET", "/trail/steps.csv", ""));
     System.out.printf(Locale.ENGLISH, "| all of it as CSV | %s |%n", csv);
-  }
-
-  private void signIn(String email, String password) {
-    send("GET", "/api/me", "");
-    String body = "{\"email\":\"%s\",\"password\":\"%s\"}".formatted(email, password);
-    group = found("\"id\":\"(\\w{10})\"", send("POST", "/api/session", body));
   }
 
   private void print(Question question) {
     String body = "{\"strategy\":" + json(question.strategy()) + "}";
-    String count = found("\"count\":(\\d+)", search("", body));
+    String count = Visit.found("\"count\":(\\d+)", search("", body));
     Times times =
         Times.of(
             () -> {
@@ -83,36 +63,7 @@ public final class HttpBench {
   }
 
   private String search(String what, String body) {
-    return send("POST", "/api/groups/" + group + "/search" + what, body);
-  }
-
-  private String send(String method, String path, String body) {
-    try {
-      HttpRequest.Builder request =
-          HttpRequest.newBuilder(URI.create(address + path))
-              .header("Content-Type", "application/json")
-              .header("Command-Id", UUID.randomUUID().toString())
-              .method(method, HttpRequest.BodyPublishers.ofString(body));
-      cookies.getCookieStore().getCookies().stream()
-          .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-          .forEach(cookie -> request.setHeader("X-XSRF-TOKEN", cookie.getValue()));
-      HttpResponse<String> answer =
-          client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-      if (answer.statusCode() >= 400 && !path.equals("/api/me")) {
-        throw new IllegalStateException(path + ": " + answer.statusCode() + " " + answer.body());
-      }
-      return answer.body();
-    } catch (IOException | InterruptedException failed) {
-      throw new IllegalStateException(failed);
-    }
-  }
-
-  private static String found(String pattern, String text) {
-    Matcher matcher = Pattern.compile(pattern).matcher(text);
-    if (!matcher.find()) {
-      throw new IllegalStateException("nothing like " + pattern + " in " + text);
-    }
-    return matcher.group(1);
+    return visit.inGroup("POST", "/search" + what, body);
   }
 
   private static String json(Strategy strategy) {

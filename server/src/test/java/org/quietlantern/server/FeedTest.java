@@ -11,6 +11,7 @@ import java.net.URI;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.server.platform.Calendar;
@@ -42,6 +43,39 @@ class FeedTest {
     } catch (FeedException bad) {
       throw new AssertionError(xml, bad);
     }
+  }
+
+  @DisplayName("An alert that somebody follows by a feed is not taken back; it says so")
+  @Test
+  void followedAlertStays() {
+    UUID made = UUID.randomUUID();
+    String search = group.search(group.folder("G"), "Moths", "moth").get("id").asString();
+    String watched =
+        fia.post("/alerts", Map.of("search", search, "rhythm", "daily"), made)
+            .ok()
+            .get("id")
+            .asString();
+    group.client(1).post("/alerts/" + watched + "/feed", Map.of()).ok();
+    Client.Response undone = fia.post("/actions/" + made + "/undo", Map.of());
+    assertThat(undone.status()).isEqualTo(409);
+    assertThat(undone.json().get("detail").asString()).contains("by a feed");
+    fia.get("/alerts/" + watched).ok();
+  }
+
+  @DisplayName(
+      "A name with letters that XML cannot hold, kept before names were cleaned: still XML")
+  @Test
+  void controlLetters() {
+    String address = subscribe(fia);
+    APP.bean(JdbcTemplate.class)
+        .update(
+            "update saved_search set name = E'Every\\x01thing' where id = (select v.saved_search"
+                + " from revision v join alert a on a.revision = v.id where a.pid = ?)",
+            alert);
+    assertThat(parse(reader.get(address).body()).getTitle()).isEqualTo("Everything");
+    String clean =
+        group.search(group.folder("H"), "Bell \u0007 rings", "bell").get("name").asString();
+    assertThat(clean).isEqualTo("Bell  rings");
   }
 
   @DisplayName("RFC 4287: an ordinary reader reads it, and every required part is there")

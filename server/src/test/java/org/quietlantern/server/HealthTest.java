@@ -2,6 +2,9 @@ package org.quietlantern.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
@@ -9,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.slf4j.LoggerFactory;
 
 /** What whoever runs the server can see of it, and what is behind a proxy. */
 class HealthTest {
@@ -68,13 +72,30 @@ class HealthTest {
     assertThat(figures).as("no words, no addresses").doesNotContain("moth", group.pid());
   }
 
-  @DisplayName("Every answer has a name of its own, and a failure says it")
+  @DisplayName(
+      "Every request has a name, in its answer and in its one line of the log, without words")
   @Test
   void names() {
-    Client anybody = new Client(APP.address());
-    String one = anybody.get("/api/me").header("Request-Id");
-    String other = anybody.get("/api/me").header("Request-Id");
-    assertThat(one).matches("[0-9a-z]{10}").isNotEqualTo(other);
+    Logger log = (Logger) LoggerFactory.getLogger("org.quietlantern.requests");
+    ListAppender<ILoggingEvent> lines = new ListAppender<>();
+    lines.start();
+    log.addAppender(lines);
+    try {
+      Client anybody = new Client(APP.address());
+      String one = anybody.get("/api/me").header("Request-Id");
+      String other = anybody.get("/feed/0000000000/a-secret.atom?before=7").header("Request-Id");
+      assertThat(one).matches("[0-9a-z]{10}").isNotEqualTo(other);
+      assertThat(lines.list)
+          .extracting(ILoggingEvent::getFormattedMessage)
+          .anyMatch(line -> line.startsWith("id=" + one + " method=GET form=none status=401 ms="))
+          .anyMatch(
+              line ->
+                  line.startsWith(
+                      "id=" + other + " method=GET form=/feed/{feed}/{secret}.atom status=404 ms="))
+          .noneMatch(line -> line.contains("a-secret"));
+    } finally {
+      log.detachAppender(lines);
+    }
   }
 
   @DisplayName("Behind a proxy that is named: cookies are for TLS only, browsers keep to it")

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Text;
 
 /** Records that are too much: cut and named, or not read, and never in the way of others. */
 class BoundsTest {
@@ -117,6 +118,16 @@ class BoundsTest {
   @ValueSource(bytes = {0, 1, 8, 11, 31, (byte) 0x80, (byte) 0xC0, (byte) 0xFF})
   void bytesThatAreNoLetterAreReplaced(byte odd) throws IOException {
     assertThat(replaced(new byte[] {'a', odd, 'b'})).isEqualTo("a\uFFFDb");
+  }
+
+  @DisplayName("Typed text: control letters go, half a pair is replaced, everything else stays")
+  @Test
+  void legal() {
+    assertThat(Text.legal("a\u0000b\u0007c\uFFFEd")).isEqualTo("abcd");
+    assertThat(Text.legal("\uD800x\uDC00")).isEqualTo("\uFFFDx\uFFFD");
+    String fine = "tab\tline\r\nowl 🦉 é";
+    assertThat(Text.legal(fine)).isSameAs(fine);
+    assertThat(Text.legal("\u0001" + fine)).isEqualTo(fine);
   }
 
   @Test

@@ -219,6 +219,9 @@ interface AlertMapper {
       """)
   Integer watching(String search);
 
+  @Select("select count(*) from feed where alert = #{id}")
+  int feeds(int id);
+
   @Select("select count(*) from finding where alert = #{id}")
   int findings(int id);
 

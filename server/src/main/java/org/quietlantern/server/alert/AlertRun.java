@@ -5,10 +5,11 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Compiled;
 import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
@@ -21,6 +22,7 @@ import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.SystemTime;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
@@ -33,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class AlertRun {
+  private static final int TIMES_A_SEARCH = 3;
   private final AlertMapper mapper;
   private final Publications publications;
   private final Matching matching;
@@ -45,6 +48,7 @@ class AlertRun {
   private final SystemTime system;
   private final Json json;
   private final Checkpoint checkpoint;
+  private final Duration searchTime;
 
   AlertRun(
       AlertMapper mapper,
@@ -58,7 +62,8 @@ class AlertRun {
       Calendar calendar,
       SystemTime system,
       Json json,
-      Checkpoint checkpoint) {
+      Checkpoint checkpoint,
+      LanternProperties properties) {
     this.mapper = mapper;
     this.publications = publications;
     this.matching = matching;
@@ -71,6 +76,7 @@ class AlertRun {
     this.system = system;
     this.json = json;
     this.checkpoint = checkpoint;
+    this.searchTime = properties.searchTime();
   }
 
   /**
@@ -88,12 +94,11 @@ class AlertRun {
     try (Snapshot snapshot = index.snapshot(upTo)) {
       Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
-      Compiled.Ready ready = look.compile(strategy);
       ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
       RoaringBitmap toLookAt = changes.touched().clone();
       // What broke this alert is tried again when it changed, or when records are read better.
       mapper.setAsideBefore(id, RecordReader.EDITION).forEach(toLookAt::add);
-      RoaringBitmap matches = snapshot.among(ready, toLookAt);
+      RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(memory, memory.news(matches));
       mapper.resolve(id, boxed(toLookAt), calendar.now());
@@ -109,6 +114,18 @@ class AlertRun {
       note(alert, upTo, news.getCardinality(), begun);
       checkpoint.pass("alert: remembered, not committed");
       return news.getCardinality();
+    }
+  }
+
+  /** An alert may take longer than a search, for nobody waits for it; not without end. */
+  private <T> T inTime(Supplier<T> work) {
+    Duration most = searchTime.multipliedBy(TIMES_A_SEARCH);
+    try {
+      return TimeLimit.within(most, work);
+    } catch (TimeLimit.Over over) {
+      throw new IllegalStateException(
+          "the search took longer than %d seconds and was given up".formatted(most.toSeconds()),
+          over);
     }
   }
 

@@ -258,6 +258,10 @@ public class Alerts implements Undoable {
     if (mapper.findings(id) > 0) {
       throw Refusal.conflict("changed-since", "The alert has found something, so it stays.");
     }
+    if (mapper.feeds(id) > 0) {
+      throw Refusal.conflict(
+          "changed-since", "Somebody follows the alert by a feed, so it stays. It can be ended.");
+    }
     mapper.removeRounds(id);
     mapper.remove(id);
     return "";

@@ -72,17 +72,22 @@ interface FeedMapper {
       """)
   int revoke(String pid, int membership, Instant now);
 
+  /** Works that were joined since they were found are told once, as they were found first. */
   @Select(
       """
-      select n.id, r.occasion, o.publication, n.class as finding_class, r.came, d.closed,
-        (select max(c.at) from publication_change c
-          where c.publication in (p.id, coalesce(p.canonical, p.id))) as changed
-      from finding n join round d on d.id = n.round join arrival r on r.id = n.arrival
-      join occasion o on o.id = r.occasion join publication p on p.id = o.publication
-      where n.alert = #{alert} and d.closed is not null and (#{before} = 0 or
-        (d.closed, n.id) < (select e.closed, f.id from finding f join round e on e.id = f.round
+      select id, occasion, publication, finding_class, came, closed, changed from (
+        select n.id, r.occasion, o.publication, n.class as finding_class, r.came, d.closed,
+          (select max(c.at) from publication_change c
+            where c.publication in (p.id, coalesce(p.canonical, p.id))) as changed,
+          row_number() over (
+            partition by coalesce(p.canonical, p.id), o.kind, o.key order by n.id) as nth
+        from finding n join round d on d.id = n.round join arrival r on r.id = n.arrival
+        join occasion o on o.id = r.occasion join publication p on p.id = o.publication
+        where n.alert = #{alert} and d.closed is not null) told
+      where nth = 1 and (#{before} = 0 or
+        (closed, id) < (select e.closed, f.id from finding f join round e on e.id = f.round
           where f.id = #{before} and f.alert = #{alert}))
-      order by d.closed desc, n.id desc limit #{most}
+      order by closed desc, id desc limit #{most}
       """)
   List<Told> told(int alert, int before, int most);
 }

@@ -118,4 +118,9 @@ final class FairShare {
   synchronized int waiting() {
     return queue.size();
   }
+
+  /** How many of one member's searches wait for their turn. */
+  synchronized int waitingOf(int member) {
+    return (int) queue.stream().filter(waiting -> waiting.member() == member).count();
+  }
 }

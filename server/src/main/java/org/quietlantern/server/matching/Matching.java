@@ -136,6 +136,11 @@ public class Matching {
     return share.waiting();
   }
 
+  /** How many of the member's own searches do. */
+  public int waitingOf(Member who) {
+    return share.waitingOf(who.id());
+  }
+
   /** How many a strategy finds now. */
   public int count(Member who, Strategy strategy) {
     return look(who, look -> look.snapshot().count(look.compile(strategy)));

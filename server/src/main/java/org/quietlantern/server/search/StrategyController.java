@@ -4,6 +4,7 @@ import java.util.List;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Asked;
+import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,6 +24,7 @@ class StrategyController {
   private final Glances glances;
   private final Comparing comparing;
   private final Supplied supplied;
+  private final Matching matching;
 
   /** {@code part} of a value's words, {@code most} bars, {@code months}: dates by month. */
   record BreakdownBody(
@@ -38,19 +40,30 @@ class StrategyController {
 
   record CqlBody(String cql) {}
 
+  /** {@code own}: of the member who asks. */
+  record Waiting(int own) {}
+
   StrategyController(
       Breakdowns breakdowns,
       SheetHelp help,
       Rendering rendering,
       Glances glances,
       Comparing comparing,
-      Supplied supplied) {
+      Supplied supplied,
+      Matching matching) {
+    this.matching = matching;
     this.supplied = supplied;
     this.comparing = comparing;
     this.breakdowns = breakdowns;
     this.help = help;
     this.rendering = rendering;
     this.glances = glances;
+  }
+
+  /** How many of the member's own searches wait for their turn. */
+  @GetMapping("/waiting")
+  Waiting waiting(Member me) {
+    return new Waiting(matching.waitingOf(me));
   }
 
   /** What each source supplies, counted. */

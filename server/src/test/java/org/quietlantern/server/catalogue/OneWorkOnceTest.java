@@ -7,6 +7,7 @@ import static org.quietlantern.server.support.Supply.dublinCore;
 import static org.quietlantern.server.support.Supply.mods;
 
 import java.net.URI;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
@@ -167,6 +169,7 @@ class OneWorkOnceTest {
     String young = pid("index:4");
     assertThat(young).isNotEqualTo(old);
     assertThat(findings(mina, alert)).isEqualTo(2);
+    String feed = mina.post("/alerts/" + alert + "/feed", Map.of()).ok().get("address").asString();
     for (String publication : List.of(old, young)) {
       mina.post(
               "/folders/" + folder + "/items",
@@ -204,6 +207,10 @@ class OneWorkOnceTest {
     assertThat(findings(mina, alert)).as("nothing is announced twice").isEqualTo(2);
     assertThat(mina.get("/publications/" + young).ok().get("publication").get("id").asString())
         .isEqualTo(old);
+    APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(1)));
+    APP.bean(Watching.class).run();
+    String told = new Client(APP.address()).get(feed.replace("http://lantern.test", "")).body();
+    assertThat(told.split("<entry>", -1)).as("once in the feed").hasSize(2);
     assertThat(lampsOf(mina)).as("the mark on the younger is a mark on the work").contains("pass");
   }
 

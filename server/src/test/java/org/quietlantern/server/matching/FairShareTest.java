@@ -73,6 +73,8 @@ class FairShareTest {
     }
     assertThat(begun).containsExactly("eager 0", "eager 1");
     assertThat(share.waiting()).isEqualTo(18);
+    assertThat(share.waitingOf(EAGER)).isEqualTo(18);
+    assertThat(share.waitingOf(COLLEAGUE)).isZero();
     all.add(search(COLLEAGUE, 1, "colleague", gate));
     all.add(search(STRANGER, 2, "stranger", gate));
     assertThat(begun).containsExactly("eager 0", "eager 1", "colleague", "stranger");

@@ -33,7 +33,7 @@ class RequestLog extends OncePerRequestFilter {
   /** The name of the present request. */
   static final String ID = "request";
 
-  private static final Logger LOG = LoggerFactory.getLogger("requests");
+  private static final Logger LOG = LoggerFactory.getLogger("org.quietlantern.requests");
 
   /** Control characters, as addresses write them (RFC 3986, 2.1). */
   private static final Pattern NO_TEXT = Pattern.compile("%([01][0-9a-f]|7f)");

@@ -1,0 +1,70 @@
+package org.quietlantern.bench;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** A member's visit to a demo that runs, as a browser makes it. */
+final class Visit {
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+  private final String address;
+  private String group = "";
+
+  Visit(String address) {
+    this.address = address;
+  }
+
+  Visit signIn(String email, String password) {
+    send("GET", "/api/me", "");
+    String body = "{\"email\":\"%s\",\"password\":\"%s\"}".formatted(email, password);
+    group = found("\"id\":\"(\\w{10})\"", send("POST", "/api/session", body));
+    return this;
+  }
+
+  /** Below the address of the member's group. */
+  String inGroup(String method, String path, String body) {
+    return send(method, "/api/groups/" + group + path, body);
+  }
+
+  /** What is answered; a refusal ends the measurement. */
+  String send(String method, String path, String body) {
+    HttpResponse<String> answer = ask(method, path, body);
+    if (answer.statusCode() >= 400 && !path.equals("/api/me")) {
+      throw new IllegalStateException(path + ": " + answer.statusCode() + " " + answer.body());
+    }
+    return answer.body();
+  }
+
+  /** The answer, whatever it is. */
+  HttpResponse<String> ask(String method, String path, String body) {
+    try {
+      HttpRequest.Builder request =
+          HttpRequest.newBuilder(URI.create(address + path))
+              .header("Content-Type", "application/json")
+              .header("Command-Id", UUID.randomUUID().toString())
+              .method(method, HttpRequest.BodyPublishers.ofString(body));
+      cookies.getCookieStore().getCookies().stream()
+          .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+          .forEach(cookie -> request.setHeader("X-XSRF-TOKEN", cookie.getValue()));
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException | InterruptedException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
+  /** The first group of a pattern in a text that has it. */
+  static String found(String pattern, String text) {
+    Matcher matcher = Pattern.compile(pattern).matcher(text);
+    if (!matcher.find()) {
+      throw new IllegalStateException("nothing like " + pattern + " in " + text);
+    }
+    return matcher.group(1);
+  }
+}
