@@ -2,6 +2,7 @@ package org.quietlantern.bench;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.net.InetAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
@@ -118,7 +119,13 @@ public final class AttackBench {
 
   private String drip(int which) throws IOException {
     URI to = URI.create(address);
-    try (Socket socket = new Socket(to.getHost(), to.getPort())) {
+    // From another place than the member: one place alone is refused when it sends too much.
+    try (Socket socket =
+        new Socket(
+            InetAddress.getByName(to.getHost()),
+            to.getPort(),
+            InetAddress.getByName("127.0.0.2"),
+            0)) {
       OutputStream out = socket.getOutputStream();
       out.write(
           ("POST /api/session HTTP/1.1\r\nHost: x\r\nCookie: XSRF-TOKEN=any\r\nX-XSRF-TOKEN: any\r\n"
