@@ -2,6 +2,7 @@ package org.quietlantern.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
@@ -79,6 +80,7 @@ class HealthTest {
     Logger log = (Logger) LoggerFactory.getLogger("org.quietlantern.requests");
     ListAppender<ILoggingEvent> lines = new ListAppender<>();
     lines.start();
+    log.setLevel(Level.INFO);
     log.addAppender(lines);
     try {
       Client anybody = new Client(APP.address());
@@ -95,6 +97,7 @@ class HealthTest {
           .noneMatch(line -> line.contains("a-secret"));
     } finally {
       log.detachAppender(lines);
+      log.setLevel(Level.WARN);
     }
   }
 

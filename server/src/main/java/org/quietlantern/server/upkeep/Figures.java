@@ -3,6 +3,7 @@ package org.quietlantern.server.upkeep;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.binder.MeterBinder;
+import java.util.function.Supplier;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
 import org.springframework.stereotype.Component;
@@ -22,23 +23,25 @@ class Figures implements MeterBinder {
 
   @Override
   public void bindTo(MeterRegistry registry) {
-    Gauge.builder("lantern.index.lag", index::lag)
-        .description("Changes of the catalogue that searches do not see yet")
-        .register(registry);
-    Gauge.builder("lantern.index.stands.still", () -> index.standsStill() ? 1 : 0)
-        .description("1 while the index cannot be brought up to date")
-        .register(registry);
-    Gauge.builder("lantern.search.waiting", matching::waiting)
-        .description("Searches that wait for their turn")
-        .register(registry);
-    Gauge.builder("lantern.sources.failing", mapper::failingSources)
-        .description("Sources whose last harvest broke off")
-        .register(registry);
-    Gauge.builder("lantern.records.set.aside", mapper::recordsSetAside)
-        .description("Records that could not be taken")
-        .register(registry);
-    Gauge.builder("lantern.alerts.failing", mapper::failingAlerts)
-        .description("Alerts whose last run failed")
-        .register(registry);
+    told(
+        registry, "index.lag", index::lag, "Changes of the catalogue that searches do not see yet");
+    told(
+        registry,
+        "index.stands.still",
+        () -> index.standsStill() ? 1 : 0,
+        "1 while the index cannot be brought up to date");
+    told(registry, "search.waiting", matching::waiting, "Searches that wait for their turn");
+    told(
+        registry,
+        "sources.failing",
+        mapper::failingSources,
+        "Sources whose last harvest broke off");
+    told(registry, "records.set.aside", mapper::recordsSetAside, "Records that could not be taken");
+    told(registry, "alerts.failing", mapper::failingAlerts, "Alerts whose last run failed");
+  }
+
+  private static void told(
+      MeterRegistry registry, String name, Supplier<Number> now, String description) {
+    Gauge.builder("lantern." + name, now).description(description).register(registry);
   }
 }

@@ -29,6 +29,11 @@ import tools.jackson.databind.JsonNode;
 /** Whatever a source does, it ends as a row with a sentence, and the others have their turn. */
 class HostileSourcesTest {
   private static final TestApp APP = new TestApp("--lantern.outbound-time=2s");
+
+  /** The title of a record that holds much more than a title. */
+  private static final String WITHOUT_END =
+      "Ducks</dc:title><dc:relation>" + "x".repeat(2_100_000) + "</dc:relation><dc:title>more";
+
   private static final AtomicInteger SOURCES = new AtomicInteger();
   private final Harvests harvests = APP.bean(Harvests.class);
   private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
@@ -88,7 +93,6 @@ class HostileSourcesTest {
   @DisplayName("Records that cannot be taken are set aside by name with their text, the rest taken")
   @Test
   void oneBadRecord() {
-    String long1 = "<dc:relation>" + "x".repeat(2_100_000) + "</dc:relation>";
     try (ScriptedSource source =
         new ScriptedSource(
             list(
@@ -98,7 +102,7 @@ class HostileSourcesTest {
                 record("b".repeat(1_001), "Birches"),
                 // Fits the bound in letters, but no index of the database.
                 record(letters(990), "Cedars"),
-                record("d", "Ducks</dc:title>" + long1 + "<dc:title>more"),
+                record("d", WITHOUT_END),
                 record("e", "Elms")))) {
       assertThat(harvest(source.address()).error()).isEmpty();
     }
@@ -128,11 +132,8 @@ class HostileSourcesTest {
   @DisplayName("What was set aside and comes again as it should be is set aside no longer")
   @Test
   void mendedRecord() {
-    String too = "<dc:relation>" + "x".repeat(2_100_000) + "</dc:relation>";
     try (ScriptedSource source =
-        new ScriptedSource(
-            list("", record("d", "Ducks</dc:title>" + too + "<dc:title>more")),
-            list("", record("d", "Ducks")))) {
+        new ScriptedSource(list("", record("d", WITHOUT_END)), list("", record("d", "Ducks")))) {
       harvest(source.address());
       assertThat(tries().setAside()).isEqualTo(1);
       again();

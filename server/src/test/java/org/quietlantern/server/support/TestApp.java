@@ -66,6 +66,7 @@ public final class TestApp implements AutoCloseable {
         "--lantern.data=" + data,
         "--lantern.base-url=http://lantern.test",
         "--lantern.jobs=false",
+        "--logging.level.org.quietlantern.requests=warn",
         "--lantern.outbound-allowed=127.0.0.1",
         "--lantern.demo.outside=" + outside.address(),
         "--lantern.demo.password=" + PASSWORD
