@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
+import org.quietlantern.core.publication.Text;
 
 /**
  * Text of an XML document in UTF-8 in which nothing stands that XML 1.0 (section 2.2) does not
@@ -20,7 +21,6 @@ public final class ReplacingReader extends Reader {
   private static final int LONGEST_REFERENCE = 16;
 
   private final Reader text;
-
   private boolean begun;
 
   public ReplacingReader(InputStream bytes) {
@@ -49,7 +49,9 @@ public final class ReplacingReader extends Reader {
     if (next == '&') {
       return reference();
     }
-    return next < 0 || isAllowed(next) ? next : REPLACED;
+    // What is decoded has no single halves of a pair.
+    boolean stays = next < 0 || Text.isLegal(next) || Character.isSurrogate((char) next);
+    return stays ? next : REPLACED;
   }
 
   /** Looks at what follows an ampersand; gives it back as it was unless it names what cannot be. */
@@ -71,20 +73,10 @@ public final class ReplacingReader extends Reader {
   private static boolean namesAllowed(StringBuilder named) {
     boolean hex = named.charAt(1) == 'x';
     try {
-      int letter = Integer.parseInt(named.substring(hex ? 2 : 1), hex ? 16 : 10);
-      boolean half = letter >= Character.MIN_SURROGATE && letter <= Character.MAX_SURROGATE;
-      return isAllowed(letter) && !half;
+      return Text.isLegal(Integer.parseInt(named.substring(hex ? 2 : 1), hex ? 16 : 10));
     } catch (NumberFormatException noNumber) {
       return true;
     }
-  }
-
-  /** Halves of a pair are allowed here: what is decoded has no single ones. */
-  private static boolean isAllowed(int letter) {
-    return letter == '\t'
-        || letter == '\n'
-        || letter == '\r'
-        || (letter >= ' ' && letter <= 0x10FFFF && letter != 0xFFFE && letter != 0xFFFF);
   }
 
   @Override

@@ -20,31 +20,31 @@ public final class Text {
    * and line ends go, half a pair becomes U+FFFD.
    */
   public static String legal(String supplied) {
-    int length = supplied.length();
-    StringBuilder legal = null;
-    for (int at = 0; at < length; ) {
-      int letter = supplied.codePointAt(at);
-      int step = Character.charCount(letter);
-      if (legal == null && !isLegal(letter)) {
-        legal = new StringBuilder(length).append(supplied, 0, at);
-      }
-      if (legal != null) {
-        boolean isHalf = letter >= Character.MIN_SURROGATE && letter <= Character.MAX_SURROGATE;
-        if (isHalf) {
-          legal.append('\uFFFD');
-        } else if (isLegal(letter)) {
-          legal.appendCodePoint(letter);
-        }
-      }
-      at += step;
+    if (supplied.codePoints().allMatch(Text::isLegal)) {
+      return supplied;
     }
-    return legal == null ? supplied : legal.toString();
+    StringBuilder legal = new StringBuilder(supplied.length());
+    supplied
+        .codePoints()
+        .filter(letter -> isLegal(letter) || isHalf(letter))
+        .forEach(letter -> legal.appendCodePoint(isHalf(letter) ? '\uFFFD' : letter));
+    return legal.toString();
   }
 
-  private static boolean isLegal(int letter) {
-    boolean isControl = letter < ' ' && letter != '\t' && letter != '\n' && letter != '\r';
-    boolean isHalf = letter >= Character.MIN_SURROGATE && letter <= Character.MAX_SURROGATE;
-    return !isControl && !isHalf && letter != 0xFFFE && letter != 0xFFFF;
+  /** Whether a text of XML 1.0 (section 2.2) may have a letter; half a pair is none. */
+  public static boolean isLegal(int letter) {
+    return letter == '\t'
+        || letter == '\n'
+        || letter == '\r'
+        || (letter >= ' '
+            && letter <= Character.MAX_CODE_POINT
+            && letter != 0xFFFE
+            && letter != 0xFFFF
+            && !isHalf(letter));
+  }
+
+  private static boolean isHalf(int letter) {
+    return letter >= Character.MIN_SURROGATE && letter <= Character.MAX_SURROGATE;
   }
 
   /** The beginning of a text, never half a letter; what was cut is an ellipsis. */

@@ -100,9 +100,9 @@ final class AtomWriter {
 
   private void category(String scheme, String term, String label) throws XMLStreamException {
     xml.writeEmptyElement("category");
-    xml.writeAttribute("scheme", scheme);
-    xml.writeAttribute("term", Text.legal(term));
-    xml.writeAttribute("label", Text.legal(label));
+    attribute("scheme", scheme);
+    attribute("term", term);
+    attribute("label", label);
   }
 
   private void person(String name) throws XMLStreamException {
@@ -113,14 +113,19 @@ final class AtomWriter {
 
   private void link(String relation, String type, String address) throws XMLStreamException {
     xml.writeEmptyElement("link");
-    xml.writeAttribute("rel", relation);
-    xml.writeAttribute("type", type);
-    xml.writeAttribute("href", Text.legal(address));
+    attribute("rel", relation);
+    attribute("type", type);
+    attribute("href", address);
+  }
+
+  // What was kept before names were cleaned at the door may hold what XML cannot.
+
+  private void attribute(String name, String value) throws XMLStreamException {
+    xml.writeAttribute(name, Text.legal(value));
   }
 
   private void element(String name, String text) throws XMLStreamException {
     xml.writeStartElement(name);
-    // What was kept before names were cleaned at the door may hold what XML cannot.
     xml.writeCharacters(Text.legal(text));
     xml.writeEndElement();
   }

@@ -75,11 +75,12 @@ interface FeedMapper {
   /** Works that were joined since they were found are told once, as they were found first. */
   @Select(
       """
-      select id, occasion, publication, finding_class, came, closed, changed from (
-        select n.id, r.occasion, o.publication, n.class as finding_class, r.came, d.closed,
-          (select max(c.at) from publication_change c
-            where c.publication in (p.id, coalesce(p.canonical, p.id))) as changed,
-          row_number() over (
+      select id, occasion, publication, finding_class, came, closed,
+        (select max(c.at) from publication_change c
+          where c.publication in (told.publication, told.work)) as changed
+      from (
+        select n.id, r.occasion, o.publication, coalesce(p.canonical, p.id) as work,
+          n.class as finding_class, r.came, d.closed, row_number() over (
             partition by coalesce(p.canonical, p.id), o.kind, o.key order by n.id) as nth
         from finding n join round d on d.id = n.round join arrival r on r.id = n.arrival
         join occasion o on o.id = r.occasion join publication p on p.id = o.publication

@@ -14,6 +14,7 @@ import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
@@ -113,8 +114,8 @@ public class Feeds {
     if (row.ended() != null) {
       throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
     }
-    List<FeedMapper.Told> found = mapper.told(row.alert(), before, ENTRIES + 1);
-    List<FeedMapper.Told> told = found.subList(0, Math.min(ENTRIES, found.size()));
+    Page<FeedMapper.Told> page = Page.of(mapper.told(row.alert(), before, ENTRIES + 1), ENTRIES);
+    List<FeedMapper.Told> told = page.rows();
     Map<Integer, Stored> stored =
         publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
             .collect(Collectors.toMap(Stored::asked, Function.identity()));
@@ -127,7 +128,7 @@ public class Feeds {
         row.groupName(),
         before == 0 ? address : address + "?before=" + before,
         address,
-        found.size() > told.size() ? address + "?before=" + told.get(told.size() - 1).id() : null,
+        page.more() ? address + "?before=" + page.last().id() : null,
         properties.baseUrl() + "/a/" + row.alertPid(),
         updated,
         told.stream().map(t -> entry(installation, row, t, stored.get(t.publication()))).toList());

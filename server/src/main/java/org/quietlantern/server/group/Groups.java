@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,6 +39,14 @@ public class Groups {
   @Transactional(readOnly = true)
   public boolean isSteward(Member who) {
     return mapper.isSteward(who.id());
+  }
+
+  /** Refuses everybody but stewards; {@code sentence}: who does what they asked for. */
+  @Transactional(readOnly = true)
+  public void requireSteward(Member who, String sentence) {
+    if (!isSteward(who)) {
+      throw new Refusal(HttpStatus.FORBIDDEN, "not-yours", sentence);
+    }
   }
 
   /** The account of a member. */

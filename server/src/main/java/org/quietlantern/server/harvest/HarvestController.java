@@ -3,7 +3,6 @@ package org.quietlantern.server.harvest;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,10 +36,7 @@ class HarvestController {
   @PostMapping("/tries")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void tryNow(Member me, @PathVariable String source) {
-    if (!groups.isSteward(me)) {
-      throw new Refusal(
-          HttpStatus.FORBIDDEN, "not-yours", "A steward of the installation has a source tried.");
-    }
+    groups.requireSteward(me, "A steward of the installation has a source tried.");
     harvests.askFor(source);
   }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
 import org.springframework.stereotype.Service;
@@ -68,10 +69,11 @@ class SourceTries {
   /** Those before a try, or the newest. */
   Tries tries(String key, @Nullable Integer before) {
     int source = source(key);
-    List<Try> found = mapper.tries(source, before == null ? Integer.MAX_VALUE : before, TRIES + 1);
+    int from = before == null ? Integer.MAX_VALUE : before;
+    Page<Try> page = Page.of(mapper.tries(source, from, TRIES + 1), TRIES);
     return new Tries(
-        found.subList(0, Math.min(TRIES, found.size())),
-        found.size() > TRIES,
+        page.rows(),
+        page.more(),
         mapper.failingSince(source),
         againInMinutes(source),
         mapper.isAskedFor(source),
@@ -89,9 +91,9 @@ class SourceTries {
 
   /** Those after a name, or the first. */
   RecordsSetAside setAside(String key, String after) {
-    List<RecordSetAside> found = mapper.recordsSetAside(source(key), after, RECORDS + 1);
-    return new RecordsSetAside(
-        found.subList(0, Math.min(RECORDS, found.size())), found.size() > RECORDS);
+    Page<RecordSetAside> page =
+        Page.of(mapper.recordsSetAside(source(key), after, RECORDS + 1), RECORDS);
+    return new RecordsSetAside(page.rows(), page.more());
   }
 
   private int source(String key) {

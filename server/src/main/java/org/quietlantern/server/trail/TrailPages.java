@@ -19,6 +19,7 @@ import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.sql.Like;
 import org.springframework.stereotype.Service;
@@ -85,10 +86,9 @@ public class TrailPages {
 
   TrailPage page(Member who, String words, @Nullable String before) {
     Integer from = before == null ? null : mapper.findStep(who.id(), before);
-    List<TrailMapper.PageRow> rows =
-        mapper.page(who.id(), Like.part(words), from == null ? 0 : from, STEPS + 1);
-    List<TrailMapper.PageRow> shown = rows.subList(0, Math.min(STEPS, rows.size()));
-    return new TrailPage(steps(who, shown), rows.size() > STEPS);
+    Page<TrailMapper.PageRow> page =
+        Page.of(mapper.page(who.id(), Like.part(words), from == null ? 0 : from, STEPS + 1), STEPS);
+    return new TrailPage(steps(who, page.rows()), page.more());
   }
 
   /** From one of the member's steps to another, both in, in the order of time. */
@@ -134,12 +134,11 @@ public class TrailPages {
   }
 
   OpenedPage opened(Member who, String words, long before) {
-    List<TrailMapper.OpenedRow> rows =
-        mapper.lastOpened(who.id(), Like.part(words), before, OPENED + 1);
-    List<TrailMapper.OpenedRow> shown = rows.subList(0, Math.min(OPENED, rows.size()));
+    Page<TrailMapper.OpenedRow> page =
+        Page.of(mapper.lastOpened(who.id(), Like.part(words), before, OPENED + 1), OPENED);
     return new OpenedPage(
-        shown.stream().map(TrailPages::line).toList(),
-        rows.size() > OPENED ? shown.get(OPENED - 1).id() : null,
+        page.rows().stream().map(TrailPages::line).toList(),
+        page.more() ? page.last().id() : null,
         mapper.countOpened(who.id(), Like.part(words)));
   }
 

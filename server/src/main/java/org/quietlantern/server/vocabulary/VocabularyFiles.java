@@ -10,7 +10,6 @@ import org.quietlantern.server.action.Done;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -80,10 +79,7 @@ class VocabularyFiles {
   }
 
   private void check(Member who, byte[] file) {
-    if (!groups.isSteward(who)) {
-      throw new Refusal(
-          HttpStatus.FORBIDDEN, "not-yours", "A steward of the installation brings headings in.");
-    }
+    groups.requireSteward(who, "A steward of the installation brings headings in.");
     if (file.length > LONGEST) {
       throw Refusal.unusable("vocabulary-file", "The file is longer than 40 million bytes.");
     }
