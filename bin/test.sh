@@ -117,11 +117,12 @@ bench() {
     search) bench_search "${@:2}" ;;
     http) bench_http "${@:2}" ;;
     attacks) bench_attacks "${@:2}" ;;
+    soak) bench_soak "${@:2}" ;;
     headings)
       build_bench
       measure HeadingBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks or headings" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak or headings" ;;
   esac
 }
 
@@ -158,4 +159,16 @@ bench_attacks() {
   build_bench
   measure AttackBench "${1:-http://localhost:8080}" una@harrowfen.example ilse@ternhollow.example \
     lamp-at-dusk
+}
+
+# An hour (or so many minutes) of fifty members, harvests, alerts and kills, in a place of its own.
+bench_soak() {
+  local data
+  need_running
+  build
+  build_bench
+  data=$(data_folder "$root/target/soak")
+  demo --data "$data" --fresh >/dev/null
+  measure SoakBench "$data" "$demo_password" "${1:-60}" || fail "it did not hold; see $data/server.log"
+  stop_all "$data"
 }

@@ -30,7 +30,7 @@ final class Visit {
 
   /** Below the address of the member's group. */
   String inGroup(String method, String path, String body) {
-    return send(method, "/api/groups/" + group + path, body);
+    return send(method, below(path), body);
   }
 
   /** What is answered; a refusal ends the measurement. */
@@ -45,18 +45,34 @@ final class Visit {
   /** The answer, whatever it is. */
   HttpResponse<String> ask(String method, String path, String body) {
     try {
+      return ask(method, path, body, UUID.randomUUID());
+    } catch (IOException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
+  /** The answer, whatever it is; {@code IOException} where there is none. */
+  HttpResponse<String> ask(String method, String path, String body, UUID command)
+      throws IOException {
+    try {
       HttpRequest.Builder request =
           HttpRequest.newBuilder(URI.create(address + path))
               .header("Content-Type", "application/json")
-              .header("Command-Id", UUID.randomUUID().toString())
+              .header("Command-Id", command.toString())
               .method(method, HttpRequest.BodyPublishers.ofString(body));
       cookies.getCookieStore().getCookies().stream()
           .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
           .forEach(cookie -> request.setHeader("X-XSRF-TOKEN", cookie.getValue()));
       return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-    } catch (IOException | InterruptedException failed) {
-      throw new IllegalStateException(failed);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stopped);
     }
+  }
+
+  /** The address of something below the member's group. */
+  String below(String path) {
+    return "/api/groups/" + group + path;
   }
 
   /** The first group of a pattern in a text that has it. */

@@ -16,9 +16,10 @@ interface ActionMapper {
       int grp,
       Integer membership,
       String what,
-      String[] subjects,
+      String[] changes,
+      String[] about,
+      String visibleTo,
       String before,
-      String after,
       String answer,
       UUID undoneBy) {}
 
@@ -28,8 +29,8 @@ interface ActionMapper {
 
   @Select(
       """
-      select no, command, grp, membership, what, subjects, before::text, after::text, answer::text,
-        undone_by
+      select no, command, grp, membership, what, changes, about, visible_to, before::text,
+        answer::text, undone_by
       from action where command = #{command}
       """)
   Row find(UUID command);
@@ -37,29 +38,19 @@ interface ActionMapper {
   @Insert(
       """
       insert into action
-        (command, grp, membership, what, subjects, visible_to, before, after, answer, at)
-      values (#{command}, #{grp}, #{membership}, #{what}, #{subjects}, #{visibleTo},
-        #{before}::jsonb, #{after}::jsonb, #{answer}::jsonb, #{at})
+        (command, grp, membership, what, changes, about, visible_to, before, answer, at)
+      values (#{row.command}, #{row.grp}, #{row.membership}, #{row.what}, #{row.changes},
+        #{row.about}, #{row.visibleTo}, #{row.before}::jsonb, #{row.answer}::jsonb, #{at})
       """)
-  void add(
-      UUID command,
-      int grp,
-      Integer membership,
-      String what,
-      String[] subjects,
-      String visibleTo,
-      String before,
-      String after,
-      String answer,
-      Instant at);
+  void add(Row row, Instant at);
 
   @Select(
       """
       select exists (select 1 from action
-        where grp = #{grp} and subjects && #{subjects}::text[] and no > #{no} and undone_by is null
+        where grp = #{grp} and changes && #{changes}::text[] and no > #{no} and undone_by is null
           and what <> 'undo')
       """)
-  boolean changedSince(int grp, String[] subjects, long no);
+  boolean changedSince(int grp, String[] changes, long no);
 
   @Update("update action set undone_by = #{by} where command = #{command} and undone_by is null")
   int markUndone(UUID command, UUID by);

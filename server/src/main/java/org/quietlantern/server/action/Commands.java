@@ -1,6 +1,10 @@
 package org.quietlantern.server.action;
 
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -8,6 +12,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Every write of a member is a command with an id that the client makes. A command is carried out
@@ -15,69 +20,119 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Commands {
+  private static final Duration LONGEST_WAIT = Duration.ofSeconds(20);
+  private final Turns turns = new Turns(LONGEST_WAIT);
   private final ActionMapper mapper;
+  private final TransactionTemplate transactions;
   private final Json json;
   private final Calendar calendar;
 
-  Commands(ActionMapper mapper, Json json, Calendar calendar) {
+  Commands(ActionMapper mapper, TransactionTemplate transactions, Json json, Calendar calendar) {
     this.mapper = mapper;
+    this.transactions = transactions;
     this.json = json;
     this.calendar = calendar;
   }
 
   /**
-   * Carries out a command in a transaction, one at a time in a group.
+   * Carries out a command in a transaction of its own, one at a time in a group.
    *
-   * @param what names the kind of action, as {@code item.keep}; an {@link Undoer} may take it back
+   * @param perform looks at what is there and changes it, inside the transaction
    */
-  @Transactional
-  public <T> T run(Member who, UUID command, String what, Class<T> type, Supplier<Done<T>> work) {
-    mapper.lock(who.group());
-    ActionMapper.Row earlier = mapper.find(command);
-    if (earlier != null) {
-      return again(who, what, earlier, type);
+  public <A, B> A run(
+      Member who, UUID command, CommandKind<A, B> kind, Supplier<Done<A, B>> perform) {
+    return run(who, command, kind, () -> Boolean.TRUE, ready -> perform.get());
+  }
+
+  /**
+   * The same where something has to be computed first.
+   *
+   * @param prepare computes, before anything is locked and without a connection
+   * @param perform changes; what {@code prepare} looked at may have changed meanwhile
+   */
+  public <P, A, B> A run(
+      Member who,
+      UUID command,
+      CommandKind<A, B> kind,
+      Supplier<P> prepare,
+      Function<P, Done<A, B>> perform) {
+    Optional<A> before = earlier(who, command, kind);
+    if (before.isPresent()) {
+      return before.get();
     }
-    Done<T> done = work.get();
-    mapper.add(
-        command,
+    P prepared = prepare.get();
+    return turns.take(
         who.group(),
-        who.id(),
-        what,
-        done.subjects().toArray(String[]::new),
-        done.visibleTo(),
-        json.write(done.before()),
-        json.write(done.after()),
-        json.write(done.answer()),
-        calendar.now());
+        () ->
+            transactions.execute(
+                status -> carryOut(who, command, kind, () -> perform.apply(prepared))));
+  }
+
+  private <A, B> A carryOut(
+      Member who, UUID command, CommandKind<A, B> kind, Supplier<Done<A, B>> perform) {
+    mapper.lock(who.group());
+    Optional<A> meanwhile = earlier(who, command, kind);
+    if (meanwhile.isPresent()) {
+      return meanwhile.get();
+    }
+    Done<A, B> done = perform.get();
+    write(
+        new ActionMapper.Row(
+            0,
+            command,
+            who.group(),
+            who.id(),
+            kind.name(),
+            done.changes().toArray(String[]::new),
+            texts(done.about()),
+            done.audience().word(),
+            json.write(done.before()),
+            json.write(done.answer()),
+            null));
     return done.answer();
   }
 
-  private <T> T again(Member who, String what, ActionMapper.Row earlier, Class<T> type) {
+  private <A> Optional<A> earlier(Member who, UUID command, CommandKind<A, ?> kind) {
+    ActionMapper.Row earlier = mapper.find(command);
+    if (earlier == null) {
+      return Optional.empty();
+    }
     boolean same =
         earlier.grp() == who.group()
             && earlier.membership() != null
             && earlier.membership() == who.id()
-            && earlier.what().equals(what);
+            && earlier.what().equals(kind.name());
     if (!same) {
       throw Refusal.conflict("command-used", "This command was given before, for something else.");
     }
-    return json.read(earlier.answer(), type);
+    return Optional.of(json.read(earlier.answer(), kind.answer()));
   }
 
   /** Records something that the lantern did by itself; inside the caller's transaction. */
   @Transactional
-  public void note(int group, String what, String subject) {
+  public void note(int group, String what, Subject subject) {
     mapper.lock(group);
-    mapper.add(
-        UUID.randomUUID(),
-        group,
-        null,
-        what,
-        new String[] {subject},
-        "group",
-        "{}",
-        "{}",
-        "{}",
-        calendar.now());
+    String[] about = texts(List.of(subject));
+    write(
+        new ActionMapper.Row(
+            0,
+            UUID.randomUUID(),
+            group,
+            null,
+            what,
+            about,
+            about,
+            Audience.GROUP.word(),
+            "{}",
+            "{}",
+            null));
+  }
+
+  private void write(ActionMapper.Row row) {
+    mapper.add(row, calendar.now());
+  }
+
+  private static String[] texts(List<Subject> about) {
+    return about.stream().map(Subject::text).toArray(String[]::new);
   }
 }

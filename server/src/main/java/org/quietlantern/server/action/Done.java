@@ -1,26 +1,48 @@
 package org.quietlantern.server.action;
 
 import java.util.List;
-import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * What a command did.
  *
- * @param subjects name the things changed; an undo is refused if one of them was changed since
- * @param before what an undo needs to know; read again as the type of its {@link Undoer}
- * @param visibleTo {@code me}, {@code group}, or {@code opening} of a sealed round
+ * @param answer what its giver is told
+ * @param before what an undo needs to know
+ * @param changes names of what was changed; an undo is refused if one of them was changed since
+ * @param about what it concerns
+ * @param audience who is told of it
  */
-public record Done<T>(
-    List<String> subjects, Object before, Map<String, ?> after, T answer, String visibleTo) {
-  public Done(String subject, Object before, Map<String, ?> after, T answer) {
-    this(List.of(subject), before, after, answer, "group");
+public record Done<A, B>(
+    A answer, B before, List<String> changes, List<Subject> about, Audience audience) {
+
+  /** Told to the group; nothing else said yet. */
+  public static <A, B> Done<A, B> of(A answer, B before) {
+    return new Done<>(answer, before, List.of(), List.of(), Audience.GROUP);
   }
 
-  public Done(String subject, Object before, Map<String, ?> after, T answer, String visibleTo) {
-    this(List.of(subject), before, after, answer, visibleTo);
+  /** Also about this one, which is what was changed. */
+  public Done<A, B> changing(Subject.Of of, String id) {
+    Subject subject = new Subject(of, id);
+    return changing(List.of(subject.text())).about(of, List.of(id));
   }
 
-  public Done(List<String> subjects, Object before, Map<String, ?> after, T answer) {
-    this(subjects, before, after, answer, "group");
+  public Done<A, B> changing(List<String> names) {
+    return new Done<>(answer, before, joined(changes, names), about, audience);
+  }
+
+  public Done<A, B> about(Subject.Of of, List<String> ids) {
+    return about(ids.stream().map(id -> new Subject(of, id)).toList());
+  }
+
+  Done<A, B> about(List<Subject> more) {
+    return new Done<>(answer, before, changes, joined(about, more), audience);
+  }
+
+  public Done<A, B> toldTo(Audience others) {
+    return new Done<>(answer, before, changes, about, others);
+  }
+
+  private static <T> List<T> joined(List<T> some, List<T> more) {
+    return Stream.concat(some.stream(), more.stream()).toList();
   }
 }

@@ -5,62 +5,65 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Takes back what a member did. */
 @Service
 public class Undoing {
+  private static final CommandKind<Undone, CommandKind.Nothing> UNDO =
+      CommandKind.forGood(
+          "undo", Undone.class, "An undo stays; what it took back can be done again.");
+
   private final ActionMapper mapper;
   private final Commands commands;
   private final Json json;
-  private final Map<String, Undoer<?>> undoers;
+  private final Map<String, CommandKind<?, ?>> kinds;
 
   /** What an undo came to; {@code note} is empty when all was taken back. */
   public record Undone(String what, String note) {}
 
-  Undoing(ActionMapper mapper, Commands commands, Json json, List<Undoable> undoable) {
+  Undoing(ActionMapper mapper, Commands commands, Json json, List<CommandKinds> services) {
     this.mapper = mapper;
     this.commands = commands;
     this.json = json;
-    this.undoers =
-        undoable.stream()
-            .flatMap(service -> service.undoers().stream())
-            .collect(Collectors.toMap(Undoer::what, Function.identity()));
+    this.kinds =
+        services.stream()
+            .flatMap(service -> service.kinds().stream())
+            .collect(Collectors.toMap(CommandKind::name, Function.identity()));
   }
 
-  @Transactional
+  /** Every kind of command that there is, without the undo itself. */
+  public Map<String, CommandKind<?, ?>> kinds() {
+    return Map.copyOf(kinds);
+  }
+
   public Undone undo(Member who, UUID command, UUID target) {
-    return commands.run(who, command, "undo", Undone.class, () -> takeBack(who, command, target));
+    return commands.run(who, command, UNDO, () -> takeBack(who, command, target));
   }
 
-  private Done<Undone> takeBack(Member who, UUID command, UUID target) {
+  private Done<Undone, CommandKind.Nothing> takeBack(Member who, UUID command, UUID target) {
     ActionMapper.Row action = mapper.find(target);
     if (action == null || action.membership() == null || action.membership() != who.id()) {
       throw Refusal.unknown();
     }
-    Undoer<?> undoer = undoers.get(action.what());
-    if (undoer == null) {
-      throw Refusal.conflict("cannot-be-undone", "This cannot be undone.");
-    }
-    if (mapper.changedSince(who.group(), action.subjects(), action.no())) {
+    CommandKind<?, ?> kind = kinds.getOrDefault(action.what(), UNDO);
+    if (mapper.changedSince(who.group(), action.changes(), action.no())) {
       throw Refusal.conflict("changed-since", "It was changed again since, so it stays as it is.");
     }
     if (mapper.markUndone(target, command) == 0) {
       throw Refusal.conflict("undone-already", "This was undone already.");
     }
-    String note = undo(undoer, who, command, action.before());
-    return new Done<>(
-        List.of(action.subjects()),
-        Map.of("command", target),
-        Map.of("what", action.what()),
-        new Undone(action.what(), note));
+    String note = takeBack(kind, who, command, action.before());
+    return CommandKind.done(new Undone(action.what(), note))
+        .changing(List.of(action.changes()))
+        .about(Stream.of(action.about()).map(Subject::of).toList());
   }
 
-  private <B> String undo(Undoer<B> undoer, Member who, UUID command, String before) {
-    return undoer.step().back(who, command, json.read(before, undoer.type()));
+  private <B> String takeBack(CommandKind<?, B> kind, Member who, UUID command, String before) {
+    return kind.back().back(who, command, json.read(before, kind.before()));
   }
 }

@@ -6,52 +6,69 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
-import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.Harvests;
-import org.quietlantern.server.index.IndexKeeper;
-import org.quietlantern.server.matching.Matching;
-import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Alerts pause, go on, change and end; arrivals and marks stay (rules N6, N10). A saved search ends
  * together with its alert.
  */
 @Service
-public class AlertChanges implements Undoable {
-  private static final String STATE = "alert.state";
-  private static final String CHANGE = "alert.change";
-  private static final String END_SEARCH = "search.end";
+public class AlertChanges implements CommandKinds {
   private static final int MOST_LAMPS = 20;
+
+  /** From which states an alert gets into another one. */
+  private static final Map<String, List<String>> FROM =
+      Map.of(
+          "paused", List.of("watching"),
+          "watching", List.of("paused"),
+          "ended", List.of("watching", "paused"));
+
   private final AlertMapper mapper;
   private final Alerts alerts;
   private final SavedSearches searches;
   private final Folders folders;
   private final Rounds rounds;
-  private final Publications publications;
   private final Harvests harvests;
-  private final Matching matching;
-  private final IndexKeeper index;
+  private final Following following;
   private final Commands commands;
   private final Calendar calendar;
-  private final Json json;
+
+  private final CommandKind<Alerts.AlertLine, StateBefore> to =
+      new CommandKind<>(
+          "alert.state",
+          Alerts.AlertLine.class,
+          StateBefore.class,
+          (who, command, before) -> back(before));
+
+  private final CommandKind<Alerts.AlertLine, ChosenBefore> change =
+      new CommandKind<>(
+          "alert.change",
+          Alerts.AlertLine.class,
+          ChosenBefore.class,
+          (who, command, before) -> back(before));
+
+  private final CommandKind<SearchEnded, SearchBefore> endSearch =
+      new CommandKind<>(
+          "search.end",
+          SearchEnded.class,
+          SearchBefore.class,
+          (who, command, before) -> back(before));
 
   /**
    * What a member chooses of an alert.
@@ -65,12 +82,17 @@ public class AlertChanges implements Undoable {
   /** A saved search that ended; {@code alert}: one that ended with it. */
   public record SearchEnded(String id, String name, @Nullable String alert) {}
 
-  record StateBefore(int alert, String state) {}
+  /** {@code gathering}: as it was; unknown to actions of former versions. */
+  record StateBefore(int alert, String state, @Nullable Rounds.Gathering gathering) {}
 
   record ChosenBefore(int alert, AlertMapper.Chosen chosen) {}
 
   /** {@code state}: of its alert before, if it had one. */
-  record SearchBefore(String search, @Nullable Integer alert, @Nullable String state) {}
+  record SearchBefore(
+      String search,
+      @Nullable Integer alert,
+      @Nullable String state,
+      @Nullable Rounds.Gathering gathering) {}
 
   AlertChanges(
       AlertMapper mapper,
@@ -78,72 +100,60 @@ public class AlertChanges implements Undoable {
       SavedSearches searches,
       Folders folders,
       Rounds rounds,
-      Publications publications,
       Harvests harvests,
-      Matching matching,
-      IndexKeeper index,
+      Following following,
       Commands commands,
-      Calendar calendar,
-      Json json) {
+      Calendar calendar) {
     this.mapper = mapper;
     this.alerts = alerts;
     this.searches = searches;
     this.folders = folders;
     this.rounds = rounds;
-    this.publications = publications;
     this.harvests = harvests;
-    this.matching = matching;
-    this.index = index;
+    this.following = following;
     this.commands = commands;
     this.calendar = calendar;
-    this.json = json;
   }
 
   /** Looks no more until it goes on; the round that gathers waits. */
-  @Transactional
   public Alerts.AlertLine pause(Member who, UUID command, String pid) {
-    return to(who, command, pid, "paused", List.of("watching"), true);
+    return commands.run(who, command, to, () -> to(who, pid, "paused", null));
   }
 
   /** Goes on; {@code gap}: what came in the pause is found, too. */
-  @Transactional
   public Alerts.AlertLine resume(Member who, UUID command, String pid, boolean gap) {
-    return to(who, command, pid, "watching", List.of("paused"), gap);
+    return gap
+        ? commands.run(who, command, to, () -> to(who, pid, "watching", null))
+        : commands.run(
+            who,
+            command,
+            to,
+            () -> following.foundNow(who, mapper.byId(alerts.id(who, pid))),
+            found -> to(who, pid, "watching", found));
   }
 
   /** Ends it: its round closes, its feeds are gone, its arrivals stay. */
-  @Transactional
   public Alerts.AlertLine end(Member who, UUID command, String pid) {
-    return to(who, command, pid, "ended", List.of("watching", "paused"), true);
+    return commands.run(who, command, to, () -> to(who, pid, "ended", null));
   }
 
-  private Alerts.AlertLine to(
-      Member who, UUID command, String pid, String state, List<String> from, boolean gap) {
+  /** {@code passedOver}: what is not announced any more. */
+  private Done<Alerts.AlertLine, StateBefore> to(
+      Member who, String pid, String state, @Nullable RoaringBitmap passedOver) {
     int id = alerts.id(who, pid);
-    return commands.run(
-        who,
-        command,
-        STATE,
-        Alerts.AlertLine.class,
-        () -> {
-          AlertMapper.Row alert = mapper.lock(id);
-          if (!from.contains(alert.state())) {
-            throw Refusal.conflict("changed-since", "The alert is " + alert.state() + " already.");
-          }
-          set(alert, state);
-          if (!gap) {
-            passOver(alert);
-          }
-          return new Done<>(
-              subject(pid),
-              new StateBefore(gap ? id : -1, alert.state()),
-              Map.of("state", state),
-              Alerts.line(alerts.get(who, pid)));
-        });
-  }
-
-  private static String subject(String alert) {
-    return "alert:" + alert;
+    AlertMapper.Row alert = mapper.lock(id);
+    if (!FROM.get(state).contains(alert.state())) {
+      throw Refusal.conflict("changed-since", "The alert is " + alert.state() + " already.");
+    }
+    Rounds.Gathering gathering = rounds.gathering(id);
+    set(alert, state);
+    if (passedOver != null) {
+      passOver(alert, passedOver);
+    }
+    return Done.of(
+            Alerts.line(alerts.get(who, pid)),
+            new StateBefore(passedOver == null ? id : -1, alert.state(), gathering))
+        .changing(Subject.Of.ALERT, pid);
   }
 
   private void set(AlertMapper.Row alert, String state) {
@@ -165,20 +175,19 @@ public class AlertChanges implements Undoable {
         .orElse(null);
   }
 
-  /** Remembers all that matches now, and announces nothing of it. */
-  private void passOver(AlertMapper.Row alert) {
-    long upTo = harvests.settled();
-    Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
-    try (Snapshot snapshot = index.snapshot(publications.latest())) {
-      Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
-      Memory memory = Memory.read(alert.memory()).with(snapshot.all(look.compile(strategy)));
-      mapper.remember(alert.id(), memory.bytes(), Math.max(upTo, alert.number()), calendar.now());
-    }
+  /** Remembers what matched, and announces nothing of it. */
+  private void passOver(AlertMapper.Row alert, RoaringBitmap found) {
+    Memory memory = Memory.read(alert.memory()).with(found);
+    long upTo = Math.max(harvests.settled(), alert.number());
+    mapper.remember(alert.id(), memory.bytes(), upTo, calendar.now());
   }
 
   /** Changes what a member may choose. */
-  @Transactional
   public Alerts.AlertLine change(Member who, UUID command, String pid, AlertChosen wanted) {
+    return commands.run(who, command, change, () -> changed(who, pid, wanted));
+  }
+
+  private Done<Alerts.AlertLine, ChosenBefore> changed(Member who, String pid, AlertChosen wanted) {
     Rhythm rhythm = Alerts.rhythm(wanted.rhythm());
     if (wanted.asked() < 1 || wanted.asked() > MOST_LAMPS) {
       throw Refusal.unusable("asked", "Between 1 and " + MOST_LAMPS + " lamps can be asked for.");
@@ -193,20 +202,10 @@ public class AlertChanges implements Undoable {
     AlertMapper.Chosen chosen =
         new AlertMapper.Chosen(
             rhythm.text(), wanted.hour(), wanted.asked(), folders.id(who, wanted.folder()));
-    return commands.run(
-        who,
-        command,
-        CHANGE,
-        Alerts.AlertLine.class,
-        () -> {
-          AlertMapper.Chosen before = mapper.chosen(id);
-          choose(id, chosen);
-          return new Done<>(
-              subject(pid),
-              new ChosenBefore(id, before),
-              Map.of("rhythm", chosen.rhythm()),
-              Alerts.line(alerts.get(who, pid)));
-        });
+    AlertMapper.Chosen before = mapper.chosen(id);
+    choose(id, chosen);
+    return Done.of(Alerts.line(alerts.get(who, pid)), new ChosenBefore(id, before))
+        .changing(Subject.Of.ALERT, pid);
   }
 
   private void choose(int id, AlertMapper.Chosen chosen) {
@@ -220,42 +219,47 @@ public class AlertChanges implements Undoable {
   }
 
   /** Ends a saved search, and with it the alert that watches it. */
-  @Transactional
   public SearchEnded endSearch(Member who, UUID command, String search) {
-    String name = searches.get(who, search).name();
-    return commands.run(
-        who, command, END_SEARCH, SearchEnded.class, () -> endedSearch(who, search, name));
+    return commands.run(who, command, endSearch, () -> endedSearch(who, search));
   }
 
-  private Done<SearchEnded> endedSearch(Member who, String search, String name) {
+  private Done<SearchEnded, SearchBefore> endedSearch(Member who, String search) {
+    String name = searches.get(who, search).name();
     String watching = searches.get(who, search).alert();
     Integer id = watching == null ? null : alerts.id(who, watching);
     AlertMapper.Row alert = id == null ? null : mapper.lock(id);
+    Rounds.Gathering gathering = alert == null ? null : rounds.gathering(id);
     if (alert != null) {
       set(alert, "ended");
     }
     searches.end(search);
-    return new Done<>(
-        List.of(SavedSearches.subject(search)),
-        new SearchBefore(search, id, alert == null ? null : alert.state()),
-        Map.of("name", name),
-        new SearchEnded(search, name, watching));
+    return Done.of(
+            new SearchEnded(search, name, watching),
+            new SearchBefore(search, id, alert == null ? null : alert.state(), gathering))
+        .changing(Subject.Of.SEARCH, search)
+        .about(Subject.Of.ALERT, watching == null ? List.of() : List.of(watching));
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(
-        new Undoer<>(STATE, StateBefore.class, (who, command, before) -> back(before)),
-        new Undoer<>(CHANGE, ChosenBefore.class, (who, command, before) -> back(before)),
-        new Undoer<>(END_SEARCH, SearchBefore.class, (who, command, before) -> back(before)));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(to, change, endSearch);
   }
 
   private String back(StateBefore before) {
     if (before.alert() < 0) {
       throw Refusal.conflict("cannot-be-undone", "What came in the pause is passed over for good.");
     }
-    set(mapper.lock(before.alert()), before.state());
+    setBack(before.alert(), before.state(), before.gathering());
     return "";
+  }
+
+  private void setBack(int alert, String state, @Nullable Rounds.Gathering gathering) {
+    if (gathering == null) {
+      set(mapper.lock(alert), state);
+    } else {
+      rounds.goOn(gathering);
+      mapper.setState(alert, state, null);
+    }
   }
 
   private String back(ChosenBefore before) {
@@ -266,7 +270,7 @@ public class AlertChanges implements Undoable {
   private String back(SearchBefore before) {
     searches.bringBack(before.search());
     if (before.alert() != null) {
-      set(mapper.lock(before.alert()), before.state());
+      setBack(before.alert(), before.state(), before.gathering());
     }
     return "";
   }

@@ -169,6 +169,9 @@ interface AlertMapper {
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
       """;
 
+  @Select(WATCHED + " where a.id = #{id}")
+  Row byId(int id);
+
   @Select(WATCHED + " where a.id = #{id} for update of a")
   Row lock(int id);
 

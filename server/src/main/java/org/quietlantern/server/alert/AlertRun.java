@@ -13,6 +13,7 @@ import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.harvest.Harvests;
@@ -148,7 +149,7 @@ class AlertRun {
   }
 
   private void tell(AlertMapper.Row alert) {
-    actions.note(alert.grp(), "arrivals", "alert:" + alert.pid());
+    actions.note(alert.grp(), "arrivals", new Subject(Subject.Of.ALERT, alert.pid()));
     int round = rounds.openRound(alert.id());
     rounds.count(round);
     if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {

@@ -7,14 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.quietlantern.core.search.Compiled;
-import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.arrival.Rounds;
@@ -23,7 +22,6 @@ import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -34,8 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Saved searches that are being watched. */
 @Service
-public class Alerts implements Undoable {
-  private static final String SET = "alert.set";
+public class Alerts implements CommandKinds {
   private static final LocalTime HOUR = LocalTime.of(5, 0);
   private static final int ROUNDS_SHOWN = 12;
   private static final int RUNS_SHOWN = 20;
@@ -46,11 +43,13 @@ public class Alerts implements Undoable {
   private final Arrivals arrivals;
   private final Publications publications;
   private final Matching matching;
-  private final IndexKeeper index;
   private final Watchable watchable;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
+
+  private final CommandKind<AlertSet, Before> set =
+      new CommandKind<>("alert.set", AlertSet.class, Before.class, this::takeBack);
 
   /**
    * An alert in a list.
@@ -117,7 +116,6 @@ public class Alerts implements Undoable {
       Arrivals arrivals,
       Publications publications,
       Matching matching,
-      IndexKeeper index,
       Watchable watchable,
       Commands commands,
       PublicIds ids,
@@ -129,7 +127,6 @@ public class Alerts implements Undoable {
     this.arrivals = arrivals;
     this.publications = publications;
     this.matching = matching;
-    this.index = index;
     this.watchable = watchable;
     this.commands = commands;
     this.ids = ids;
@@ -141,7 +138,6 @@ public class Alerts implements Undoable {
     return mapper.list(who.group()).stream().map(Alerts::line).toList();
   }
 
-  @Transactional(readOnly = true)
   public AlertView view(Member who, String pid) {
     AlertMapper.Line line = get(who, pid);
     Map<Integer, String> names = sources.namesByRow();
@@ -182,12 +178,29 @@ public class Alerts implements Undoable {
   }
 
   /** Watches a saved search from now on: what exists already is remembered and announced never. */
-  @Transactional
   public AlertSet set(Member who, UUID command, String search, String rhythmText) {
     Rhythm rhythm = rhythm(rhythmText);
-    SavedSearches.Watched watched = searches.watched(who, search);
+    return commands.run(
+        who,
+        command,
+        set,
+        () -> baseline(who, searches.watched(who, search)),
+        baseline -> make(who, baseline, rhythm));
+  }
+
+  /** What a search that shall be watched found at a number of the catalogue. */
+  private record Baseline(SavedSearches.Watched watched, long number, Memory memory) {}
+
+  private Baseline baseline(Member who, SavedSearches.Watched watched) {
     watchable.require(who.group(), watched.strategy());
-    return commands.run(who, command, SET, AlertSet.class, () -> make(who, watched, rhythm));
+    return matching.look(
+        who,
+        publications.latest(),
+        look ->
+            new Baseline(
+                watched,
+                look.snapshot().number(),
+                Memory.of(look.snapshot().all(look.compile(watched.strategy())))));
   }
 
   static Rhythm rhythm(String text) {
@@ -198,35 +211,33 @@ public class Alerts implements Undoable {
     }
   }
 
-  private Done<AlertSet> make(Member who, SavedSearches.Watched watched, Rhythm rhythm) {
+  private Done<AlertSet, Before> make(Member who, Baseline baseline, Rhythm rhythm) {
+    SavedSearches.Watched watched = searches.watched(who, baseline.watched().pid());
+    if (watched.revision() != baseline.watched().revision()) {
+      throw Refusal.conflict(
+          "changed-since", "The saved search was just changed. Look at it again.");
+    }
     String pid = ids.next();
     Instant now = calendar.now();
-    try (Snapshot snapshot = index.snapshot(publications.latest())) {
-      Compiled.Ready ready =
-          matching.look(snapshot, who.group(), who.zoneId()).compile(watched.strategy());
-      Memory baseline = Memory.of(snapshot.all(ready));
-      Integer id =
-          mapper.add(
-              pid,
-              who.group(),
-              watched.revision(),
-              watched.folder(),
-              rhythm.text(),
-              HOUR,
-              snapshot.number(),
-              baseline.bytes(),
-              who.id(),
-              now);
-      if (id == null) {
-        throw Refusal.conflict("alert-there", "This saved search has an alert already.");
-      }
-      rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), HOUR).orElse(null));
-      return new Done<>(
-          SavedSearches.subject(watched.pid()),
-          new Before(pid),
-          Map.of("rhythm", rhythm.text()),
-          new AlertSet(pid, watched.name(), baseline.size()));
+    Integer id =
+        mapper.add(
+            pid,
+            who.group(),
+            watched.revision(),
+            watched.folder(),
+            rhythm.text(),
+            HOUR,
+            baseline.number(),
+            baseline.memory().bytes(),
+            who.id(),
+            now);
+    if (id == null) {
+      throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }
+    rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), HOUR).orElse(null));
+    return Done.of(new AlertSet(pid, watched.name(), baseline.memory().size()), new Before(pid))
+        .changing(Subject.Of.SEARCH, watched.pid())
+        .about(Subject.Of.ALERT, List.of(pid));
   }
 
   static AlertLine line(AlertMapper.Line line) {
@@ -249,8 +260,8 @@ public class Alerts implements Undoable {
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(SET, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(set);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
@@ -46,7 +47,7 @@ class RoundClosing {
         Rhythm.of(alert.rhythm())
             .nextClosing(now, ZoneId.of(alert.zone()), alert.hour())
             .orElse(null));
-    actions.note(alert.grp(), "round.closed", "alert:" + alert.pid());
+    actions.note(alert.grp(), "round.closed", new Subject(Subject.Of.ALERT, alert.pid()));
     checkpoint.pass("round: closed, not committed");
   }
 }

@@ -3,15 +3,15 @@ package org.quietlantern.server.arrival;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Mark;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.folder.Items;
@@ -21,7 +21,6 @@ import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.review.Said;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Marks of members; several made at once are one act. A keep puts the publication into the folder
@@ -29,10 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
  * and says so (rule V3).
  */
 @Service
-public class Marking implements Undoable {
-  private static final String WHAT = "review.mark";
-  private static final String PUT_OUT = "review.put-out";
-
+public class Marking implements CommandKinds {
   /** Publications that one act marks. */
   static final int MOST = 500;
 
@@ -42,6 +38,12 @@ public class Marking implements Undoable {
   private final Reviews reviews;
   private final Items items;
   private final Commands commands;
+
+  private final CommandKind<Marked, AllBefore> mark =
+      new CommandKind<>("review.mark", Marked.class, AllBefore.class, this::takeBack);
+
+  private final CommandKind<Marked, AllOut> putOut =
+      new CommandKind<>("review.put-out", Marked.class, AllOut.class, this::lightAgain);
 
   /**
    * What is said of publications.
@@ -88,9 +90,12 @@ public class Marking implements Undoable {
     this.commands = commands;
   }
 
-  @Transactional
   public Marked mark(Member who, UUID command, Given given) {
-    Mark mark =
+    return commands.run(who, command, mark, () -> marked(who, command, given));
+  }
+
+  private Done<Marked, AllBefore> marked(Member who, UUID command, Given given) {
+    Mark said =
         Mark.named(given.mark())
             .orElseThrow(
                 () -> Refusal.unusable("mark", "There is no mark “" + given.mark() + "”."));
@@ -98,58 +103,55 @@ public class Marking implements Undoable {
       throw Refusal.unusable("note", "A reason has at most 4,000 characters.");
     }
     Integer folder = given.round() == null ? null : arrivals.row(who, given.round()).folder();
-    if (mark == Mark.KEEP && folder == null) {
+    if (said == Mark.KEEP && folder == null) {
       throw Refusal.unusable("folder", "A keep needs a folder.");
     }
-    List<Stored> stored = publications.getAll(given.publications(), MOST);
-    return commands.run(
-        who,
-        command,
-        WHAT,
-        Marked.class,
-        () -> marked(who, command, stored, mark, given.reason().strip(), folder));
+    List<Stored> works = publications.getAll(given.publications(), MOST);
+    return marked(who, command, works, said, given.reason().strip(), folder);
   }
 
-  private Done<Marked> marked(
+  private Done<Marked, AllBefore> marked(
       Member who,
       UUID command,
       List<Stored> works,
-      Mark mark,
+      Mark said,
       String reason,
       @Nullable Integer folder) {
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
     for (Stored work : works) {
-      if (mark == Mark.KEEP) {
+      if (said == Mark.KEEP) {
         Items.Placed placed = items.place(who, command, folder, work, reason, null);
         kept = placed.folder();
         before.add(new Before(work.id(), placed.event(), folder, placed.reason(), List.of()));
       } else {
         Optional<Said> last = reviews.of(who, work.id());
-        int event = reviews.mark(who, command, work.id(), mark, reason);
-        boolean wasKept = last.map(said -> said.mark() == Mark.KEEP).orElse(false);
+        int event = reviews.mark(who, command, work.id(), said, reason);
+        boolean wasKept = last.map(Said::mark).filter(Mark.KEEP::equals).isPresent();
         List<Items.Taken> taken = wasKept ? items.withdraw(who, work.id()) : List.of();
         notes.add(Items.sentence(taken));
         before.add(new Before(work.id(), event, null, null, taken));
       }
     }
     notes.remove("");
-    return new Done<>(
-        works.stream().map(work -> "mark:" + work.id() + ":" + who.id()).toList(),
-        new AllBefore(before),
-        Map.of("mark", mark.word(), "publications", works.stream().map(Stored::pid).toList()),
-        new Marked(mark.word(), mark.lamp().word(), kept, String.join(" ", notes), works.size()));
+    Marked answer =
+        new Marked(said.word(), said.lamp().word(), kept, String.join(" ", notes), works.size());
+    return done(who, works, Done.of(answer, new AllBefore(before)));
+  }
+
+  private static <B> Done<Marked, B> done(Member who, List<Stored> works, Done<Marked, B> done) {
+    return done.changing(works.stream().map(work -> "mark:" + work.id() + ":" + who.id()).toList())
+        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList());
   }
 
   /** Puts the member's own lamps out, whenever they were lit; a keep leaves its folders, too. */
-  @Transactional
   public Marked putOut(Member who, UUID command, List<String> ids) {
-    List<Stored> works = publications.getAll(ids, MOST);
-    return commands.run(who, command, PUT_OUT, Marked.class, () -> out(who, command, works));
+    return commands.run(who, command, putOut, () -> out(who, command, ids));
   }
 
-  private Done<Marked> out(Member who, UUID command, List<Stored> works) {
+  private Done<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
+    List<Stored> works = publications.getAll(ids, MOST);
     List<Out> out = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     for (Stored work : works) {
@@ -166,18 +168,13 @@ public class Marking implements Undoable {
       throw Refusal.conflict("changed-since", "Your lamp is not lit there.");
     }
     notes.remove("");
-    return new Done<>(
-        works.stream().map(work -> "mark:" + work.id() + ":" + who.id()).toList(),
-        new AllOut(out),
-        Map.of("publications", works.stream().map(Stored::pid).toList()),
-        new Marked("", Lamp.UNLIT.word(), "", String.join(" ", notes), out.size()));
+    Marked answer = new Marked("", Lamp.UNLIT.word(), "", String.join(" ", notes), out.size());
+    return done(who, works, Done.of(answer, new AllOut(out)));
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(
-        new Undoer<>(WHAT, AllBefore.class, this::takeBack),
-        new Undoer<>(PUT_OUT, AllOut.class, this::lightAgain));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(mark, putOut);
   }
 
   private String lightAgain(Member who, UUID command, AllOut before) {

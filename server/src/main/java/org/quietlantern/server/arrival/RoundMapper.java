@@ -2,6 +2,7 @@ package org.quietlantern.server.arrival;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -209,6 +210,15 @@ interface RoundMapper {
 
   @Update("update round set closes = #{closes} where alert = #{alert} and closed is null")
   void reschedule(int alert, Instant closes);
+
+  @Select("select id as round, closes from round where alert = #{alert} and closed is null")
+  Rounds.Gathering gathering(int alert);
+
+  @Update("update round set closed = null, closes = #{closes} where id = #{round}")
+  void goOn(Rounds.Gathering gathering);
+
+  @Delete("delete from round_source where round = #{round}")
+  void forgetSources(int round);
 
   @Update("update round set closed = #{now} where id = #{round} and closed is null")
   int close(int round, Instant now);

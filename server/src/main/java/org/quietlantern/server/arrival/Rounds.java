@@ -28,6 +28,9 @@ public class Rounds {
   /** An open round whose moment has come, and its alert. Row numbers. */
   public record Due(int round, int alert) {}
 
+  /** The round that gathers, by row number, and when it will close. */
+  public record Gathering(int round, @Nullable Instant closes) {}
+
   /** The alert that found something, by row numbers. */
   public record Finder(int group, int alert, int revision) {}
 
@@ -49,6 +52,17 @@ public class Rounds {
   /** The open round of an alert; every alert that watches has one. */
   public int openRound(int alert) {
     return Optional.ofNullable(mapper.openRound(alert)).orElseThrow();
+  }
+
+  /** The round of an alert that gathers; null for one that ended. */
+  public @Nullable Gathering gathering(int alert) {
+    return mapper.gathering(alert);
+  }
+
+  /** Lets a round gather as it did, also where it was closed meanwhile. */
+  public void goOn(Gathering gathering) {
+    mapper.forgetSources(gathering.round());
+    mapper.goOn(gathering);
   }
 
   /** {@code closes} null: as soon as something was found. */

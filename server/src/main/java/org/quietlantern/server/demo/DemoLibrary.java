@@ -53,7 +53,9 @@ class DemoLibrary {
 
   private void terms(String name) {
     byte[] skos = file("/" + name).getBytes(StandardCharsets.UTF_8);
-    tell(name, vocabularies.take(skos).problems().stream().map(Object::toString).toList());
+    Vocabularies.Looked looked = vocabularies.look(skos);
+    vocabularies.take(looked);
+    tell(name, looked.problems().stream().map(Object::toString).toList());
   }
 
   /** The first group's holdings; the second has none. */

@@ -6,8 +6,12 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
@@ -23,8 +27,17 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Feeds of members: each its own secret address, which tells the closed rounds of one alert. */
 @Service
-public class Feeds {
+public class Feeds implements CommandKinds {
   private static final int ENTRIES = 200;
+
+  private static final CommandKind<FeedLine, CommandKind.Nothing> ADD =
+      CommandKind.forGood(
+          "feed.add", FeedLine.class, "An address that was shown stays until it is revoked.");
+
+  private static final CommandKind<String, CommandKind.Nothing> REVOKE =
+      CommandKind.forGood(
+          "feed.revoke", String.class, "An address that was revoked is never opened again.");
+
   private final FeedMapper mapper;
   private final FeedAddresses addresses;
   private final Alerts alerts;
@@ -63,29 +76,35 @@ public class Feeds {
   }
 
   /** The member's address for an alert; the one there is, or a new one. */
-  @Transactional
   public FeedLine subscribe(Member who, UUID command, String alert) {
-    int alertId = alerts.id(who, alert);
-    return commands.run(who, command, "feed.add", FeedLine.class, () -> add(who, alertId));
+    return commands.run(who, command, ADD, () -> add(who, alert));
   }
 
-  private Done<FeedLine> add(Member who, int alert) {
-    mapper.add(ids.next(), who.id(), alert, calendar.now());
-    FeedLine line = line(mapper.findLive(who.id(), alert));
-    return new Done<>("feed:" + line.id(), Map.of(), Map.of("feed", line.id()), line, "me");
+  private Done<FeedLine, CommandKind.Nothing> add(Member who, String alert) {
+    int row = alerts.id(who, alert);
+    mapper.add(ids.next(), who.id(), row, calendar.now());
+    FeedLine line = line(mapper.findLive(who.id(), row));
+    return CommandKind.done(line)
+        .changing(Subject.Of.FEED, line.id())
+        .about(Subject.Of.ALERT, List.of(alert))
+        .toldTo(Audience.ME);
   }
 
   /** Ends an address for good; a new one has to be made to go on. */
-  @Transactional
   public void revoke(Member who, UUID command, String feed) {
-    commands.run(who, command, "feed.revoke", String.class, () -> end(who, feed));
+    commands.run(who, command, REVOKE, () -> end(who, feed));
   }
 
-  private Done<String> end(Member who, String feed) {
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(ADD, REVOKE);
+  }
+
+  private Done<String, CommandKind.Nothing> end(Member who, String feed) {
     if (mapper.revoke(feed, who.id(), calendar.now()) == 0) {
       throw Refusal.unknown();
     }
-    return new Done<>("feed:" + feed, Map.of(), Map.of("feed", feed), feed, "me");
+    return CommandKind.done(feed).changing(Subject.Of.FEED, feed).toldTo(Audience.ME);
   }
 
   private FeedLine line(FeedMapper.Row row) {

@@ -4,14 +4,15 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.group.Member;
@@ -26,11 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
  * was and can be brought back.
  */
 @Service
-public class FolderChanges implements Undoable {
-  private static final String CHANGE = "folder.change";
-  private static final String END = "folder.end";
-  private static final String TAKE_OUT = "item.take-out";
-  private static final String CHANGE_SEARCH = "search.change";
+public class FolderChanges implements CommandKinds {
   private final FolderMapper mapper;
   private final SavedSearchMapper searches;
   private final Folders folders;
@@ -39,6 +36,38 @@ public class FolderChanges implements Undoable {
   private final Publications publications;
   private final Commands commands;
   private final Calendar calendar;
+
+  private final CommandKind<Folders.FolderName, FolderBefore> change =
+      new CommandKind<>(
+          "folder.change",
+          Folders.FolderName.class,
+          FolderBefore.class,
+          (who, command, before) -> rename(before));
+
+  private final CommandKind<Folders.FolderName, FolderEnded> end =
+      new CommandKind<>(
+          "folder.end",
+          Folders.FolderName.class,
+          FolderEnded.class,
+          (who, command, before) -> back(before));
+
+  private final CommandKind<TakenOut, ItemsBefore> takeOut =
+      new CommandKind<>(
+          "item.take-out",
+          TakenOut.class,
+          ItemsBefore.class,
+          (who, command, before) -> putBack(before));
+
+  private final CommandKind<SavedSearch, SearchBefore> changeSearch =
+      new CommandKind<>(
+          "search.change",
+          SavedSearch.class,
+          SearchBefore.class,
+          (who, command, before) -> rename(before));
+
+  private final CommandKind<Ended, BroughtBack> bringBack =
+      new CommandKind<>(
+          "bin.back", Ended.class, BroughtBack.class, (who, command, before) -> endAgain(before));
 
   /** Something that ended; {@code kind} is {@code folder} or {@code search}. */
   public record Ended(String kind, String id, String name, Instant at) {}
@@ -53,6 +82,9 @@ public class FolderChanges implements Undoable {
   record ItemsBefore(List<Items.Taken> taken) {}
 
   record SearchBefore(String search, String name, int folder) {}
+
+  /** {@code folder}: its row number, for a folder. */
+  record BroughtBack(String id, @Nullable Integer folder, Instant ended) {}
 
   FolderChanges(
       FolderMapper mapper,
@@ -74,9 +106,13 @@ public class FolderChanges implements Undoable {
   }
 
   /** Names a folder, and puts it into another one, or among the outermost without one. */
-  @Transactional
   public Folders.FolderName change(
       Member who, UUID command, String pid, String name, @Nullable String parent) {
+    return commands.run(who, command, change, () -> changed(who, pid, name, parent));
+  }
+
+  private Done<Folders.FolderName, FolderBefore> changed(
+      Member who, String pid, String name, @Nullable String parent) {
     FolderMapper.Folder folder = folders.get(who, pid);
     String clean = Folders.cleaned(name);
     Integer into = parent == null ? null : folders.get(who, parent).id();
@@ -86,39 +122,31 @@ public class FolderChanges implements Undoable {
     if (into != null && mapper.liesIn(into, folder.id())) {
       throw Refusal.unusable("folder-circle", "A folder cannot lie in itself.");
     }
-    return commands.run(
-        who, command, CHANGE, Folders.FolderName.class, () -> changed(folder, clean, into));
-  }
-
-  private Done<Folders.FolderName> changed(
-      FolderMapper.Folder folder, String name, @Nullable Integer parent) {
     FolderMapper.Place before = mapper.place(folder.id());
-    if (mapper.change(folder.id(), name, parent) == 0) {
-      throw Folders.nameTaken(name);
+    if (mapper.change(folder.id(), clean, into) == 0) {
+      throw Folders.nameTaken(clean);
     }
-    return new Done<>(
-        subject(folder.pid()),
-        new FolderBefore(folder.id(), before.name(), before.parent()),
-        Map.of("name", name),
-        new Folders.FolderName(folder.pid(), name),
-        folder.pile() ? "me" : "group");
+    return Done.of(
+            new Folders.FolderName(folder.pid(), clean),
+            new FolderBefore(folder.id(), before.name(), before.parent()))
+        .changing(Subject.Of.FOLDER, pid)
+        .toldTo(audience(folder));
   }
 
-  private static String subject(String folder) {
-    return "folder:" + folder;
+  private static Audience audience(FolderMapper.Folder folder) {
+    return folder.pile() ? Audience.ME : Audience.GROUP;
   }
 
   /** Ends a folder with everything in it. One that is watched from or lies around others stays. */
-  @Transactional
   public Folders.FolderName end(Member who, UUID command, String pid) {
+    return commands.run(who, command, end, () -> ended(who, pid));
+  }
+
+  private Done<Folders.FolderName, FolderEnded> ended(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
     if (folder.pile()) {
       throw Refusal.unusable("pile", "Your pile cannot be ended; what is in it can be taken out.");
     }
-    return commands.run(who, command, END, Folders.FolderName.class, () -> ended(folder));
-  }
-
-  private Done<Folders.FolderName> ended(FolderMapper.Folder folder) {
     List<String> inside = mapper.inside(folder.id());
     if (!inside.isEmpty()) {
       throw Refusal.conflict(
@@ -133,59 +161,52 @@ public class FolderChanges implements Undoable {
               + ". End those first, or give them another folder.");
     }
     mapper.end(folder.id(), calendar.now());
-    return new Done<>(
-        subject(folder.pid()),
-        new FolderEnded(folder.id()),
-        Map.of("name", folder.name()),
-        new Folders.FolderName(folder.pid(), folder.name()));
+    return Done.of(
+            new Folders.FolderName(folder.pid(), folder.name()), new FolderEnded(folder.id()))
+        .changing(Subject.Of.FOLDER, pid);
   }
 
   /** Takes publications out of a folder, whoever kept them there; marks stay as they are. */
-  @Transactional
   public TakenOut takeOut(Member who, UUID command, String pid, List<String> ids) {
-    FolderMapper.Folder folder = folders.get(who, pid);
-    List<Stored> works = publications.getAll(ids, Keeping.MOST);
-    return commands.run(who, command, TAKE_OUT, TakenOut.class, () -> taken(folder, works));
+    return commands.run(who, command, takeOut, () -> taken(who, pid, ids));
   }
 
-  private Done<TakenOut> taken(FolderMapper.Folder folder, List<Stored> works) {
+  private Done<TakenOut, ItemsBefore> taken(Member who, String pid, List<String> ids) {
+    FolderMapper.Folder folder = folders.get(who, pid);
+    List<Stored> works = publications.getAll(ids, Keeping.MOST);
     List<Items.Taken> taken = new ArrayList<>();
     works.forEach(work -> taken.addAll(items.takeOut(folder.id(), work.id())));
     if (taken.isEmpty()) {
       throw Refusal.conflict("changed-since", "It is not in the folder any more.");
     }
-    return new Done<>(
-        works.stream().map(work -> "item:" + folder.id() + ":" + work.id()).toList(),
-        new ItemsBefore(taken),
-        Map.of("folder", folder.pid(), "publications", works.stream().map(Stored::pid).toList()),
-        new TakenOut(folder.name(), taken.size()),
-        folder.pile() ? "me" : "group");
+    return Done.of(new TakenOut(folder.name(), taken.size()), new ItemsBefore(taken))
+        .changing(works.stream().map(work -> "item:" + folder.id() + ":" + work.id()).toList())
+        .about(Subject.Of.FOLDER, List.of(pid))
+        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList())
+        .toldTo(audience(folder));
   }
 
   /** Names a saved search, and puts it into a folder of the group. */
-  @Transactional
   public SavedSearch changeSearch(
       Member who, UUID command, String pid, String name, String folder) {
+    return commands.run(who, command, changeSearch, () -> changedSearch(who, pid, name, folder));
+  }
+
+  private Done<SavedSearch, SearchBefore> changedSearch(
+      Member who, String pid, String name, String folder) {
     saved.get(who, pid);
     String clean = SavedSearches.cleaned(name);
     FolderMapper.Folder into = folders.get(who, folder);
     if (into.pile()) {
       throw Refusal.unusable("pile", "Saved searches stand in folders of the group.");
     }
-    return commands.run(
-        who, command, CHANGE_SEARCH, SavedSearch.class, () -> changed(who, pid, clean, into.id()));
-  }
-
-  private Done<SavedSearch> changed(Member who, String pid, String name, int folder) {
     SavedSearchMapper.Place before = searches.place(pid);
-    if (searches.change(pid, name, folder) == 0) {
-      throw SavedSearches.nameTaken(name);
+    if (searches.change(pid, clean, into.id()) == 0) {
+      throw SavedSearches.nameTaken(clean);
     }
-    return new Done<>(
-        SavedSearches.subject(pid) + ":place",
-        new SearchBefore(pid, before.name(), before.folder()),
-        Map.of("name", name),
-        saved.get(who, pid));
+    return Done.of(saved.get(who, pid), new SearchBefore(pid, before.name(), before.folder()))
+        .changing(List.of("search:" + pid + ":place"))
+        .about(Subject.Of.SEARCH, List.of(pid));
   }
 
   /** What ended in the group and can be brought back, the last first. */
@@ -203,12 +224,11 @@ public class FolderChanges implements Undoable {
   }
 
   /** Brings something back that ended; a search comes back without its alert. */
-  @Transactional
   public Ended bringBack(Member who, UUID command, String id) {
-    return commands.run(who, command, "bin.back", Ended.class, () -> broughtBack(who, id));
+    return commands.run(who, command, bringBack, () -> broughtBack(who, id));
   }
 
-  private Done<Ended> broughtBack(Member who, String id) {
+  private Done<Ended, BroughtBack> broughtBack(Member who, String id) {
     Ended ended =
         bin(who).stream()
             .filter(one -> one.id().equals(id))
@@ -216,12 +236,22 @@ public class FolderChanges implements Undoable {
             .orElseThrow(Refusal::unknown);
     if (ended.kind().equals("search")) {
       saved.bringBack(id);
-      return new Done<>(SavedSearches.subject(id), Map.of(), Map.of("name", ended.name()), ended);
+      return Done.of(ended, new BroughtBack(id, null, ended.at())).changing(Subject.Of.SEARCH, id);
     }
     Optional<FolderMapper.Ended> folder =
         mapper.ended(who.group()).stream().filter(one -> one.pid().equals(id)).findFirst();
-    restoreFolder(folder.orElseThrow().id());
-    return new Done<>(subject(id), Map.of(), Map.of("name", ended.name()), ended);
+    int row = folder.orElseThrow().id();
+    restoreFolder(row);
+    return Done.of(ended, new BroughtBack(id, row, ended.at())).changing(Subject.Of.FOLDER, id);
+  }
+
+  private String endAgain(BroughtBack before) {
+    if (before.folder() == null) {
+      searches.end(before.id(), before.ended());
+    } else {
+      mapper.end(before.folder(), before.ended());
+    }
+    return "";
   }
 
   private void restoreFolder(int folder) {
@@ -231,12 +261,8 @@ public class FolderChanges implements Undoable {
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(
-        new Undoer<>(CHANGE, FolderBefore.class, (who, command, before) -> rename(before)),
-        new Undoer<>(END, FolderEnded.class, (who, command, before) -> back(before)),
-        new Undoer<>(TAKE_OUT, ItemsBefore.class, (who, command, before) -> putBack(before)),
-        new Undoer<>(CHANGE_SEARCH, SearchBefore.class, (who, command, before) -> rename(before)));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(change, end, takeOut, changeSearch, bringBack);
   }
 
   private String rename(FolderBefore before) {

@@ -208,6 +208,20 @@ interface FolderMapper {
       """)
   int end(int folder, Instant ended);
 
+  /** Whether nothing ever lay in a folder that is still there. */
+  @Select(
+      """
+      select not exists (select 1 from item where folder = #{folder})
+        and not exists (select 1 from saved_search where folder = #{folder})
+        and not exists (select 1 from alert where folder = #{folder})
+        and not exists (select 1 from note where folder = #{folder})
+        and not exists (select 1 from folder where parent = #{folder})
+      """)
+  boolean isEmpty(int folder);
+
+  @Delete("delete from folder where id = #{folder}")
+  void remove(int folder);
+
   record Ended(int id, String pid, String name, Instant ended) {}
 
   @Select(

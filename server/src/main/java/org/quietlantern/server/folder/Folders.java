@@ -6,8 +6,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -18,12 +21,15 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The group's shared places. */
 @Service
-public class Folders {
+public class Folders implements CommandKinds {
   private static final int LONGEST_NAME = 120;
   private final FolderMapper mapper;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
+
+  private final CommandKind<FolderName, Before> add =
+      new CommandKind<>("folder.add", FolderName.class, Before.class, this::takeBack);
 
   /**
    * A folder in a list.
@@ -36,6 +42,8 @@ public class Folders {
 
   /** A folder by name. */
   public record FolderName(String id, String name) {}
+
+  record Before(String folder) {}
 
   Folders(FolderMapper mapper, Commands commands, PublicIds ids, Calendar calendar) {
     this.mapper = mapper;
@@ -52,10 +60,8 @@ public class Folders {
   }
 
   /** Makes a folder; one of that name is refused with its name. */
-  @Transactional
   public FolderName add(Member who, UUID command, String name) {
-    String clean = cleaned(name);
-    return commands.run(who, command, "folder.add", FolderName.class, () -> make(who, clean));
+    return commands.run(who, command, add, () -> make(who, cleaned(name)));
   }
 
   /** A name as it is kept; refused where it is empty or too long. */
@@ -72,12 +78,26 @@ public class Folders {
     return Refusal.conflict("folder-there", "There is a folder named “" + name + "” already.");
   }
 
-  private Done<FolderName> make(Member who, String name) {
+  private Done<FolderName, Before> make(Member who, String name) {
     String pid = ids.next();
     if (mapper.add(pid, who.group(), name, calendar.now()) == null) {
       throw nameTaken(name);
     }
-    return new Done<>("folder:" + pid, Map.of(), Map.of("name", name), new FolderName(pid, name));
+    return Done.of(new FolderName(pid, name), new Before(pid)).changing(Subject.Of.FOLDER, pid);
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(add);
+  }
+
+  private String takeBack(Member who, UUID command, Before before) {
+    int folder = get(who, before.folder()).id();
+    if (!mapper.isEmpty(folder)) {
+      throw Refusal.conflict("folder-holds", "There is something in the folder, so it stays.");
+    }
+    mapper.remove(folder);
+    return "";
   }
 
   /** Row number of a folder that the member may see. */

@@ -3,13 +3,14 @@ package org.quietlantern.server.folder;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.core.review.Mark;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Stored;
 import org.quietlantern.server.group.Member;
@@ -18,7 +19,6 @@ import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Keeping from a list: one act, of one publication or several, confirmed with the folder's name,
@@ -26,12 +26,10 @@ import org.springframework.transaction.annotation.Transactional;
  * member has seen it, nothing else, by whichever address the pile is meant (rule K1).
  */
 @Service
-public class Keeping implements Undoable {
+public class Keeping implements CommandKinds {
   /** Publications that one act keeps. */
   static final int MOST = 500;
 
-  private static final String KEEP = "item.keep";
-  private static final String PILE = "pile.keep";
   private static final int LONGEST_NOTE = 4000;
   private final FolderMapper mapper;
   private final Folders folders;
@@ -41,6 +39,12 @@ public class Keeping implements Undoable {
   private final Reviews reviews;
   private final Trail trail;
   private final Commands commands;
+
+  private final CommandKind<Kept, Before> keep =
+      new CommandKind<>("item.keep", Kept.class, Before.class, this::takeBack);
+
+  private final CommandKind<Kept, Before> keepInPile =
+      new CommandKind<>("pile.keep", Kept.class, Before.class, this::takeBack);
 
   /**
    * What is kept.
@@ -75,41 +79,27 @@ public class Keeping implements Undoable {
   }
 
   /** Keeps in a folder that the member may see. */
-  @Transactional
   public Kept keep(Member who, UUID command, String folder, ToKeep wanted) {
-    FolderMapper.Folder found = folders.get(who, folder);
-    return keep(who, command, found.id(), found.pile(), wanted);
+    return folders.isPile(who, folder)
+        ? keepInPile(who, command, wanted)
+        : commands.run(
+            who, command, keep, () -> kept(who, command, folders.id(who, folder), false, wanted));
   }
 
   /** Keeps in the member's own pile, which is made when it is first needed. */
-  @Transactional
   public Kept keepInPile(Member who, UUID command, ToKeep wanted) {
-    return keep(who, command, piles.of(who), true, wanted);
+    return commands.run(
+        who, command, keepInPile, () -> kept(who, command, piles.of(who), true, wanted));
   }
 
-  private Kept keep(Member who, UUID command, int folder, boolean pile, ToKeep wanted) {
+  private Done<Kept, Before> kept(
+      Member who, UUID command, int folder, boolean pile, ToKeep wanted) {
     if (wanted.note().length() > LONGEST_NOTE) {
       throw Refusal.unusable("note", "A note has at most 4,000 characters.");
     }
     List<Stored> works = publications.getAll(wanted.publications(), MOST);
     Integer step = trail.findStep(who, wanted.step()).orElse(null);
     String note = wanted.note().strip();
-    return commands.run(
-        who,
-        command,
-        pile ? PILE : KEEP,
-        Kept.class,
-        () -> place(who, command, folder, pile, works, note, step));
-  }
-
-  private Done<Kept> place(
-      Member who,
-      UUID command,
-      int folder,
-      boolean pile,
-      List<Stored> works,
-      String note,
-      @Nullable Integer step) {
     List<One> kept = new ArrayList<>();
     Items.Placed last = null;
     int added = 0;
@@ -122,10 +112,7 @@ public class Keeping implements Undoable {
       kept.add(new One(work.id(), last.reason(), event));
       added += last.already() ? 0 : 1;
     }
-    return new Done<>(
-        works.stream().map(work -> "keep:" + folder + ":" + work.id() + ":" + who.id()).toList(),
-        new Before(folder, kept),
-        Map.of("folder", last.folderId(), "publications", works.stream().map(Stored::pid).toList()),
+    Kept answer =
         new Kept(
             last.folderId(),
             last.folder(),
@@ -133,8 +120,15 @@ public class Keeping implements Undoable {
             added,
             added == 0,
             last.keeper(),
-            last.elsewhere()),
-        pile ? "me" : "group");
+            last.elsewhere());
+    return Done.of(answer, new Before(folder, kept))
+        .changing(
+            works.stream()
+                .map(work -> "keep:" + folder + ":" + work.id() + ":" + who.id())
+                .toList())
+        .about(Subject.Of.FOLDER, List.of(last.folderId()))
+        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList())
+        .toldTo(pile ? Audience.ME : Audience.GROUP);
   }
 
   /** Others see that the member has seen it; who said something before says nothing new. */
@@ -145,10 +139,8 @@ public class Keeping implements Undoable {
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(
-        new Undoer<>(KEEP, Before.class, this::takeBack),
-        new Undoer<>(PILE, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(keep, keepInPile);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

@@ -7,10 +7,11 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
@@ -27,8 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Named strategies in folders. */
 @Service
-public class SavedSearches implements Undoable {
-  private static final String SAVE = "search.save";
+public class SavedSearches implements CommandKinds {
   private static final int LONGEST_NAME = 120;
   private final SavedSearchMapper mapper;
   private final Folders folders;
@@ -38,6 +38,9 @@ public class SavedSearches implements Undoable {
   private final Json json;
   private final PublicIds ids;
   private final Calendar calendar;
+
+  private final CommandKind<SavedSearch, Before> save =
+      new CommandKind<>("search.save", SavedSearch.class, Before.class, this::takeBack);
 
   /** The revision in force of a saved search, for those who watch it. Row numbers. */
   public record Watched(int revision, int folder, String pid, String name, Strategy strategy) {}
@@ -64,12 +67,13 @@ public class SavedSearches implements Undoable {
   }
 
   /** Saves a strategy with its count of this moment. */
-  @Transactional
   public SavedSearch save(Member who, UUID command, String folder, String name, Strategy strategy) {
-    String clean = cleaned(name);
-    int folderId = folders.id(who, folder);
     return commands.run(
-        who, command, SAVE, SavedSearch.class, () -> make(who, folderId, clean, strategy));
+        who,
+        command,
+        save,
+        () -> matching.search(who, strategy, Ordering.RELEVANCE, 0),
+        answer -> make(who, folders.id(who, folder), cleaned(name), strategy, answer));
   }
 
   /** A name as it is kept; refused where it is empty or too long. */
@@ -87,8 +91,8 @@ public class SavedSearches implements Undoable {
         "search-there", "The folder has a saved search named “" + name + "” already.");
   }
 
-  private Done<SavedSearch> make(Member who, int folder, String name, Strategy strategy) {
-    Answer answer = matching.search(who, strategy, Ordering.RELEVANCE, 0);
+  private Done<SavedSearch, Before> make(
+      Member who, int folder, String name, Strategy strategy, Answer answer) {
     String pid = ids.next();
     Instant now = calendar.now();
     Integer search = mapper.add(pid, folder, name, now);
@@ -97,12 +101,7 @@ public class SavedSearches implements Undoable {
     }
     String body = json.write(StrategyBody.of(strategy));
     mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
-    return new Done<>(subject(pid), new Before(pid), Map.of("name", name), get(who, pid));
-  }
-
-  /** What actions on a saved search are about. */
-  public static String subject(String pid) {
-    return "search:" + pid;
+    return Done.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
   }
 
   @Transactional(readOnly = true)
@@ -171,8 +170,8 @@ public class SavedSearches implements Undoable {
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(SAVE, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(save);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

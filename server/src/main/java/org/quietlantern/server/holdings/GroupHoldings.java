@@ -9,8 +9,9 @@ import java.util.UUID;
 import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.KbartReader;
 import org.quietlantern.core.publication.Kind;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -23,7 +24,13 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The holdings files of groups. */
 @Service
-public class GroupHoldings {
+public class GroupHoldings implements CommandKinds {
+  private static final CommandKind<Taken, CommandKind.Nothing> TAKE =
+      CommandKind.forGood(
+          "holdings.take",
+          Taken.class,
+          "The former holdings are brought back by taking in their file.");
+
   /** Characters of a file. */
   static final int LONGEST = 20_000_000;
 
@@ -101,23 +108,26 @@ public class GroupHoldings {
    * Takes in a file in place of the one before. A file out of which nothing can be read changes
    * nothing. Coordinators only.
    */
-  @Transactional
   public Taken take(Member who, UUID command, String name, String file) {
     if (!who.role().equals("coordinator")) {
       throw new Refusal(
           HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group brings its holdings in.");
     }
-    KbartReader.Read parsed = parse(file);
     return commands.run(
         who,
         command,
-        "holdings.take",
-        Taken.class,
-        () -> {
+        TAKE,
+        () -> parse(file),
+        parsed -> {
           keep(who.group(), name, file.replace("\u0000", ""), who.id());
           Taken taken = new Taken(parsed.holdings().titles().size(), problems(parsed));
-          return new Done<>("holdings", Map.of(), Map.of("file", name), taken);
+          return CommandKind.done(taken).changing(List.of("holdings"));
         });
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(TAKE);
   }
 
   /** The same for an installation that sets a group up. */

@@ -6,10 +6,11 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
@@ -22,9 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** A group's named sets of limits, put on a sheet in one act. */
 @Service
-public class LimitSets implements Undoable {
-  private static final String ADD = "limit-set.add";
-  private static final String REMOVE = "limit-set.remove";
+public class LimitSets implements CommandKinds {
   private static final int LONGEST_NAME = 80;
   private final LimitSetMapper mapper;
   private final Commands commands;
@@ -32,6 +31,20 @@ public class LimitSets implements Undoable {
   private final Json json;
   private final PublicIds ids;
   private final Calendar calendar;
+
+  private final CommandKind<LimitSet, Before> add =
+      new CommandKind<>(
+          "limit-set.add",
+          LimitSet.class,
+          Before.class,
+          (who, command, before) -> end(who, before));
+
+  private final CommandKind<LimitSet, Before> remove =
+      new CommandKind<>(
+          "limit-set.remove",
+          LimitSet.class,
+          Before.class,
+          (who, command, before) -> restore(who, before));
 
   /** A set: lines of limits, all in force. */
   public record LimitSet(String id, String name, List<StrategyBody.LineBody> limits, String by) {}
@@ -68,8 +81,11 @@ public class LimitSets implements Undoable {
   }
 
   /** Keeps the limits in force of a strategy under a name. */
-  @Transactional
   public LimitSet add(Member who, UUID command, String name, Strategy strategy) {
+    return commands.run(who, command, add, () -> added(who, name, strategy));
+  }
+
+  private Done<LimitSet, Before> added(Member who, String name, Strategy strategy) {
     String clean = name.strip();
     if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
       throw Refusal.unusable(
@@ -80,11 +96,10 @@ public class LimitSets implements Undoable {
     if (limits.isEmpty()) {
       throw Refusal.unusable("limit-set", "No limit is in force that could be kept.");
     }
-    return commands.run(
-        who, command, ADD, LimitSet.class, () -> make(who, clean, new Strategy(limits)));
+    return make(who, clean, new Strategy(limits));
   }
 
-  private Done<LimitSet> make(Member who, String name, Strategy limits) {
+  private Done<LimitSet, Before> make(Member who, String name, Strategy limits) {
     StrategyBody body = StrategyBody.of(limits);
     String pid = ids.next();
     Integer id = mapper.add(pid, who.group(), name, json.write(body), who.id(), calendar.now());
@@ -93,28 +108,25 @@ public class LimitSets implements Undoable {
           "limit-set-there", "The group has a set of limits named “" + name + "” already.");
     }
     LimitSet made = new LimitSet(pid, name, body.lines(), who.name());
-    return new Done<>("limit-set:" + pid, new Before(pid), Map.of("name", name), made);
+    return Done.of(made, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
   }
 
   /** Takes a set away; strategies that its limits were put on keep them. */
-  @Transactional
   public LimitSet remove(Member who, UUID command, String pid) {
-    return commands.run(who, command, REMOVE, LimitSet.class, () -> taken(who, pid));
+    return commands.run(who, command, remove, () -> taken(who, pid));
   }
 
-  private Done<LimitSet> taken(Member who, String pid) {
+  private Done<LimitSet, Before> taken(Member who, String pid) {
     LimitSetMapper.Row row =
         Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
     mapper.end(who.group(), pid, calendar.now());
     LimitSet gone = read(row, groups.names(who.group()));
-    return new Done<>("limit-set:" + pid, new Before(pid), Map.of("name", row.name()), gone);
+    return Done.of(gone, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(
-        new Undoer<>(ADD, Before.class, (who, command, before) -> end(who, before)),
-        new Undoer<>(REMOVE, Before.class, (who, command, before) -> restore(who, before)));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(add, remove);
   }
 
   private String end(Member who, Before before) {

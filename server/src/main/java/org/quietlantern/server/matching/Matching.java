@@ -207,7 +207,12 @@ public class Matching {
 
   /** Asks the present state of the catalogue something. */
   public <T> T look(Member who, Function<Look, T> asking) {
-    return inOneState(who, 0, () -> asking.apply(HELD.get()));
+    return look(who, 0, asking);
+  }
+
+  /** The same of a state that holds at least the change {@code waitFor}. */
+  public <T> T look(Member who, long waitFor, Function<Look, T> asking) {
+    return inOneState(who, waitFor, () -> asking.apply(HELD.get()));
   }
 
   /** The same in a state that somebody else holds open, for a group by its row number. */

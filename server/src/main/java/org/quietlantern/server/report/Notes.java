@@ -7,10 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.report.Document;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -23,8 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** WrittenAccounts kept in folders as they were on a day: dated notes. */
 @Service
-public class Notes implements Undoable {
-  private static final String WHAT = "note.keep";
+public class Notes implements CommandKinds {
   private final NoteMapper mapper;
   private final WrittenAccounts accounts;
   private final Folders folders;
@@ -33,6 +34,9 @@ public class Notes implements Undoable {
   private final Json json;
   private final PublicIds ids;
   private final Calendar calendar;
+
+  private final CommandKind<NoteView, Before> keep =
+      new CommandKind<>("note.keep", NoteView.class, Before.class, this::takeBack);
 
   /** A note in its folder. */
   record NoteLine(String id, String title, String by, Instant at) {}
@@ -62,26 +66,25 @@ public class Notes implements Undoable {
   }
 
   /** Keeps an account as it is now. {@code of}: its name. */
-  @Transactional
   NoteView keep(Member who, UUID command, String folder, String of) {
-    int folderId = folders.id(who, folder);
-    Document document = accounts.of(who, of);
     return commands.run(
         who,
         command,
-        WHAT,
-        NoteView.class,
-        () -> make(who, folderId, document, of, folders.isPile(who, folder) ? "me" : "group"));
+        keep,
+        () -> accounts.of(who, of),
+        document -> make(who, folder, document, of));
   }
 
-  private Done<NoteView> make(
-      Member who, int folder, Document document, String of, String visibleTo) {
+  private Done<NoteView, Before> make(Member who, String folder, Document document, String of) {
     String pid = ids.next();
     String blocks = json.write(BlockShown.of(document));
-    mapper.add(pid, folder, document.title(), of, blocks, who.id(), calendar.now());
+    mapper.add(
+        pid, folders.id(who, folder), document.title(), of, blocks, who.id(), calendar.now());
     NoteView view = get(who, pid);
-    return new Done<>(
-        "note:" + pid, new Before(pid), Map.of("title", document.title()), view, visibleTo);
+    return Done.of(view, new Before(pid))
+        .changing(Subject.Of.NOTE, pid)
+        .about(Subject.Of.FOLDER, List.of(folder))
+        .toldTo(folders.isPile(who, folder) ? Audience.ME : Audience.GROUP);
   }
 
   /** The newest first. */
@@ -114,8 +117,8 @@ public class Notes implements Undoable {
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(keep);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

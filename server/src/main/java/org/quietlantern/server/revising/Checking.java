@@ -4,12 +4,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
-import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -20,13 +20,15 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** A revision is given to a colleague, who looks at it and says so. Nobody checks their own. */
 @Service
-public class Checking implements Undoable {
-  private static final String WHAT = "search.check";
+public class Checking implements CommandKinds {
   private final RevisingMapper mapper;
   private final Revisions revisions;
   private final Groups groups;
   private final Commands commands;
   private final Calendar calendar;
+
+  private final CommandKind<Boolean, Before> check =
+      new CommandKind<>("search.check", Boolean.class, Before.class, this::takeBack);
 
   /** A revision that waits for the member's check. */
   public record ToCheck(String search, String name, int n, String by, Instant at) {}
@@ -64,51 +66,58 @@ public class Checking implements Undoable {
   }
 
   /** Gives a revision to a colleague. {@code colleague}: public id of the membership. */
-  @Transactional
   public void give(Member who, UUID command, String search, int n, String colleague) {
-    Member checker =
-        groups.members(who.group()).stream()
-            .filter(member -> member.pid().equals(colleague))
-            .findFirst()
-            .orElseThrow(Refusal::unknown);
-    run(
+    commands.run(
         who,
         command,
-        search,
-        n,
-        checker,
-        (known, revision) ->
-            new RevisingMapper.Check(
-                revision,
-                checker.id(),
-                who.id(),
-                calendar.now(),
-                known == null ? null : known.checked()));
+        check,
+        () -> {
+          Member checker =
+              groups.members(who.group()).stream()
+                  .filter(member -> member.pid().equals(colleague))
+                  .findFirst()
+                  .orElseThrow(Refusal::unknown);
+          return step(
+              who,
+              search,
+              n,
+              checker,
+              (known, revision) ->
+                  new RevisingMapper.Check(
+                      revision,
+                      checker.id(),
+                      who.id(),
+                      calendar.now(),
+                      known == null ? null : known.checked()));
+        });
   }
 
   /** The member looked at a revision whole. */
-  @Transactional
   public void checked(Member who, UUID command, String search, int n) {
-    run(
+    commands.run(
         who,
         command,
-        search,
-        n,
-        who,
-        (known, revision) ->
-            new RevisingMapper.Check(
-                revision,
-                who.id(),
-                known == null ? null : known.askedBy(),
-                known == null ? null : known.asked(),
-                calendar.now()));
+        check,
+        () ->
+            step(
+                who,
+                search,
+                n,
+                who,
+                (known, revision) ->
+                    new RevisingMapper.Check(
+                        revision,
+                        who.id(),
+                        known == null ? null : known.askedBy(),
+                        known == null ? null : known.asked(),
+                        calendar.now())));
   }
 
   private interface Step {
     RevisingMapper.Check after(RevisingMapper.Check known, int revision);
   }
 
-  private void run(Member who, UUID command, String search, int n, Member checker, Step step) {
+  private Done<Boolean, Before> step(Member who, String search, int n, Member checker, Step step) {
     Revisions.Revision revision = revisions.get(who, search, n);
     if (revision.membership() == checker.id()) {
       throw Refusal.unusable("own-revision", "A revision is checked by somebody else.");
@@ -116,23 +125,17 @@ public class Checking implements Undoable {
     if (!checker.mayWrite()) {
       throw Refusal.unusable("guest", "A guest cannot check.");
     }
-    commands.run(who, command, WHAT, Boolean.class, () -> make(search, revision, checker, step));
-  }
-
-  private Done<Boolean> make(
-      String search, Revisions.Revision revision, Member checker, Step step) {
     RevisingMapper.Check known = mapper.check(revision.row(), checker.id());
     mapper.setCheck(step.after(known, revision.row()));
-    return new Done<>(
-        SavedSearches.subject(search),
-        new Before(revision.row(), checker.id(), known),
-        Map.of("revision", revision.n(), "checker", checker.pid()),
-        true);
+    return Done.of(true, new Before(revision.row(), checker.id(), known))
+        .changing(List.of("check:" + revision.row() + ":" + checker.id()))
+        .about(Subject.Of.SEARCH, List.of(search))
+        .about(Subject.Of.PERSON, List.of(checker.pid()));
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(check);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

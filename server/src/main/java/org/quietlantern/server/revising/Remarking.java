@@ -1,29 +1,29 @@
 package org.quietlantern.server.revising;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
-import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What members say to the group about a line of a revision. */
 @Service
-public class Remarking implements Undoable {
-  private static final String WHAT = "search.remark";
+public class Remarking implements CommandKinds {
   private static final int LONGEST = 2_000;
   private final RevisingMapper mapper;
   private final Revisions revisions;
   private final Commands commands;
   private final Calendar calendar;
+
+  private final CommandKind<Boolean, Before> remark =
+      new CommandKind<>("search.remark", Boolean.class, Before.class, this::takeBack);
 
   record Before(int remark) {}
 
@@ -44,8 +44,12 @@ public class Remarking implements Undoable {
   }
 
   /** {@code line}: the id of a line in that revision. */
-  @Transactional
   public void remark(Member who, UUID command, String search, int n, String line, String text) {
+    commands.run(who, command, remark, () -> remarked(who, search, n, line, text));
+  }
+
+  private Done<Boolean, Before> remarked(
+      Member who, String search, int n, String line, String text) {
     Revisions.Revision revision = revisions.get(who, search, n);
     String clean = cleaned(text);
     if (clean.isEmpty()) {
@@ -54,24 +58,15 @@ public class Remarking implements Undoable {
     if (revision.strategy().lines().stream().noneMatch(each -> each.id().equals(line))) {
       throw Refusal.unknown();
     }
-    commands.run(
-        who,
-        command,
-        WHAT,
-        Boolean.class,
-        () -> {
-          int id = mapper.addRemark(revision.row(), line, who.id(), clean, calendar.now());
-          return new Done<>(
-              SavedSearches.subject(search) + ":remark:" + id,
-              new Before(id),
-              Map.of("revision", n, "line", line),
-              true);
-        });
+    int id = mapper.addRemark(revision.row(), line, who.id(), clean, calendar.now());
+    return Done.of(true, new Before(id))
+        .changing(List.of("remark:" + id))
+        .about(Subject.Of.SEARCH, List.of(search));
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(remark);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

@@ -1,18 +1,17 @@
 package org.quietlantern.server.revising;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Comparison;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
-import org.quietlantern.server.action.Undoable;
-import org.quietlantern.server.action.Undoer;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Following;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.folder.Revisions;
-import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
@@ -20,13 +19,10 @@ import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Changing a saved search: what that gains and loses is known before it is saved (rule N7). */
 @Service
-public class Revising implements Undoable {
-  private static final String WHAT = "search.revise";
-
+public class Revising implements CommandKinds {
   /** Titles shown of what is gained, and of what is lost. */
   private static final int NAMED = 8;
 
@@ -37,6 +33,9 @@ public class Revising implements Undoable {
   private final Matching matching;
   private final Commands commands;
   private final Json json;
+
+  private final CommandKind<RevisionSaved, Before> save =
+      new CommandKind<>("search.revise", RevisionSaved.class, Before.class, this::takeBack);
 
   /**
    * What a change would do.
@@ -85,7 +84,6 @@ public class Revising implements Undoable {
   }
 
   /** What saving a strategy as the next revision would gain and lose, now. */
-  @Transactional(readOnly = true)
   public ChangeShown preview(Member who, String search, Strategy strategy) {
     Revisions.Revision last = revisions.latest(who, search);
     return matching.look(
@@ -116,18 +114,45 @@ public class Revising implements Undoable {
   }
 
   /** Saves the next revision; an alert follows it. */
-  @Transactional
   public RevisionSaved save(Member who, UUID command, String search, Draft draft) {
     String comment = Remarking.cleaned(draft.comment());
-    revisions.latest(who, search);
-    if (comment.isEmpty() && revisions.documented(search).isPresent()) {
-      throw Refusal.unusable("reason-needed", "This search is documented: say why it is changed.");
-    }
     return commands.run(
-        who, command, WHAT, RevisionSaved.class, () -> make(who, search, draft, comment));
+        who,
+        command,
+        save,
+        () -> draw(who, search, draft, comment),
+        next -> make(who, search, draft, next));
   }
 
-  private Done<RevisionSaved> make(Member who, String search, Draft draft, String comment) {
+  /** A revision that is about to be saved; {@code after}: the row number of the one before it. */
+  private record Next(int after, Revisions.Made made, Following.Compared compared) {}
+
+  private Next draw(Member who, String search, Draft draft, String comment) {
+    Revisions.Revision last = inForce(who, search, draft);
+    StrategyBody body = StrategyBody.of(draft.strategy());
+    if (body.equals(last.strategy())) {
+      throw Refusal.conflict("nothing-changed", "The lines are those of the last revision.");
+    }
+    return matching.look(
+        who,
+        publications.latest(),
+        look -> {
+          Comparison found = compare(look, last, draft.strategy());
+          Revisions.Made made =
+              new Revisions.Made(
+                  json.write(body),
+                  found.common() + found.gained().count(),
+                  found.gained().count(),
+                  found.lost().count(),
+                  look.asOf(),
+                  comment);
+          Strategy former = last.strategy().strategy();
+          return new Next(last.row(), made, Following.compared(look, former, draft.strategy()));
+        });
+  }
+
+  /** The revision that the member saw, if it still is the last one. */
+  private Revisions.Revision inForce(Member who, String search, Draft draft) {
     Revisions.Revision last = revisions.latest(who, search);
     if (last.n() != draft.n()) {
       throw Refusal.conflict(
@@ -135,36 +160,27 @@ public class Revising implements Undoable {
           "%s saved revision %d meanwhile. Look at it, then save yours after it."
               .formatted(groups.names(who.group()).get(last.membership()), last.n()));
     }
-    StrategyBody body = StrategyBody.of(draft.strategy());
-    if (body.equals(last.strategy())) {
-      throw Refusal.conflict("nothing-changed", "The lines are those of the last revision.");
-    }
-    int n = last.n() + 1;
-    Revisions.Made made = matching.look(who, look -> made(look, last, draft, body, comment));
-    int row = revisions.add(who, search, n, made).orElseThrow();
-    following.follow(last.row(), row, draft.strategy(), draft.announce());
-    return new Done<>(
-        SavedSearches.subject(search),
-        new Before(search, last.row(), row),
-        Map.of("revision", n, "gained", made.gained(), "lost", made.lost()),
-        new RevisionSaved(n, made.count(), made.gained(), made.lost()));
+    return last;
   }
 
-  private Revisions.Made made(
-      Matching.Look look, Revisions.Revision last, Draft draft, StrategyBody body, String comment) {
-    Comparison found = compare(look, last, draft.strategy());
-    return new Revisions.Made(
-        json.write(body),
-        found.common() + found.gained().count(),
-        found.gained().count(),
-        found.lost().count(),
-        look.asOf(),
-        comment);
+  private Done<RevisionSaved, Before> make(Member who, String search, Draft draft, Next next) {
+    Revisions.Revision last = inForce(who, search, draft);
+    Revisions.Made made = next.made();
+    if (made.comment().isEmpty() && revisions.documented(search).isPresent()) {
+      throw Refusal.unusable("reason-needed", "This search is documented: say why it is changed.");
+    }
+    int n = last.n() + 1;
+    int row = revisions.add(who, search, n, made).orElseThrow();
+    following.follow(next.after(), row, next.compared(), draft.announce());
+    return Done.of(
+            new RevisionSaved(n, made.count(), made.gained(), made.lost()),
+            new Before(search, last.row(), row))
+        .changing(Subject.Of.SEARCH, search);
   }
 
   @Override
-  public List<Undoer<?>> undoers() {
-    return List.of(new Undoer<>(WHAT, Before.class, this::takeBack));
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(save);
   }
 
   private String takeBack(Member who, UUID command, Before before) {
@@ -172,11 +188,21 @@ public class Revising implements Undoable {
       throw Refusal.conflict(
           "changed-since", "The alert has found something by this revision, so it stays.");
     }
-    List<Revisions.Revision> all = revisions.of(who, before.search());
-    Revisions.Revision former =
-        all.stream().filter(revision -> revision.row() == before.from()).findFirst().orElseThrow();
-    following.follow(before.to(), before.from(), former.strategy().strategy(), false);
+    Strategy former = strategy(who, before.search(), before.from());
+    Strategy later = strategy(who, before.search(), before.to());
+    Following.Compared compared =
+        matching.look(who, publications.latest(), look -> Following.compared(look, later, former));
+    following.follow(before.to(), before.from(), compared, false);
     revisions.remove(before.to());
     return "";
+  }
+
+  private Strategy strategy(Member who, String search, int row) {
+    return revisions.of(who, search).stream()
+        .filter(revision -> revision.row() == row)
+        .findFirst()
+        .orElseThrow()
+        .strategy()
+        .strategy();
   }
 }

@@ -1,29 +1,33 @@
 package org.quietlantern.server.revising;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.LineCounts;
 import org.quietlantern.core.search.Order;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Done;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
-import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Runs of saved searches: each is a step; those of a documented search are kept with it. */
 @Service
-public class Running {
+public class Running implements CommandKinds {
+  private static final CommandKind<Trail.StepMade, CommandKind.Nothing> RUN =
+      CommandKind.forGood(
+          "search.run", Trail.StepMade.class, "What was searched stays on the trail.");
+
   private static final Ordering NEWEST_HERE = new Ordering(Order.HERE, false);
   private final RevisingMapper mapper;
   private final Revisions revisions;
@@ -54,22 +58,36 @@ public class Running {
   }
 
   /** Settles what the newest revision says, as a step of the member. */
-  @Transactional
   public Trail.StepMade run(Member who, UUID command, String search) {
     return commands.run(
-        who, command, "search.run", Trail.StepMade.class, () -> make(who, command, search));
+        who,
+        command,
+        RUN,
+        () -> {
+          Revisions.Revision revision = revisions.latest(who, search);
+          return new Ran(revision, matching.look(who, look -> found(who, revision, look)));
+        },
+        ran -> make(who, search, ran));
   }
 
-  private Done<Trail.StepMade> make(Member who, UUID command, String search) {
-    Revisions.Revision revision = revisions.latest(who, search);
-    Strategy strategy = revision.strategy().strategy();
-    UUID stepping = UUID.nameUUIDFromBytes((command + " step").getBytes(StandardCharsets.UTF_8));
-    Trail.StepMade step = trail.settle(who, stepping, strategy, NEWEST_HERE);
+  private record Ran(Revisions.Revision revision, RevisingMapper.Run run) {}
+
+  private Done<Trail.StepMade, CommandKind.Nothing> make(Member who, String search, Ran ran) {
+    Strategy strategy = ran.revision().strategy().strategy();
+    Trail.StepMade step =
+        trail.add(who, strategy, NEWEST_HERE, ran.run().count(), ran.run().asOf());
     if (revisions.documented(search).isPresent() && who.mayWrite()) {
-      mapper.addRun(matching.look(who, look -> found(who, revision, look)));
+      mapper.addRun(ran.run());
     }
-    return new Done<>(
-        SavedSearches.subject(search) + ":run", Map.of(), Map.of("step", step.step()), step, "me");
+    return CommandKind.done(step)
+        .changing(List.of("run:" + step.step()))
+        .about(Subject.Of.SEARCH, List.of(search))
+        .toldTo(Audience.ME);
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(RUN);
   }
 
   private RevisingMapper.Run found(Member who, Revisions.Revision revision, Matching.Look look) {

@@ -3,17 +3,17 @@ package org.quietlantern.server.trail;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Answer;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
@@ -24,11 +24,15 @@ import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.sql.Like;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The steps of a member's searching, and addresses for strategies that nobody saved. */
 @Service
-public class Trail {
+public class Trail implements CommandKinds {
+  private static final CommandKind<StepMade, CommandKind.Nothing> STEP =
+      CommandKind.forGood("trail.step", StepMade.class, "What was searched stays on the trail.");
+
   private final TrailMapper mapper;
   private final Matching matching;
   private final Publications publications;
@@ -63,10 +67,23 @@ public class Trail {
   }
 
   /** Settles a strategy: counts it, gives it an address, and puts it on the member's trail. */
-  @Transactional
   public StepMade settle(Member who, UUID command, Strategy strategy, Ordering order) {
     return commands.run(
-        who, command, "trail.step", StepMade.class, () -> step(who, strategy, order));
+        who,
+        command,
+        STEP,
+        () -> matching.search(who, strategy, order, 0),
+        answer -> {
+          StepMade step = add(who, strategy, order, answer.count(), answer.asOf());
+          return CommandKind.done(step)
+              .changing(List.of("step:" + step.step()))
+              .toldTo(Audience.ME);
+        });
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(STEP);
   }
 
   /** A step as a list shows it; {@code q} names its strategy. */
@@ -87,8 +104,14 @@ public class Trail {
         .toList();
   }
 
-  private Done<StepMade> step(Member who, Strategy strategy, Ordering order) {
-    Answer answer = matching.search(who, strategy, order, 0);
+  /**
+   * Puts a step on the member's trail, as a part of a command.
+   *
+   * @param count what was found
+   * @param asOf the state in which it was
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public StepMade add(Member who, Strategy strategy, Ordering order, int count, String asOf) {
     TrailMapper.Kept kept = keep(who, strategy);
     TrailMapper.Last last = mapper.last(who.id());
     Integer before = last == null ? null : last.count();
@@ -96,15 +119,13 @@ public class Trail {
         last != null
             && last.strategy() == kept.id()
             && last.ordered().equals(order.word())
-            && last.asOf().equals(answer.asOf());
+            && last.asOf().equals(asOf);
     String pid = same ? last.pid() : ids.next();
     if (!same) {
       Instant now = calendar.now();
-      mapper.add(
-          pid, who.id(), kept.id(), order.word(), before, answer.count(), answer.asOf(), now);
+      mapper.add(pid, who.id(), kept.id(), order.word(), before, count, asOf, now);
     }
-    StepMade made = new StepMade(pid, kept.pid(), answer.count(), before);
-    return new Done<>("step:" + pid, Map.of(), Map.of("step", pid), made, "me");
+    return new StepMade(pid, kept.pid(), count, before);
   }
 
   private TrailMapper.Kept keep(Member who, Strategy strategy) {

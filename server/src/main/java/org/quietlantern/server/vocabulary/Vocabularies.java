@@ -16,6 +16,7 @@ import org.quietlantern.core.vocabulary.SkosWriter;
 import org.quietlantern.core.vocabulary.Tree;
 import org.quietlantern.core.vocabulary.VocabularyUpdate;
 import org.quietlantern.server.platform.Editions;
+import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,32 +36,39 @@ public class Vocabularies {
   private record Kept(
       int edition, List<Concept> all, Map<Property, Tree> trees, Headings headings) {}
 
-  /** What a file would change, and what is wrong with it. */
-  public record Looked(VocabularyUpdate update, List<SkosReader.Problem> problems) {}
+  /**
+   * What a file would change, and what is wrong with it.
+   *
+   * @param edition of the terms that it was compared with
+   */
+  public record Looked(int edition, VocabularyUpdate update, List<SkosReader.Problem> problems) {}
 
   Vocabularies(VocabularyMapper mapper, Editions editions) {
     this.mapper = mapper;
     this.editions = editions;
   }
 
-  /** What taking a file in would change; changes nothing. */
-  @Transactional(readOnly = true)
+  /** What taking a file in (SKOS) would change; changes nothing. */
   public Looked look(byte[] file) {
     SkosReader.Read read = SkosReader.read(file);
-    return new Looked(VocabularyUpdate.of(now().all(), read.concepts()), read.problems());
+    Kept now = now();
+    return new Looked(
+        now.edition(), VocabularyUpdate.of(now.all(), read.concepts()), read.problems());
   }
 
-  /** Takes in all schemes of a file (SKOS); one that holds no term changes nothing. */
+  /** Takes in all schemes of a file that was looked at; one that holds no term changes nothing. */
   @Transactional
-  public Looked take(byte[] file) {
-    Looked looked = look(file);
+  public void take(Looked looked) {
+    if (editions.now().get(Editions.Kind.VOCABULARY) != looked.edition()) {
+      throw Refusal.conflict(
+          "changed-since", "Other headings were brought in meanwhile. Look at the file again.");
+    }
     Collection<Concept> terms = looked.update().terms();
     if (!terms.isEmpty()) {
       mapper.forget(terms.stream().map(Concept::scheme).distinct().toArray(String[]::new));
       terms.forEach(term -> mapper.add(VocabularyMapper.Row.of(term)));
       editions.next(Editions.Kind.VOCABULARY);
     }
-    return looked;
   }
 
   /** Trees of the properties that have one, by label. */

@@ -1,21 +1,26 @@
 package org.quietlantern.server.vocabulary;
 
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.core.vocabulary.SkosReader;
 import org.quietlantern.core.vocabulary.VocabularyUpdate;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Vocabulary files that a steward brings in (rule R1). */
 @Service
-class VocabularyFiles {
+class VocabularyFiles implements CommandKinds {
+  private static final CommandKind<VocabularyChanges, CommandKind.Nothing> TAKE =
+      CommandKind.forGood(
+          "vocabulary.take",
+          VocabularyChanges.class,
+          "Headings are brought back by taking in their former file.");
+
   /** Bytes of a file. */
   private static final int LONGEST = 40_000_000;
 
@@ -58,24 +63,27 @@ class VocabularyFiles {
     this.groups = groups;
   }
 
-  @Transactional(readOnly = true)
   public VocabularyChanges look(Member who, byte[] file) {
     check(who, file);
     return VocabularyChanges.of(usable(vocabularies.look(file)));
   }
 
-  @Transactional
   public VocabularyChanges take(Member who, UUID command, byte[] file) {
     check(who, file);
     return commands.run(
         who,
         command,
-        "vocabulary.take",
-        VocabularyChanges.class,
-        () -> {
-          VocabularyChanges changes = VocabularyChanges.of(usable(vocabularies.take(file)));
-          return new Done<>("vocabulary", Map.of(), Map.of("terms", changes.terms()), changes);
+        TAKE,
+        () -> usable(vocabularies.look(file)),
+        looked -> {
+          vocabularies.take(looked);
+          return CommandKind.done(VocabularyChanges.of(looked)).changing(List.of("vocabulary"));
         });
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(TAKE);
   }
 
   private void check(Member who, byte[] file) {

@@ -12,7 +12,9 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import org.springframework.core.MethodParameter;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** Every endpoint of our own that the running application has. */
@@ -21,8 +23,8 @@ public final class Endpoints {
 
   private Endpoints() {}
 
-  /** A method and a path with variables in braces. */
-  public record Endpoint(String method, String path, boolean list) {
+  /** A method and a path with variables in braces; {@code command}: it is given under an id. */
+  public record Endpoint(String method, String path, boolean list, boolean command) {
     public List<String> variables() {
       return VARIABLE
           .matcher(path)
@@ -47,12 +49,7 @@ public final class Endpoints {
                     .flatMap(
                         method ->
                             e.getKey().getPatternValues().stream()
-                                .map(
-                                    path ->
-                                        endpoint(
-                                            method,
-                                            path,
-                                            e.getValue().getReturnType().getParameterType()))))
+                                .map(path -> endpoint(method, path, e.getValue()))))
         .sorted(Comparator.comparing(Endpoint::toString))
         .toList();
   }
@@ -85,8 +82,13 @@ public final class Endpoints {
     }
   }
 
-  private static Endpoint endpoint(RequestMethod method, String path, Class<?> returned) {
-    return new Endpoint(method.name(), path, List.class.isAssignableFrom(returned));
+  private static Endpoint endpoint(RequestMethod method, String path, HandlerMethod handler) {
+    boolean command =
+        Arrays.stream(handler.getMethodParameters())
+            .map(parameter -> parameter.getParameterAnnotation(RequestHeader.class))
+            .anyMatch(header -> header != null && header.value().equals("Command-Id"));
+    boolean list = List.class.isAssignableFrom(handler.getReturnType().getParameterType());
+    return new Endpoint(method.name(), path, list, command);
   }
 
   static RequestMappingHandlerMapping mapping(

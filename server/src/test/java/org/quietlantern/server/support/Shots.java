@@ -229,7 +229,7 @@ public final class Shots {
     }
     ObjectNode body =
         JSON.valueToTree(
-            world.body(new Endpoints.Endpoint(operation.method(), operation.path(), false)));
+            world.body(new Endpoints.Endpoint(operation.method(), operation.path(), false, false)));
     JsonNode schema = resolved(described);
     ObjectNode told = JSON.createObjectNode();
     for (Map.Entry<String, JsonNode> field : properties(schema)) {

@@ -78,9 +78,8 @@ public final class TestApp implements AutoCloseable {
       context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
       bean(Harvests.class)
           .addSource("night-index", "The Night Index", outside.source("night-index"), "mods", 1);
-      bean(Vocabularies.class).take(Facets.turtle().getBytes(StandardCharsets.UTF_8));
-      bean(Vocabularies.class)
-          .take(SkosWriter.turtle(Headings.ALL.values()).getBytes(StandardCharsets.UTF_8));
+      takeIn(Facets.turtle());
+      takeIn(SkosWriter.turtle(Headings.ALL.values()));
       bean(KnownJournals.class).take(Holdings.journals());
       setClock(BEGINS);
     } catch (IOException failed) {
@@ -215,6 +214,11 @@ public final class TestApp implements AutoCloseable {
             + "@x.example",
         PASSWORD);
     return client;
+  }
+
+  private void takeIn(String skos) {
+    Vocabularies vocabularies = bean(Vocabularies.class);
+    vocabularies.take(vocabularies.look(skos.getBytes(StandardCharsets.UTF_8)));
   }
 
   public String address() {

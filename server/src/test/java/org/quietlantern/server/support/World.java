@@ -51,6 +51,13 @@ public final class World {
             .asString();
     app.passUntilSomethingCame();
     String round = client.get("/rounds").ok().get("rounds").get(0).get("id").asString();
+    String spare = group.folder("Spare");
+    client
+        .post(
+            "/folders/" + spare + "/items",
+            Map.of("publications", List.of(publication), "note", ""))
+        .ok();
+    values.put("spare", spare);
     values.put("group", group.pid());
     values.put("folder", folder);
     values.put("search", search);
@@ -97,6 +104,21 @@ public final class World {
 
   public Client member() {
     return group.client(0).below("");
+  }
+
+  /** Gives the member the right to look after the shared catalogue. */
+  public World withSteward(TestApp app) {
+    app.makeSteward(group.member(0));
+    return this;
+  }
+
+  public Client member(int which) {
+    return group.client(which).below("");
+  }
+
+  /** A folder that nothing else is about, with something in it. */
+  public String spareFolder() {
+    return values.get("spare");
   }
 
   public Client guest() {

@@ -4,6 +4,7 @@ import java.net.URI;
 import java.util.List;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.platform.Away;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -58,14 +59,28 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                   "away",
                   "The database does not answer at the moment. Try again in a few seconds."));
     }
+    return ResponseEntity.internalServerError().body(noted(failure));
+  }
+
+  private static ProblemDetail noted(Exception failure) {
     LOG.error("a request failed", failure);
-    return ResponseEntity.internalServerError()
-        .body(
-            problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "failed",
-                "Something went wrong here; it is noted as %s. Look whether it was done before you repeat it."
-                    .formatted(MDC.get(RequestLog.ID))));
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "failed",
+        "Something went wrong here; it is noted as %s. Look whether it was done before you repeat it."
+            .formatted(MDC.get(RequestLog.ID)));
+  }
+
+  /** What Spring refuses by itself; where it is our fault, it is noted as all others are. */
+  @Override
+  protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+      Exception failure,
+      @Nullable Object body,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    Object said = status.is5xxServerError() ? noted(failure) : body;
+    return super.handleExceptionInternal(failure, said, headers, status, request);
   }
 
   /** A body that ended at its bound is told so; others cannot be read as what they should be. */

@@ -1,0 +1,262 @@
+package org.quietlantern.server;
+
+import static java.util.Map.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.Undoing;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.Endpoints;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.World;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * One law for every command that there is: done twice is done once; undone, everything that was
+ * read before is read again, by whoever it is read; what changed since stays; what cannot be undone
+ * says why. A new command falls under this by itself. Guests and strangers: {@link StrangersTest}.
+ */
+class CommandLawTest {
+  private static final TestApp APP = TestApp.shared();
+  private static final World WORLD = World.fresh(APP).withSteward(APP);
+  private static final String GROUP = "/api/groups/{group}";
+
+  /**
+   * Not read: numbers of what happened, files that are made anew each time, and what is the same
+   * for all groups.
+   */
+  private static final Pattern NOT_READ =
+      Pattern.compile(
+          "/(changes|report.*|records.ris|vocabulary/.*|headings.*|journals.*|sources.*|set-aside"
+              + "|search/(properties|suggestions|comparison|supplied|waiting)"
+              + "|publications/\\{publication}/(outward|versions))$");
+
+  /** Given by the colleague: nobody checks their own. */
+  private static final Set<String> OF_THE_COLLEAGUE =
+      Set.of("PUT " + GROUP + "/searches/{search}/revisions/{n}/checked");
+
+  /** What has to be there first, as {@code METHOD path}. */
+  private static final Map<String, String> FIRST =
+      Map.ofEntries(
+          entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/folders/{folder}/items"),
+          entry("POST " + GROUP + "/pile/items", "POST " + GROUP + "/pile/items"),
+          entry(
+              "DELETE " + GROUP + "/folders/{folder}/items",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
+              "POST " + GROUP + "/alerts/{alert}/resume",
+              "POST " + GROUP + "/alerts/{alert}/pause"));
+
+  /** What a second act on the same thing is, where it is not the same act again. */
+  private static final Map<String, String> LATER =
+      Map.ofEntries(
+          entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/marks"),
+          entry(
+              "DELETE " + GROUP + "/folders/{folder}/items",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
+              "POST " + GROUP + "/alerts/{alert}/resume",
+              "POST " + GROUP + "/alerts/{alert}/pause"),
+          entry(
+              "POST " + GROUP + "/alerts/{alert}/pause",
+              "POST " + GROUP + "/alerts/{alert}/resume"));
+
+  @TestFactory
+  Stream<DynamicTest> everyCommand() {
+    Stream<DynamicTest> each =
+        commands()
+            .map(command -> DynamicTest.dynamicTest(command.toString(), () -> holdsFor(command)));
+    return Stream.concat(
+        each, Stream.of(DynamicTest.dynamicTest("every kind was given", this::everyKind)));
+  }
+
+  private static Stream<Endpoints.Endpoint> commands() {
+    return Endpoints.of(APP).stream()
+        .filter(Endpoints.Endpoint::command)
+        .filter(endpoint -> !endpoint.path().endsWith("/undo"));
+  }
+
+  private static void holdsFor(Endpoints.Endpoint command) {
+    Client giver = OF_THE_COLLEAGUE.contains(command.toString()) ? colleague() : WORLD.member();
+    Map<String, Object> body = body(command);
+    if (FIRST.containsKey(command.toString())) {
+      give(giver, FIRST.get(command.toString()), UUID.randomUUID());
+    }
+    String path = WORLD.fill(path(command));
+    Map<String, String> before = everythingRead(List.of(WORLD.member(), colleague()));
+    UUID id = UUID.randomUUID();
+
+    Client.Response done = giver.write(command.method(), path, body, id);
+    assertThat(done.status()).as(done.body()).isBetween(200, 204);
+    Map<String, String> after = everythingRead(List.of(WORLD.member()));
+    Client.Response again = giver.write(command.method(), path, body, id);
+    assertThat(again.status()).as("done twice: " + again.body()).isEqualTo(done.status());
+    assertThat(again.body()).isEqualTo(done.body());
+    assertSame("done twice", after);
+
+    Client.Response undone = undo(giver, id);
+    if (kind(id).before() == CommandKind.Nothing.class) {
+      assertThat(undone.status()).isEqualTo(409);
+      assertThat(undone.type()).isEqualTo("cannot-be-undone");
+      assertThat(undone.json().get("detail").asString()).endsWith(".").hasSizeGreaterThan(20);
+      assertSame("stays", after);
+      return;
+    }
+    assertThat(undone.status()).as(undone.body()).isEqualTo(200);
+    assertSame("undone", before);
+    assertThat(undo(giver, id).type()).isEqualTo("undone-already");
+    changedSince(giver, command, path);
+  }
+
+  /** A second act on the same thing: the first one stays. */
+  private static void changedSince(Client giver, Endpoints.Endpoint command, String path) {
+    UUID first = UUID.randomUUID();
+    Client.Response done = giver.write(command.method(), path, body(command), first);
+    assertThat(done.status()).as(done.body()).isBetween(200, 204);
+    UUID later = UUID.randomUUID();
+    Client.Response second =
+        LATER.containsKey(command.toString())
+            ? give(giver, LATER.get(command.toString()), later)
+            : giver.write(command.method(), path, body(command), later);
+    if (second.status() >= 300) {
+      // Nothing more can be done to it; it is left as it was found.
+      assertThat(undo(giver, first).status()).isEqualTo(200);
+      return;
+    }
+    Client.Response refused = undo(giver, first);
+    if (!changes(first).stream().anyMatch(changes(later)::contains)) {
+      assertThat(refused.status()).as("another thing was changed").isEqualTo(200);
+    } else {
+      assertThat(refused.status()).as("changed since").isEqualTo(409);
+      assertThat(refused.type()).isEqualTo("changed-since");
+    }
+    assertThat(undo(giver, later).status()).isEqualTo(200);
+    undo(giver, first);
+  }
+
+  private void everyKind() {
+    List<String> given =
+        APP.bean(JdbcTemplate.class)
+            .queryForList(
+                "select distinct what from action a join grp g on g.id = a.grp where g.pid = ?",
+                String.class,
+                WORLD.group());
+    assertThat(new TreeSet<>(given)).containsAll(APP.bean(Undoing.class).kinds().keySet());
+  }
+
+  private static CommandKind<?, ?> kind(UUID id) {
+    String what =
+        APP.bean(JdbcTemplate.class)
+            .queryForObject("select what from action where command = ?", String.class, id);
+    return APP.bean(Undoing.class).kinds().get(what);
+  }
+
+  private static List<String> changes(UUID id) {
+    return APP.bean(JdbcTemplate.class)
+        .queryForList("select unnest(changes) from action where command = ?", String.class, id);
+  }
+
+  private static Client colleague() {
+    return WORLD.member(1);
+  }
+
+  private static Client.Response undo(Client giver, UUID id) {
+    return giver.post(
+        "/api/groups/" + WORLD.group() + "/actions/" + id + "/undo", Map.of(), UUID.randomUUID());
+  }
+
+  private static Client.Response give(Client giver, String named, UUID id) {
+    Endpoints.Endpoint endpoint =
+        commands().filter(one -> one.toString().equals(named)).findFirst().orElseThrow();
+    return giver.write(endpoint.method(), WORLD.fill(path(endpoint)), body(endpoint), id);
+  }
+
+  /** Every reading of the group by some of its members: address to answer. */
+  private static Map<String, String> everythingRead(List<Client> readers) {
+    Map<String, String> read = new TreeMap<>();
+    for (Endpoints.Endpoint endpoint : Endpoints.of(APP)) {
+      boolean reads = endpoint.method().equals("GET") && endpoint.path().startsWith(GROUP);
+      if (reads && !NOT_READ.matcher(endpoint.path()).find()) {
+        String address = WORLD.fill(endpoint.path()) + WORLD.query(endpoint);
+        for (int n = 0; n < readers.size(); n++) {
+          Client.Response answer = readers.get(n).get(address);
+          read.put(n + " " + endpoint.path(), answer.status() + " " + answer.body());
+        }
+      }
+    }
+    return read;
+  }
+
+  /** Names what differs, from where it does. */
+  private static void assertSame(String when, Map<String, String> wanted) {
+    boolean both = wanted.keySet().stream().anyMatch(address -> address.startsWith("1 "));
+    List<Client> readers = both ? List.of(WORLD.member(), colleague()) : List.of(WORLD.member());
+    List<String> differences = new ArrayList<>();
+    everythingRead(readers)
+        .forEach(
+            (address, now) -> {
+              String was = wanted.get(address);
+              if (!now.equals(was)) {
+                int from = Math.max(0, from(was, now) - 60);
+                differences.add(
+                    "%s: was …%s, is …%s".formatted(address, cut(was, from), cut(now, from)));
+              }
+            });
+    assertThat(differences).as(when).isEmpty();
+  }
+
+  private static int from(String one, String other) {
+    int same = 0;
+    while (same < Math.min(one.length(), other.length())
+        && one.charAt(same) == other.charAt(same)) {
+      same++;
+    }
+    return same;
+  }
+
+  private static String cut(String text, int from) {
+    return text.substring(Math.min(from, text.length()), Math.min(text.length(), from + 200));
+  }
+
+  private static String path(Endpoints.Endpoint command) {
+    return command.toString().equals("DELETE " + GROUP + "/folders/{folder}")
+        ? command.path().replace("{folder}", WORLD.spareFolder())
+        : command.path();
+  }
+
+  private static Map<String, Object> body(Endpoints.Endpoint command) {
+    Map<String, Object> body = new HashMap<>(WORLD.body(command));
+    if (command.path().endsWith("/vocabulary")) {
+      byte[] same = WORLD.member().getBytes(WORLD.fill(GROUP + "/vocabulary/skos.ttl"));
+      body.put("file", Base64.getEncoder().encodeToString(same));
+    }
+    if (command.path().endsWith("/remarks")) {
+      body.put(
+          "line",
+          WORLD
+              .member()
+              .get(WORLD.fill(GROUP + "/searches/{search}"))
+              .ok()
+              .at("/strategy/lines/0/id")
+              .asString());
+    }
+    if (command.path().endsWith("/revisions")) {
+      body.put(
+          "asked", Map.of("text", "moth or x" + UUID.randomUUID().toString().replace("-", "")));
+    }
+    return body;
+  }
+}
