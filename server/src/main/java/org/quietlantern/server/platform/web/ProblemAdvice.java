@@ -33,7 +33,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
   ResponseEntity<ProblemDetail> refused(Refusal refusal) {
     ProblemDetail problem = problem(refusal.status(), refusal.type(), refusal.getMessage());
     refusal.details().forEach(problem::setProperty);
-    return ResponseEntity.status(refusal.status()).body(problem);
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(refusal.status());
+    if (refusal.type().equals("busy")) {
+      answer.header(HttpHeaders.RETRY_AFTER, "2");
+    }
+    return answer.body(problem);
   }
 
   @ExceptionHandler
