@@ -103,7 +103,7 @@ export function useKeep(group: string) {
   });
 }
 
-export function keptSentence(kept: Schema['Kept']): string {
+export function keptSentence(kept: Schema['KeepResult']): string {
   const { publications: all, added, folder } = kept;
   if (all > 1) {
     const there = all - added;

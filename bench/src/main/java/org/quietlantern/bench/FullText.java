@@ -13,7 +13,7 @@ import java.util.stream.Stream;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.IndexEntry;
 
 /** PostgreSQL's own full text on the same records, with a GIN index. */
 final class FullText implements AutoCloseable {
@@ -26,7 +26,7 @@ final class FullText implements AutoCloseable {
 
   private final Connection connection;
 
-  FullText(String address, String password, Stream<Entry> records) throws SQLException {
+  FullText(String address, String password, Stream<IndexEntry> records) throws SQLException {
     connection = DriverManager.getConnection(address, "app", password);
     try (Statement statement = connection.createStatement()) {
       statement.execute("drop table if exists bench_record");
@@ -60,12 +60,12 @@ final class FullText implements AutoCloseable {
     statement.execute("vacuum analyze bench_record");
   }
 
-  private void fill(Stream<Entry> records) throws SQLException {
+  private void fill(Stream<IndexEntry> records) throws SQLException {
     try (PreparedStatement insert =
         connection.prepareStatement(
             "insert into bench_record values (?, to_tsvector('english', ?), ?, ?, ?, ?, ?, ?, ?)")) {
-      for (Iterator<Entry> entries = records.iterator(); entries.hasNext(); ) {
-        Entry entry = entries.next();
+      for (Iterator<IndexEntry> entries = records.iterator(); entries.hasNext(); ) {
+        IndexEntry entry = entries.next();
         set(insert, entry);
         insert.addBatch();
         if (entry.id() % BATCH == 0 || !entries.hasNext()) {
@@ -75,7 +75,7 @@ final class FullText implements AutoCloseable {
     }
   }
 
-  private void set(PreparedStatement insert, Entry entry) throws SQLException {
+  private void set(PreparedStatement insert, IndexEntry entry) throws SQLException {
     Publication p = entry.publication();
     insert.setInt(1, entry.id());
     insert.setString(2, text(p));

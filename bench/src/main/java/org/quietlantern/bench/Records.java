@@ -14,7 +14,7 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
-import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.IndexEntry;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.ManyWorks;
 import org.quietlantern.standins.corpus.Work;
@@ -27,13 +27,13 @@ final class Records {
   private Records() {}
 
   /** One after the other; the same each time. */
-  static Stream<Entry> of(int size) {
+  static Stream<IndexEntry> of(int size) {
     return ManyWorks.of(Literature.SEED, size).map(Records::entry);
   }
 
-  private static Entry entry(Work work) {
+  private static IndexEntry entry(Work work) {
     int id = work.number();
-    return new Entry(
+    return new IndexEntry(
         id, "p" + id, Instant.EPOCH.plusSeconds(id), SOURCES.get(id % SOURCES.size()), read(work));
   }
 

@@ -18,16 +18,16 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Alike;
 import org.quietlantern.core.search.Breakdown;
 import org.quietlantern.core.search.CatalogueIndex;
-import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.core.search.Compiled;
-import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.IndexEntry;
 import org.quietlantern.core.search.Library;
 import org.quietlantern.core.search.LineCounts;
 import org.quietlantern.core.search.Ordering;
+import org.quietlantern.core.search.SearchContext;
+import org.quietlantern.core.search.SimilarPublications;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.Suggestions;
 
@@ -43,10 +43,10 @@ import org.quietlantern.core.search.Suggestions;
  */
 public final class SearchBench {
   private static final int BATCH = 1_000;
-  private static final Circumstances TODAY =
-      Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
+  private static final SearchContext TODAY =
+      SearchContext.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
   private final CatalogueIndex index;
-  private final Entry changing;
+  private final IndexEntry changing;
   private long number;
   private Snapshot snapshot;
 
@@ -100,8 +100,8 @@ public final class SearchBench {
   }
 
   private static void fill(CatalogueIndex index, int size) {
-    List<Entry> batch = new ArrayList<>();
-    Iterator<Entry> entries = Records.of(size).iterator();
+    List<IndexEntry> batch = new ArrayList<>();
+    Iterator<IndexEntry> entries = Records.of(size).iterator();
     long start = System.nanoTime();
     while (entries.hasNext()) {
       batch.add(entries.next());
@@ -193,10 +193,11 @@ public final class SearchBench {
                 suggestions.of(property, "mot", 4);
               }
             }));
-    Entry like = changing;
+    IndexEntry like = changing;
     print(
         "| what is alike to one publication | %s |%n",
-        Times.of(() -> new Alike(snapshot, like.publication()).found(like.publicId())));
+        Times.of(
+            () -> new SimilarPublications(snapshot, like.publication()).found(like.publicId())));
     Strategy before = Strategy.of("moth or bat or bird");
     Strategy after = Strategy.of("moth or bat or owl");
     print(

@@ -39,21 +39,21 @@ public final class DublinCoreReader {
     this.record = record;
   }
 
-  public static Supplied read(String xml) {
+  public static SuppliedRecord read(String xml) {
     try {
       Node root = Node.root(Xml.tree(xml));
       return root.element().getNodeName().endsWith("dc")
           ? new DublinCoreReader(root).publication()
-          : new Supplied.Unreadable("not Dublin Core: " + root.element().getNodeName());
+          : new SuppliedRecord.Unreadable("not Dublin Core: " + root.element().getNodeName());
     } catch (SAXException broken) {
-      return new Supplied.Unreadable("not well-formed XML: " + broken.getMessage());
+      return new SuppliedRecord.Unreadable("not well-formed XML: " + broken.getMessage());
     }
   }
 
-  private Supplied publication() {
+  private SuppliedRecord publication() {
     List<String> titles = texts("title");
     if (titles.isEmpty()) {
-      return new Supplied.Unreadable("no title");
+      return new SuppliedRecord.Unreadable("no title");
     }
     Host host = host();
     Kind kind = kind();
@@ -83,7 +83,7 @@ public final class DublinCoreReader {
             kind == Kind.BOOK ? isbns() : List.of(),
             List.of());
     problems.addAll(record.cut());
-    return new Supplied.Read(read, problems);
+    return new SuppliedRecord.Read(read, problems);
   }
 
   private List<String> texts(String name) {

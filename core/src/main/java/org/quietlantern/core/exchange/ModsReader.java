@@ -48,21 +48,21 @@ public final class ModsReader {
     this.mods = mods;
   }
 
-  public static Supplied read(String xml) {
+  public static SuppliedRecord read(String xml) {
     try {
       Node root = Node.root(Xml.tree(xml));
       return MODS.equals(root.element().getNamespaceURI())
           ? new ModsReader(root).publication()
-          : new Supplied.Unreadable("not MODS: " + root.element().getNodeName());
+          : new SuppliedRecord.Unreadable("not MODS: " + root.element().getNodeName());
     } catch (SAXException broken) {
-      return new Supplied.Unreadable("not well-formed XML: " + broken.getMessage());
+      return new SuppliedRecord.Unreadable("not well-formed XML: " + broken.getMessage());
     }
   }
 
-  private Supplied publication() {
+  private SuppliedRecord publication() {
     String title = titles(false).findFirst().orElse("");
     if (title.isEmpty()) {
-      return new Supplied.Unreadable("no title");
+      return new SuppliedRecord.Unreadable("no title");
     }
     Host host =
         mods.all("relatedItem").stream()
@@ -97,7 +97,7 @@ public final class ModsReader {
             identifiers(kind),
             contributors());
     problems.addAll(mods.cut());
-    return new Supplied.Read(read, problems);
+    return new SuppliedRecord.Read(read, problems);
   }
 
   /** {@code original}: in the language of the work, beside a title that is a translation. */

@@ -14,15 +14,15 @@ public final class RecordReader {
   private RecordReader() {}
 
   /** {@code format}: the metadata prefix of OAI-PMH under which it came. */
-  public static Supplied read(String format, String raw) {
+  public static SuppliedRecord read(String format, String raw) {
     if (raw.length() > LONGEST) {
-      return new Supplied.Unreadable("longer than %,d letters".formatted(LONGEST));
+      return new SuppliedRecord.Unreadable("longer than %,d letters".formatted(LONGEST));
     }
-    Supplied supplied =
+    SuppliedRecord supplied =
         switch (format) {
           case "mods" -> ModsReader.read(raw);
           case "oai_dc" -> DublinCoreReader.read(raw);
-          default -> new Supplied.Unreadable("a format that is not known: " + format);
+          default -> new SuppliedRecord.Unreadable("a format that is not known: " + format);
         };
     return raw.indexOf(REPLACED) >= 0 ? supplied.with("letters that no text can hold") : supplied;
   }

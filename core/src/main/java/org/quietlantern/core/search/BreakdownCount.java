@@ -18,16 +18,16 @@ import org.roaringbitmap.IntConsumer;
 final class BreakdownCount {
   private static final Comparator<Breakdown.Bar> MOST_FIRST =
       Comparator.comparingInt(Breakdown.Bar::count).reversed().thenComparing(Breakdown.Bar::value);
-  private final State state;
+  private final IndexState state;
   private final Breakdown.Asked asked;
   private final Property property;
   private final PropertyColumns columns;
-  private final Circumstances circumstances;
+  private final SearchContext circumstances;
   private final DocSet base;
   private int unknown;
 
   /** Counts over what {@code base} finds. */
-  BreakdownCount(State state, Compiled.Ready base, Breakdown.Asked asked) {
+  BreakdownCount(IndexState state, Compiled.Ready base, Breakdown.Asked asked) {
     this.state = state;
     this.asked = asked;
     this.property = asked.property();

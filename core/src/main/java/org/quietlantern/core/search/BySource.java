@@ -35,7 +35,7 @@ public record BySource(int count, int several, List<Share> shares) {
 
   /** {@code sources}: keys, in the order wanted. */
   public static BySource of(Snapshot snapshot, Compiled.Ready ready, List<String> sources) {
-    State state = snapshot.state();
+    IndexState state = snapshot.state();
     Sets sets = state.sets();
     DocSet result = sets.of(ready.query());
     Map<String, DocSet> bySource = new LinkedHashMap<>();
@@ -57,7 +57,12 @@ public record BySource(int count, int several, List<Share> shares) {
   }
 
   private static Share share(
-      State state, Compiled.Ready ready, String source, DocSet set, DocSet result, DocSet several) {
+      IndexState state,
+      Compiled.Ready ready,
+      String source,
+      DocSet set,
+      DocSet result,
+      DocSet several) {
     DocSet found = result.and(set);
     int only = found.andNot(several).count();
     Map<String, Integer> lines = new LinkedHashMap<>();
@@ -71,7 +76,7 @@ public record BySource(int count, int several, List<Share> shares) {
 
   /** A source that has no value at all for a limit cannot answer it. */
   private static boolean answers(
-      State state, Compiled.Ready ready, Compiled.Part part, DocSet set) {
+      IndexState state, Compiled.Ready ready, Compiled.Part part, DocSet set) {
     if (!(part.line() instanceof Line.Limited limited)) {
       return true;
     }

@@ -38,8 +38,8 @@ public final class CatalogueIndex implements AutoCloseable {
   private final Directory directory;
   private final IndexWriter writer;
   private final Columns columns = new Columns();
-  private final KeptPostings kept = new KeptPostings();
-  private State state;
+  private final PostingsCache kept = new PostingsCache();
+  private IndexState state;
   private long number;
 
   private CatalogueIndex(Directory directory, String catalogue) throws IOException {
@@ -57,7 +57,7 @@ public final class CatalogueIndex implements AutoCloseable {
     } else {
       writer.deleteAll();
     }
-    state = new State(DirectoryReader.open(writer), columns, kept, number);
+    state = new IndexState(DirectoryReader.open(writer), columns, kept, number);
   }
 
   /**
@@ -95,13 +95,13 @@ public final class CatalogueIndex implements AutoCloseable {
    * changes nothing. What cannot be taken in is set aside, the rest goes on.
    */
   public synchronized List<SetAside> apply(
-      Collection<Entry> put, Collection<Integer> remove, long upTo) {
+      Collection<IndexEntry> put, Collection<Integer> remove, long upTo) {
     List<SetAside> aside = new ArrayList<>();
     try {
       for (int id : remove) {
         writer.deleteDocuments(key(id));
       }
-      for (Entry entry : put) {
+      for (IndexEntry entry : put) {
         put(entry).ifPresent(why -> aside.add(new SetAside(entry.id(), why)));
       }
       number = upTo;
@@ -112,7 +112,7 @@ public final class CatalogueIndex implements AutoCloseable {
     return aside;
   }
 
-  private Optional<String> put(Entry entry) throws IOException {
+  private Optional<String> put(IndexEntry entry) throws IOException {
     try {
       writer.updateDocument(key(entry.id()), Documents.of(entry));
       return Optional.empty();
@@ -149,7 +149,7 @@ public final class CatalogueIndex implements AutoCloseable {
     DirectoryReader newer = DirectoryReader.openIfChanged(state.reader(), writer);
     if (newer != null) {
       state.reader().decRef();
-      state = new State(newer, columns, kept, number);
+      state = new IndexState(newer, columns, kept, number);
     } else {
       state = state.upTo(number);
     }

@@ -46,7 +46,7 @@ public sealed interface Compiled {
 
   /** Can be searched; {@code notes} are worth pointing out. */
   record Ready(
-      Circumstances circumstances, List<Part> parts, List<Placed> notes, List<Cover> covers)
+      SearchContext circumstances, List<Part> parts, List<Placed> notes, List<Cover> covers)
       implements Compiled {
     public Ready {
       parts = List.copyOf(parts);

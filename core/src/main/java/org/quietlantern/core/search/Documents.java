@@ -27,15 +27,15 @@ final class Documents {
   private static final int LONGEST_VALUE = 8_000;
 
   private final Document document = new Document();
-  private final Entry entry;
+  private final IndexEntry entry;
   private final Publication publication;
 
-  private Documents(Entry entry) {
+  private Documents(IndexEntry entry) {
     this.entry = entry;
     this.publication = entry.publication();
   }
 
-  static Document of(Entry entry) {
+  static Document of(IndexEntry entry) {
     return new Documents(entry).document();
   }
 
@@ -46,7 +46,7 @@ final class Documents {
     document.add(new StringField(IndexFields.PUBLIC_ID, entry.publicId(), Store.NO));
     document.add(
         new SortedDocValuesField(
-            IndexFields.TITLE_ORDER, new BytesRef(Titles.sortKey(publication.title()))));
+            IndexFields.TITLE_ORDER, new BytesRef(TitleOrder.sortKey(publication.title()))));
     numbers();
     text();
     wholes();

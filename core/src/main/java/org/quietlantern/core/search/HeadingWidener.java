@@ -57,7 +57,7 @@ final class HeadingWidener extends Rewriting {
 
   @Override
   public Term phrase(Term.Phrase phrase) {
-    return named(phrase, Leaves.typed(phrase).replace("\"", ""), phrase.span());
+    return named(phrase, MatchingTerms.typed(phrase).replace("\"", ""), phrase.span());
   }
 
   /** Neighbouring words may name a heading together. */
@@ -68,7 +68,7 @@ final class HeadingWidener extends Rewriting {
     if (!words) {
       return each;
     }
-    String name = and.parts().stream().map(Leaves::typed).collect(Collectors.joining(" "));
+    String name = and.parts().stream().map(MatchingTerms::typed).collect(Collectors.joining(" "));
     return named(each, name, ((Term.Word) and.parts().get(0)).span());
   }
 

@@ -22,12 +22,12 @@ import org.quietlantern.core.query.Limit;
 final class LimitQuery extends Query {
   private final Limit limit;
   private final String circumstances;
-  private final LimitTest test;
+  private final LimitPredicate test;
 
-  LimitQuery(Limit limit, Circumstances circumstances, Columns columns) {
+  LimitQuery(Limit limit, SearchContext circumstances, Columns columns) {
     this.limit = limit;
     this.circumstances = circumstances.name();
-    this.test = new LimitTest(limit, circumstances, columns);
+    this.test = new LimitPredicate(limit, circumstances, columns);
   }
 
   @Override

@@ -11,7 +11,7 @@ import org.quietlantern.core.query.Line;
 public final class LineCounts {
   private final Sets sets;
   private final Compiled.Ready ready;
-  private final State state;
+  private final IndexState state;
   private final IdentityHashMap<Compiled.Part, DocSet> found = new IdentityHashMap<>();
 
   /**

@@ -27,9 +27,9 @@ import org.quietlantern.core.vocabulary.Headings;
 /** What there is to know and to offer about the words of one line (rules M4 to M7, M11). */
 public final class LineHelp {
   private final Snapshot snapshot;
-  private final State state;
+  private final IndexState state;
   private final Lexicon lexicon;
-  private final Circumstances circumstances;
+  private final SearchContext circumstances;
   private final Library library;
   private final Map<String, Met> known = new HashMap<>();
 
@@ -76,7 +76,7 @@ public final class LineHelp {
   /** What a widening would add to its line and to the result. */
   public record Gain(Widening widening, int line, int result) {}
 
-  public LineHelp(Snapshot snapshot, Circumstances circumstances, Library library) {
+  public LineHelp(Snapshot snapshot, SearchContext circumstances, Library library) {
     this.snapshot = snapshot;
     this.state = snapshot.state();
     this.lexicon = new Lexicon(snapshot.reader());
@@ -87,7 +87,7 @@ public final class LineHelp {
   /** Forms met by each unquoted word. */
   public List<Met> forms(Line.Words line) {
     Map<String, Met> met = new LinkedHashMap<>();
-    for (Leaves.Leaf leaf : leaves(line)) {
+    for (MatchingTerms.Leaf leaf : leaves(line)) {
       if (leaf.term() instanceof Term.Word word) {
         met.put(word.text(), known.computeIfAbsent(word.text(), this::met));
       }
@@ -96,13 +96,13 @@ public final class LineHelp {
   }
 
   private Met met(String typed) {
-    return new Met(typed, new Forms(lexicon).of(typed));
+    return new Met(typed, new WordForms(lexicon).of(typed));
   }
 
   /** What has to be said at once: spellings of unknown words, and capitals. */
   public List<Offer> pressing(Line.Words line) {
     Set<Offer> offers = new LinkedHashSet<>();
-    for (Leaves.Leaf leaf : leaves(line)) {
+    for (MatchingTerms.Leaf leaf : leaves(line)) {
       if (isUnknown(leaf)) {
         headingNamed(leaf).ifPresent(offers::add);
         offers.addAll(spellings(leaf.term()));
@@ -112,13 +112,13 @@ public final class LineHelp {
     return offers.stream().filter(offer -> offer.count() > 0).toList();
   }
 
-  private boolean isUnknown(Leaves.Leaf leaf) {
+  private boolean isUnknown(MatchingTerms.Leaf leaf) {
     return !(leaf.term() instanceof Term.Cut) && count(query(leaf.term())) == 0;
   }
 
   /** The heading that a word or phrase names, with all below it where it alone has nothing. */
-  private Optional<Offer> headingNamed(Leaves.Leaf leaf) {
-    String typed = Leaves.typed(leaf.term()).replace("\"", "");
+  private Optional<Offer> headingNamed(MatchingTerms.Leaf leaf) {
+    String typed = MatchingTerms.typed(leaf.term()).replace("\"", "");
     return leaf.fields().equals(IndexFields.DEFAULTS)
         ? circumstances.headings().find(typed).map(named -> heading(leaf.term(), named.heading()))
         : Optional.empty();
@@ -133,23 +133,25 @@ public final class LineHelp {
 
   public List<Offer> offers(Line.Words line) {
     Set<Offer> offers = new LinkedHashSet<>(pressing(line));
-    for (Leaves.Leaf leaf : leaves(line)) {
+    for (MatchingTerms.Leaf leaf : leaves(line)) {
       Widener.variants(leaf.term(), lexicon)
-          .forEach(variant -> offers.add(offer(Kind.VARIANT, leaf.term(), Leaves.typed(variant))));
+          .forEach(
+              variant ->
+                  offers.add(offer(Kind.VARIANT, leaf.term(), MatchingTerms.typed(variant))));
       offers.addAll(abbreviations(leaf.term()));
       offers.addAll(names(leaf));
     }
     return offers.stream().filter(offer -> offer.count() > 0).toList();
   }
 
-  private List<Leaves.Leaf> leaves(Line.Words line) {
-    return Leaves.ofWords(line);
+  private List<MatchingTerms.Leaf> leaves(Line.Words line) {
+    return MatchingTerms.ofWords(line);
   }
 
   private Offer offer(Kind kind, Term beside, String text) {
     Parsed parsed = Parser.parse(text);
     int count = parsed.tree().map(tree -> count(query(tree))).orElse(0);
-    return new Offer(kind, Leaves.span(beside), text, count);
+    return new Offer(kind, MatchingTerms.span(beside), text, count);
   }
 
   private Query query(Term term) {
@@ -169,7 +171,7 @@ public final class LineHelp {
   }
 
   private List<Offer> abbreviations(Term term) {
-    String typed = Leaves.typed(term).replace("\"", "").toLowerCase(Locale.ROOT);
+    String typed = MatchingTerms.typed(term).replace("\"", "").toLowerCase(Locale.ROOT);
     return lexicon.beginning(IndexFields.SHORT_FORMS, typed + "=", way -> true).stream()
         .map(ShortForms::other)
         .map(other -> other.indexOf(' ') < 0 ? other : "\"" + other + "\"")
@@ -179,11 +181,11 @@ public final class LineHelp {
   }
 
   /** What else the heading is called that a word or phrase is a name of, in every language. */
-  private List<Offer> names(Leaves.Leaf leaf) {
+  private List<Offer> names(MatchingTerms.Leaf leaf) {
     if (!leaf.fields().equals(IndexFields.DEFAULTS)) {
       return List.of();
     }
-    String typed = Leaves.typed(leaf.term()).replace("\"", "");
+    String typed = MatchingTerms.typed(leaf.term()).replace("\"", "");
     return circumstances.headings().find(typed).stream()
         .flatMap(named -> Headings.namesOf(named.heading()).stream())
         .filter(name -> !Headings.areOneName(name, typed))

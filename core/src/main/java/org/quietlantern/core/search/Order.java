@@ -20,14 +20,14 @@ public enum Order {
   SAMPLE;
 
   /** {@code reverse}: the other way round; what has no date stays last, ties stay as they are. */
-  Sort sort(boolean reverse, State state) {
+  Sort sort(boolean reverse, IndexState state) {
     return new Sort(
         first(reverse, state),
         new SortField(IndexFields.CAME, SortField.Type.LONG),
         new SortField(IndexFields.ID, SortField.Type.INT));
   }
 
-  private SortField first(boolean reverse, State state) {
+  private SortField first(boolean reverse, IndexState state) {
     return switch (this) {
       case RELEVANCE -> throw new IllegalStateException("worked out by " + Relevance.class);
       case PUBLISHED -> newest(IndexFields.PUBLISHED, reverse);

@@ -9,8 +9,8 @@ import org.roaringbitmap.RoaringBitmapWriter;
  * Where a word, phrase or limit is met in a segment, and how strongly.
  *
  * @param docs not to be changed
- * @param strengths of the documents in their order, 0 to 65,535 for 0 to 1 (see {@link Strength});
- *     empty where all are as strong
+ * @param strengths of the documents in their order, 0 to 65,535 for 0 to 1 (see {@link
+ *     TermStrength}); empty where all are as strong
  */
 @SuppressWarnings("ArrayRecordComponent")
 record Postings(RoaringBitmap docs, char[] strengths) {

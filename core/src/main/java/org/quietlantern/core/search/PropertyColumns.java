@@ -19,9 +19,9 @@ final class PropertyColumns {
   static final String NOT_REVIEWED = "not peer reviewed";
 
   private final Columns columns;
-  private final Circumstances circumstances;
+  private final SearchContext circumstances;
 
-  PropertyColumns(Columns columns, Circumstances circumstances) {
+  PropertyColumns(Columns columns, SearchContext circumstances) {
     this.columns = columns;
     this.circumstances = circumstances;
   }

@@ -20,9 +20,9 @@ final class RangeBars {
   private final Property property;
   private final boolean months;
   private final PropertyColumns columns;
-  private final Circumstances circumstances;
+  private final SearchContext circumstances;
 
-  RangeBars(Breakdown.Asked asked, PropertyColumns columns, Circumstances circumstances) {
+  RangeBars(Breakdown.Asked asked, PropertyColumns columns, SearchContext circumstances) {
     this.property = asked.property();
     this.months = asked.months() && property == Property.DATE;
     this.columns = columns;

@@ -16,11 +16,11 @@ import org.roaringbitmap.RoaringBitmap;
 
 /**
  * Puts a set of documents in order of relevance: the sum, over the words that find, of how strongly
- * each meets a document times how rare it is in this state (BM25, see {@link Strength}). Ties:
+ * each meets a document times how rare it is in this state (BM25, see {@link TermStrength}). Ties:
  * order of coming here, then row number (rule O1).
  */
 final class Relevance {
-  private final State state;
+  private final IndexState state;
   private final List<Weighted> words = new ArrayList<>();
 
   /** A word, phrase or cut word and what meeting it is worth. */
@@ -30,7 +30,7 @@ final class Relevance {
   private record Candidate(int doc, float score, int came, int id) {}
 
   /** {@code queries}: those of the lines that find. */
-  Relevance(State state, List<Query> queries) {
+  Relevance(IndexState state, List<Query> queries) {
     this.state = state;
     queries.forEach(this::collect);
   }

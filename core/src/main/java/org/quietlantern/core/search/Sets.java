@@ -30,11 +30,11 @@ import org.roaringbitmap.RoaringBitmap;
 final class Sets {
   private final IndexSearcher searcher;
   private final List<LeafReaderContext> leaves;
-  private final KeptPostings kept;
+  private final PostingsCache kept;
   private final DocSet everything;
   private final DocSet all;
 
-  Sets(IndexSearcher searcher, KeptPostings kept) {
+  Sets(IndexSearcher searcher, PostingsCache kept) {
     this.searcher = searcher;
     this.leaves = searcher.getIndexReader().leaves();
     this.kept = kept;

@@ -24,12 +24,12 @@ import org.roaringbitmap.RoaringBitmap;
 /**
  * One state of the index. Everything asked of it is answered from the same state, until it is
  * closed. What is asked of it besides has classes of its own: {@link LineCounts}, {@link
- * Breakdown}, {@link Reasons}, {@link Suggestions} and others.
+ * Breakdown}, {@link Explainer}, {@link Suggestions} and others.
  */
 public final class Snapshot implements AutoCloseable {
-  private final State state;
+  private final IndexState state;
 
-  Snapshot(State state) {
+  Snapshot(IndexState state) {
     this.state = state;
   }
 
@@ -38,12 +38,12 @@ public final class Snapshot implements AutoCloseable {
     return state.number();
   }
 
-  public Compiled compile(Strategy strategy, Circumstances circumstances, Library library) {
+  public Compiled compile(Strategy strategy, SearchContext circumstances, Library library) {
     return new StrategyCompiler(state, circumstances, library).compile(strategy);
   }
 
   /** How many a strategy finds; empty where it cannot be searched. */
-  public OptionalInt count(Strategy strategy, Circumstances circumstances, Library library) {
+  public OptionalInt count(Strategy strategy, SearchContext circumstances, Library library) {
     return compile(strategy, circumstances, library) instanceof Compiled.Ready ready
         ? OptionalInt.of(count(ready))
         : OptionalInt.empty();
@@ -55,10 +55,10 @@ public final class Snapshot implements AutoCloseable {
   }
 
   /** The exact count, and the first ids in order. */
-  public Found search(Compiled.Ready ready, Ordering ordering) {
+  public SearchResult search(Compiled.Ready ready, Ordering ordering) {
     DocSet set = state.sets().of(ready.query());
     try {
-      return new Found(set.count(), publicIds(first(ready, set, ordering)));
+      return new SearchResult(set.count(), publicIds(first(ready, set, ordering)));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
@@ -68,9 +68,9 @@ public final class Snapshot implements AutoCloseable {
     if (ordering.order() == Order.RELEVANCE) {
       List<Query> words =
           ready.inForce().stream().filter(Compiled.Part::scores).map(Compiled.Part::query).toList();
-      return new Relevance(state, words).first(set, Found.LISTED, ordering.reverse());
+      return new Relevance(state, words).first(set, SearchResult.LISTED, ordering.reverse());
     }
-    return sorted(set, ordering, Found.LISTED);
+    return sorted(set, ordering, SearchResult.LISTED);
   }
 
   private ScoreDoc[] sorted(DocSet set, Ordering ordering, int most) throws IOException {
@@ -149,7 +149,7 @@ public final class Snapshot implements AutoCloseable {
     return state.reader().numDocs();
   }
 
-  State state() {
+  IndexState state() {
     return state;
   }
 

@@ -26,8 +26,8 @@ final class StrategyCompiler {
   /** Lines of a strategy with those of all strategies inside of it, each as often as it stands. */
   private static final int MOST_LINES = 2_000;
 
-  private final State state;
-  private final Circumstances circumstances;
+  private final IndexState state;
+  private final SearchContext circumstances;
   private final Library library;
   private final Lexicon lexicon;
   private final Set<String> holding;
@@ -36,7 +36,7 @@ final class StrategyCompiler {
   private final List<Compiled.Placed> problems = new ArrayList<>();
   private final List<Compiled.Cover> covers = new ArrayList<>();
 
-  StrategyCompiler(State state, Circumstances circumstances, Library library) {
+  StrategyCompiler(IndexState state, SearchContext circumstances, Library library) {
     this(state, circumstances, library, Set.of(), new HashMap<>());
   }
 
@@ -48,8 +48,8 @@ final class StrategyCompiler {
    * @param known those that were compiled already; empty for one that cannot be searched
    */
   private StrategyCompiler(
-      State state,
-      Circumstances circumstances,
+      IndexState state,
+      SearchContext circumstances,
       Library library,
       Set<String> holding,
       Map<String, Optional<Unfolded>> known) {
@@ -171,7 +171,7 @@ final class StrategyCompiler {
   }
 
   /** What has no value for the property of a limit. */
-  static Query unknown(Limit limit, Circumstances circumstances, Columns columns) {
+  static Query unknown(Limit limit, SearchContext circumstances, Columns columns) {
     return new LimitQuery(Limit.any(limit.property(), Limit.UNKNOWN), circumstances, columns);
   }
 

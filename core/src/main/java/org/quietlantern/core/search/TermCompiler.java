@@ -74,11 +74,11 @@ final class TermCompiler implements Term.Cases<Query> {
 
   @Override
   public Query phrase(Term.Phrase phrase) {
-    return leaf(phrase, Leaves.typed(phrase).replace("\"", ""), phrase.span());
+    return leaf(phrase, MatchingTerms.typed(phrase).replace("\"", ""), phrase.span());
   }
 
   private Query leaf(Term term, String typed, Span span) {
-    LeafCompiler leaf = new LeafCompiler(lexicon, term);
+    TermQueries leaf = new TermQueries(lexicon, term);
     List<Query> queries = new ArrayList<>();
     if (fields.isEmpty()) {
       queries.add(leaf.inText(IndexFields.ALL));

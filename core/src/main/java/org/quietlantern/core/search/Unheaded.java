@@ -30,7 +30,7 @@ public final class Unheaded {
    */
   public static Optional<Integer> count(
       Snapshot snapshot, Strategy strategy, Library library, Compiled.Ready ready) {
-    List<Leaves.Leaf> leaves = Leaves.of(strategy, library);
+    List<MatchingTerms.Leaf> leaves = MatchingTerms.of(strategy, library);
     boolean headingsOnly =
         !leaves.isEmpty()
             && leaves.stream().allMatch(leaf -> leaf.fields().equals(List.of(Field.HEADING)))
@@ -38,8 +38,8 @@ public final class Unheaded {
     if (!headingsOnly) {
       return Optional.empty();
     }
-    State state = snapshot.state();
-    Circumstances now = ready.circumstances();
+    IndexState state = snapshot.state();
+    SearchContext now = ready.circumstances();
     String since = now.today().minusDays(DAYS).toString();
     BooleanQuery query =
         new BooleanQuery.Builder()
@@ -52,7 +52,7 @@ public final class Unheaded {
     return Optional.of(without(state, state.sets().of(query)));
   }
 
-  private static int without(State state, DocSet set) {
+  private static int without(IndexState state, DocSet set) {
     int[] count = new int[1];
     try {
       for (LeafReaderContext leaf : state.reader().leaves()) {

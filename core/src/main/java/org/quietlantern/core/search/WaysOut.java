@@ -21,7 +21,7 @@ public final class WaysOut {
 
   private static final int MOST = 6;
   private final Snapshot snapshot;
-  private final Circumstances circumstances;
+  private final SearchContext circumstances;
   private final Library library;
 
   /** What is done to a line. */
@@ -42,7 +42,7 @@ public final class WaysOut {
    */
   public record WayOut(Kind kind, Line line, String text, int count) {}
 
-  public WaysOut(Snapshot snapshot, Circumstances circumstances, Library library) {
+  public WaysOut(Snapshot snapshot, SearchContext circumstances, Library library) {
     this.snapshot = snapshot;
     this.circumstances = circumstances;
     this.library = library;

@@ -27,7 +27,7 @@ public record Concept(
     String note,
     List<String> aspects,
     Fate fate,
-    List<Said> said) {
+    List<OtherStatement> said) {
   public Concept {
     names = List.copyOf(names);
     broader = List.copyOf(broader);
@@ -64,15 +64,15 @@ public record Concept(
   }
 
   /** What its file says; of a term that came from no file, what is known of it. */
-  List<Said> saidOrRead() {
+  List<OtherStatement> saidOrRead() {
     if (!said.isEmpty()) {
       return said;
     }
-    List<Said> known = new ArrayList<>();
-    known.add(new Said("prefLabel", "", label));
-    names.forEach(name -> known.add(new Said("altLabel", "", name)));
+    List<OtherStatement> known = new ArrayList<>();
+    known.add(new OtherStatement("prefLabel", "", label));
+    names.forEach(name -> known.add(new OtherStatement("altLabel", "", name)));
     if (!note.isEmpty()) {
-      known.add(new Said("scopeNote", "", note));
+      known.add(new OtherStatement("scopeNote", "", note));
     }
     return known;
   }

@@ -164,9 +164,9 @@ public final class SkosReader {
     final long line;
     String scheme = "";
     String label = "";
-    private Said preferred;
+    private OtherStatement preferred;
     private boolean retired;
-    private final List<Said> said = new ArrayList<>();
+    private final List<OtherStatement> said = new ArrayList<>();
     final Map<String, Long> broader = new LinkedHashMap<>();
     final Map<String, Long> related = new LinkedHashMap<>();
     final Map<String, Long> replacedBy = new LinkedHashMap<>();
@@ -178,7 +178,7 @@ public final class SkosReader {
     }
 
     /** The preferred name in English, or without a language, comes before those in others. */
-    private void prefer(Said name) {
+    private void prefer(OtherStatement name) {
       if (preferred == null || (name.isEnglish() && !preferred.isEnglish())) {
         preferred = name;
         label = name.text();
@@ -204,18 +204,21 @@ public final class SkosReader {
     private List<String> names() {
       return said.stream()
           .filter(each -> each.isName() || (each.isPreferred() && !each.equals(preferred)))
-          .map(Said::text)
+          .map(OtherStatement::text)
           .distinct()
           .toList();
     }
 
     /** In English where there is one, each on a line of its own. */
     private String note() {
-      List<Said> notes = said.stream().filter(Said::isMeaning).toList();
-      boolean english = notes.stream().anyMatch(Said::isEnglish);
+      List<OtherStatement> notes = said.stream().filter(OtherStatement::isMeaning).toList();
+      boolean english = notes.stream().anyMatch(OtherStatement::isEnglish);
       return String.join(
           "\n",
-          notes.stream().filter(each -> !english || each.isEnglish()).map(Said::text).toList());
+          notes.stream()
+              .filter(each -> !english || each.isEnglish())
+              .map(OtherStatement::text)
+              .toList());
     }
   }
 
@@ -249,17 +252,17 @@ public final class SkosReader {
         case "narrower" -> of(text).broader.put(uri, line);
         case "related" -> of(uri).related.put(text, line);
         default -> {
-          if (value instanceof Literal words && Said.isKept(what)) {
-            say(of(uri), new Said(what, words.getLanguage().orElse(""), text));
+          if (value instanceof Literal words && OtherStatement.isKept(what)) {
+            say(of(uri), new OtherStatement(what, words.getLanguage().orElse(""), text));
           }
         }
       }
     }
 
-    private void say(Reading term, Said said) {
+    private void say(Reading term, OtherStatement said) {
       if (said.isPreferred()) {
         term.said.stream()
-            .filter(Said::isPreferred)
+            .filter(OtherStatement::isPreferred)
             .filter(other -> other.language().equals(said.language()) && !other.equals(said))
             .findFirst()
             .ifPresent(

@@ -82,7 +82,7 @@ public final class SkosWriter {
     return VALUES.createIRI(uri);
   }
 
-  private static Literal literal(Said said) {
+  private static Literal literal(OtherStatement said) {
     return said.language().isEmpty()
         ? VALUES.createLiteral(said.text())
         : VALUES.createLiteral(said.text(), said.language());

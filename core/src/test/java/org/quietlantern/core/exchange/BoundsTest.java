@@ -25,15 +25,15 @@ class BoundsTest {
     return "<titleInfo><title>" + title + "</title></titleInfo>";
   }
 
-  private static Supplied.Read read(String format, String raw) {
-    return (Supplied.Read) RecordReader.read(format, raw);
+  private static SuppliedRecord.Read read(String format, String raw) {
+    return (SuppliedRecord.Read) RecordReader.read(format, raw);
   }
 
   @DisplayName("A title, an abstract, a list of authors without end: cut and named, the rest taken")
   @Test
   void cut() {
     String author = "<name><namePart type=\"family\">Reed</namePart></name>";
-    Supplied.Read read =
+    SuppliedRecord.Read read =
         read(
             "mods",
             mods(
@@ -61,7 +61,7 @@ class BoundsTest {
         "<dc xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>a"
             + "🦉".repeat(2_000)
             + "</dc:title></dc>";
-    Supplied.Read read = read("oai_dc", raw);
+    SuppliedRecord.Read read = read("oai_dc", raw);
     assertThat(read.publication().title()).hasSize(2_000).endsWith("🦉…");
     assertThat(read.problems()).contains("title of 4,001 letters: cut after 2,000");
   }
@@ -69,7 +69,7 @@ class BoundsTest {
   @DisplayName("What is within bounds is as it was, without a word")
   @Test
   void within() {
-    Supplied.Read read = read("mods", mods(title("x".repeat(2_000))));
+    SuppliedRecord.Read read = read("mods", mods(title("x".repeat(2_000))));
     assertThat(read.publication().title()).isEqualTo("x".repeat(2_000));
     assertThat(read.problems()).noneMatch(problem -> problem.contains("cut after"));
   }
@@ -77,13 +77,13 @@ class BoundsTest {
   @Test
   void aRecordWithoutEndOrNestedWithoutEndIsNotRead() {
     assertThat(RecordReader.read("mods", mods(title("x".repeat(2_000_000)))))
-        .isEqualTo(new Supplied.Unreadable("longer than 2,000,000 letters"));
+        .isEqualTo(new SuppliedRecord.Unreadable("longer than 2,000,000 letters"));
     String deep = "<a>".repeat(50_000) + "</a>".repeat(50_000);
     assertThat(RecordReader.read("mods", mods(title("Moths") + deep)))
-        .isInstanceOf(Supplied.Unreadable.class);
+        .isInstanceOf(SuppliedRecord.Unreadable.class);
     assertThat(RecordReader.read("mods", "<mods>\uFFFD"))
         .isInstanceOfSatisfying(
-            Supplied.Unreadable.class,
+            SuppliedRecord.Unreadable.class,
             unreadable ->
                 assertThat(unreadable.reason()).endsWith("; letters that no text can hold"));
   }

@@ -28,7 +28,7 @@ class DublinCoreTest {
       """;
 
   private static Publication read(String xml) {
-    return ((Supplied.Read) DublinCoreReader.read(xml)).publication();
+    return ((SuppliedRecord.Read) DublinCoreReader.read(xml)).publication();
   }
 
   @Test
@@ -51,8 +51,8 @@ class DublinCoreTest {
 
   @Test
   void whatCannotBeUsedIsNamed() {
-    Supplied.Read odd =
-        (Supplied.Read)
+    SuppliedRecord.Read odd =
+        (SuppliedRecord.Read)
             DublinCoreReader.read(
                 RECORD
                     .replaceAll("<dc:date>2.*?</dc:date>", "")
@@ -63,9 +63,9 @@ class DublinCoreTest {
             List.of("unknown kind “scroll”, taken as article", "date cannot be read: “unknown”"));
     assertThat(odd.publication().host().title()).isEqualTo("in a drawer");
     assertThat(DublinCoreReader.read(RECORD.replaceAll("<dc:title>.*?</dc:title>", "")))
-        .isEqualTo(new Supplied.Unreadable("no title"));
-    assertThat(DublinCoreReader.read("<mods/>")).isInstanceOf(Supplied.Unreadable.class);
-    assertThat(DublinCoreReader.read("<dc><title>")).isInstanceOf(Supplied.Unreadable.class);
+        .isEqualTo(new SuppliedRecord.Unreadable("no title"));
+    assertThat(DublinCoreReader.read("<mods/>")).isInstanceOf(SuppliedRecord.Unreadable.class);
+    assertThat(DublinCoreReader.read("<dc><title>")).isInstanceOf(SuppliedRecord.Unreadable.class);
   }
 
   @Test

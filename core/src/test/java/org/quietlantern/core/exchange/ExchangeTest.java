@@ -98,13 +98,13 @@ class ExchangeTest {
 
   @Test
   void aModsRecordIsRead() {
-    assertThat(ModsReader.read(MODS)).isEqualTo(new Supplied.Read(READ, List.of()));
+    assertThat(ModsReader.read(MODS)).isEqualTo(new SuppliedRecord.Read(READ, List.of()));
   }
 
   @Test
   void whatCannotBeUsedIsNamedAndTheRestIsRead() {
     String odd = MODS.replace("2026-03", "2026-19").replace("<genre>article", "<genre>scroll");
-    Supplied.Read read = (Supplied.Read) ModsReader.read(odd);
+    SuppliedRecord.Read read = (SuppliedRecord.Read) ModsReader.read(odd);
     assertThat(read.problems())
         .containsExactlyInAnyOrder(
             "unknown kind “scroll”, taken as article", "date cannot be read: “2026-19”");
@@ -117,10 +117,11 @@ class ExchangeTest {
     String entity =
         "<!DOCTYPE m [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><mods xmlns='http://www.loc.gov/mods/v3'>"
             + "<titleInfo><title>&e;</title></titleInfo></mods>";
-    assertThat(ModsReader.read(entity)).isInstanceOf(Supplied.Unreadable.class);
-    assertThat(ModsReader.read("<mods/>")).isEqualTo(new Supplied.Unreadable("not MODS: mods"));
+    assertThat(ModsReader.read(entity)).isInstanceOf(SuppliedRecord.Unreadable.class);
+    assertThat(ModsReader.read("<mods/>"))
+        .isEqualTo(new SuppliedRecord.Unreadable("not MODS: mods"));
     assertThat(ModsReader.read(MODS.replaceAll("(?s)<titleInfo>.*?</titleInfo>", "")))
-        .isEqualTo(new Supplied.Unreadable("no title"));
+        .isEqualTo(new SuppliedRecord.Unreadable("no title"));
   }
 
   @Test

@@ -164,11 +164,11 @@ class SameWorkTest {
     Publication early =
         plain().title("Early work").version(VersionKind.PREPRINT).date("2024-06-01").read();
     Publication joined =
-        Joined.of(
+        RecordMerge.of(
             List.of(
-                new Joined.Supplied(early, 3, 1),
-                new Joined.Supplied(shelf, 2, 2),
-                new Joined.Supplied(tidy, 1, 3)));
+                new RecordMerge.Supplied(early, 3, 1),
+                new RecordMerge.Supplied(shelf, 2, 2),
+                new RecordMerge.Supplied(tidy, 1, 3)));
     assertThat(joined)
         .usingRecursiveComparison()
         .isEqualTo(
@@ -198,9 +198,9 @@ class SameWorkTest {
   }
 
   private static Publication joined(Publication... readings) {
-    return Joined.of(
+    return RecordMerge.of(
         java.util.stream.IntStream.range(0, readings.length)
-            .mapToObj(i -> new Joined.Supplied(readings[i], 1, i))
+            .mapToObj(i -> new RecordMerge.Supplied(readings[i], 1, i))
             .toList());
   }
 
@@ -236,13 +236,18 @@ class SameWorkTest {
         plain().title("DIMMING OF VERGES: A TRIAL WITH MOTHS").by("Oduya, M.").read();
     Publication preprint = plain().version(VersionKind.PREPRINT).read();
     Publication joined =
-        Joined.of(List.of(new Joined.Supplied(shouted, 1, 2), new Joined.Supplied(preprint, 9, 1)));
+        RecordMerge.of(
+            List.of(
+                new RecordMerge.Supplied(shouted, 1, 2), new RecordMerge.Supplied(preprint, 9, 1)));
     assertThat(joined.title()).isEqualTo("Dimming of verges: a trial with moths");
     assertThat(joined.authors()).containsExactly(new PersonName("Oduya", "Maren"));
     assertThat(joined.version()).isEqualTo(VersionKind.FINAL);
     Publication other = plain().version(VersionKind.PREPRINT).title("Something else").read();
     assertThat(
-            Joined.of(List.of(new Joined.Supplied(shouted, 1, 2), new Joined.Supplied(other, 9, 1)))
+            RecordMerge.of(
+                    List.of(
+                        new RecordMerge.Supplied(shouted, 1, 2),
+                        new RecordMerge.Supplied(other, 9, 1)))
                 .title())
         .as("another title is no better spelling of this one")
         .isEqualTo(shouted.title());
@@ -252,10 +257,10 @@ class SameWorkTest {
   @Test
   void orderMakesNoDifference() {
     List<VersionKind> kinds = List.of(VersionKind.values());
-    List<Joined.Supplied> supplied = new ArrayList<>();
+    List<RecordMerge.Supplied> supplied = new ArrayList<>();
     for (int i = 0; i < 6; i++) {
       supplied.add(
-          new Joined.Supplied(
+          new RecordMerge.Supplied(
               plain()
                   .version(kinds.get(i % kinds.size()))
                   .text(i % 2 == 0 ? "" : "text " + i)
@@ -264,11 +269,11 @@ class SameWorkTest {
               i / 2,
               i));
     }
-    Publication first = Joined.of(supplied);
+    Publication first = RecordMerge.of(supplied);
     Random random = new Random(5);
     for (int i = 0; i < 50; i++) {
       Collections.shuffle(supplied, random);
-      assertThat(Joined.of(supplied)).isEqualTo(first);
+      assertThat(RecordMerge.of(supplied)).isEqualTo(first);
     }
   }
 

@@ -42,8 +42,8 @@ final class Catalogue implements AutoCloseable {
           Studied.NONE,
           Optional.empty(),
           Cited.UNKNOWN);
-  static final Circumstances TODAY =
-      Circumstances.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
+  static final SearchContext TODAY =
+      SearchContext.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
   final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
   private int last;
 
@@ -132,12 +132,12 @@ final class Catalogue implements AutoCloseable {
     return this;
   }
 
-  static Entry entry(int id, Publication publication) {
+  static IndexEntry entry(int id, Publication publication) {
     return entry(id, List.of("made"), publication);
   }
 
-  static Entry entry(int id, List<String> sources, Publication publication) {
-    return new Entry(id, "p" + id, Instant.EPOCH.plusSeconds(id), sources, publication);
+  static IndexEntry entry(int id, List<String> sources, Publication publication) {
+    return new IndexEntry(id, "p" + id, Instant.EPOCH.plusSeconds(id), sources, publication);
   }
 
   static Compiled compile(Snapshot snapshot, Strategy strategy) {
@@ -148,7 +148,7 @@ final class Catalogue implements AutoCloseable {
   List<String> find(String line) {
     try (Snapshot snapshot = index.snapshot()) {
       Compiled.Ready ready = (Compiled.Ready) Catalogue.compile(snapshot, Strategy.of(line));
-      Found found = snapshot.search(ready, new Ordering(Order.HERE, false));
+      SearchResult found = snapshot.search(ready, new Ordering(Order.HERE, false));
       if (found.count() != snapshot.all(ready).getCardinality()) {
         throw new AssertionError("count and ids differ for " + line);
       }

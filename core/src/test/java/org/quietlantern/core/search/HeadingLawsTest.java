@@ -38,9 +38,9 @@ class HeadingLawsTest {
   @DisplayName("H2, H3: with narrower, central and aspects hold on one and the same heading")
   @Test
   void againstBruteForce() {
-    Circumstances circumstances = circumstances(headings());
+    SearchContext circumstances = circumstances(headings());
     try (Catalogue catalogue = new Catalogue()) {
-      List<Entry> entries = new ArrayList<>();
+      List<IndexEntry> entries = new ArrayList<>();
       for (int id = 1; id <= 250; id++) {
         carried.add(uses());
         entries.add(Catalogue.entry(id, Catalogue.carrying(carried.get(id - 1))));
@@ -120,8 +120,8 @@ class HeadingLawsTest {
             .toList());
   }
 
-  static Circumstances circumstances(Headings headings) {
-    return new Circumstances(
+  static SearchContext circumstances(Headings headings) {
+    return new SearchContext(
         LocalDate.of(2026, 11, 25),
         ZoneId.of("Europe/Oslo"),
         Holdings.NONE,

@@ -140,10 +140,12 @@ class HeadingWideningTest {
         new Line.Words(
             "w", "heading/exact: Bats", false, Set.of(Widening.NARROWER, Widening.NAMES));
     Strategy strategy = new Strategy(List.of(line));
-    Reasons reasons = new Reasons(snapshot, Library.EMPTY, HEADINGS);
-    assertThat(reasons.of(strategy, 4)).extracting(Why::typed).containsExactly("Chiroptera");
+    Explainer reasons = new Explainer(snapshot, Library.EMPTY, HEADINGS);
+    assertThat(reasons.of(strategy, 4))
+        .extracting(Explanation::typed)
+        .containsExactly("Chiroptera");
     assertThat(reasons.of(strategy, 2))
-        .extracting(Why::typed)
+        .extracting(Explanation::typed)
         .containsExactly("Bats or one below it");
     assertThat(Sentence.of(strategy, name -> name))
         .isEqualTo(

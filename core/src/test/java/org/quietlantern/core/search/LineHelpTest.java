@@ -111,9 +111,9 @@ class LineHelpTest {
     catalogue.add(Catalogue.with(Catalogue.PLAIN, "Chiroptera", "Chiroptera of towns."));
     catalogue.add(Catalogue.with(Catalogue.PLAIN, "Murinae", "Old World mice at lamps."));
     try (Snapshot now = catalogue.index.snapshot()) {
-      Circumstances plain = Catalogue.TODAY;
-      Circumstances knowing =
-          new Circumstances(
+      SearchContext plain = Catalogue.TODAY;
+      SearchContext knowing =
+          new SearchContext(
               plain.today(),
               plain.zone(),
               plain.holdings(),

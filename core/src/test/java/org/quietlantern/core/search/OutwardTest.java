@@ -59,15 +59,16 @@ class OutwardTest {
   void alike() {
     try (Catalogue catalogue = catalogue();
         Snapshot snapshot = catalogue.index.snapshot()) {
-      Alike alike = new Alike(snapshot, FIRST);
+      SimilarPublications alike = new SimilarPublications(snapshot, FIRST);
       assertThat(alike.found("p1")).startsWith("p2").contains("p4").doesNotContain("p1", "p5");
       Publication second =
           Catalogue.citing("Bats of fens", "10.5555/b", List.of(BATS), "10.5555/c");
-      Alike.Ground ground = alike.ground(second);
+      SimilarPublications.Ground ground = alike.ground(second);
       assertThat(ground.headings()).containsExactly("Bats");
       assertThat(ground.references()).isEqualTo(1);
       assertThat(ground.cites()).isTrue();
-      assertThat(new Alike(snapshot, Catalogue.titled("xylophones")).found("none")).isEmpty();
+      assertThat(new SimilarPublications(snapshot, Catalogue.titled("xylophones")).found("none"))
+          .isEmpty();
     }
   }
 

@@ -11,15 +11,16 @@ import org.quietlantern.core.query.Term;
  * Whether one publication is met by a tree of words, found out by reading its title and abstract;
  * shares only the tokenizer with the engine.
  */
-record Reading(List<Places> stemmed, List<Places> exact) implements Term.Cases<Boolean> {
+record Reading(List<TokenPositions> stemmed, List<TokenPositions> exact)
+    implements Term.Cases<Boolean> {
   Reading(Publication publication) {
     this(
         of(Analysis.STEMMED, publication.title(), publication.abstractText()),
         of(Analysis.EXACT, publication.title(), publication.abstractText()));
   }
 
-  private static List<Places> of(Analysis analysis, String... texts) {
-    return Arrays.stream(texts).map(t -> Places.of(analysis, t)).toList();
+  private static List<TokenPositions> of(Analysis analysis, String... texts) {
+    return Arrays.stream(texts).map(t -> TokenPositions.of(analysis, t)).toList();
   }
 
   @Override
@@ -37,7 +38,7 @@ record Reading(List<Places> stemmed, List<Places> exact) implements Term.Cases<B
     return meets(phrase, Analysis.EXACT, exact);
   }
 
-  private static boolean meets(Term term, Analysis analysis, List<Places> texts) {
+  private static boolean meets(Term term, Analysis analysis, List<TokenPositions> texts) {
     return Patterns.of(term, analysis).stream()
         .map(slots -> slots.stream().map(Reading::pattern).toList())
         .anyMatch(row -> texts.stream().anyMatch(text -> text.find(row).findAny().isPresent()));

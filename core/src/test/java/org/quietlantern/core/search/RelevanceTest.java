@@ -39,17 +39,17 @@ class RelevanceTest {
   @Test
   void oneOrder() {
     Random random = new Random(11);
-    List<Entry> entries = new ArrayList<>();
+    List<IndexEntry> entries = new ArrayList<>();
     for (int id = 1; id <= 400; id++) {
       entries.add(Catalogue.entry(id, Catalogue.titled(title(random))));
     }
     try (Catalogue straight = new Catalogue();
         Catalogue crooked = new Catalogue()) {
       straight.index.apply(entries, List.of(), 400);
-      List<Entry> shuffled = new ArrayList<>(entries);
+      List<IndexEntry> shuffled = new ArrayList<>(entries);
       Collections.shuffle(shuffled, random);
       for (int from = 0; from < 400; from += 40) {
-        List<Entry> some = shuffled.subList(from, from + 40);
+        List<IndexEntry> some = shuffled.subList(from, from + 40);
         // What is replaced at once leaves something behind in its segment.
         crooked.index.apply(
             some.stream().map(e -> Catalogue.entry(e.id(), Catalogue.titled("moth"))).toList(),

@@ -28,7 +28,7 @@ class SnapshotTest {
     List<String> vocabulary = List.of("moth", "bat", "lamp", "dim", "night", "verge", "fen");
     Random random = new Random(3);
     try (Catalogue catalogue = new Catalogue()) {
-      List<Entry> entries = new ArrayList<>();
+      List<IndexEntry> entries = new ArrayList<>();
       for (int id = 1; id <= 300; id++) {
         String title = "x";
         for (String word : vocabulary) {
@@ -149,16 +149,16 @@ class SnapshotTest {
       catalogue.add(Catalogue.with(Catalogue.PLAIN, title, "Moths came back after dimming."));
       Strategy strategy = Strategy.of("moth* (title: dimming or \"part night\") not bat");
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        assertThat(new Reasons(snapshot, Library.EMPTY, Headings.NONE).of(strategy, 1))
+        assertThat(new Explainer(snapshot, Library.EMPTY, Headings.NONE).of(strategy, 1))
             .containsExactly(
-                new Why("1", "moth*", List.of(Field.TITLE, Field.ABSTRACT)),
-                new Why("1", "dimming", List.of(Field.TITLE)),
-                new Why("1", "\"part night\"", List.of(Field.TITLE)));
+                new Explanation("1", "moth*", List.of(Field.TITLE, Field.ABSTRACT)),
+                new Explanation("1", "dimming", List.of(Field.TITLE)),
+                new Explanation("1", "\"part night\"", List.of(Field.TITLE)));
       }
-      Lighter lighter = new Lighter(strategy, Library.EMPTY);
-      assertThat(lighter.lit(Field.TITLE, title))
+      Highlighter highlighter = new Highlighter(strategy, Library.EMPTY);
+      assertThat(highlighter.lit(Field.TITLE, title))
           .containsExactly(new Span(0, 10), new Span(11, 18), new Span(28, 32));
-      assertThat(lighter.lit(Field.ABSTRACT, "Moths came back after dimming."))
+      assertThat(highlighter.lit(Field.ABSTRACT, "Moths came back after dimming."))
           .containsExactly(new Span(0, 5));
     }
   }

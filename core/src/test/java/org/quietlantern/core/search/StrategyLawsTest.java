@@ -47,8 +47,8 @@ class StrategyLawsTest {
   private static final Tree TAXA =
       new Tree(
           Map.of("moths", List.of("insects"), "beetles", List.of("insects"), "insects", List.of()));
-  private static final Circumstances CIRCUMSTANCES =
-      new Circumstances(
+  private static final SearchContext CIRCUMSTANCES =
+      new SearchContext(
           LocalDate.of(2026, 11, 25),
           ZoneId.of("Europe/Oslo"),
           Holdings.NONE,
@@ -58,7 +58,7 @@ class StrategyLawsTest {
           Headings.NONE,
           "laws");
   private final RandomStrategies draw = new RandomStrategies(1887);
-  private final List<Entry> entries = new ArrayList<>();
+  private final List<IndexEntry> entries = new ArrayList<>();
   private final List<Reading> readings = new ArrayList<>();
   private Catalogue catalogue;
   private Snapshot snapshot;
@@ -67,7 +67,7 @@ class StrategyLawsTest {
   void fill() {
     catalogue = new Catalogue();
     for (int id = 1; id <= 220; id++) {
-      Entry entry = Catalogue.entry(id, sources(), publication());
+      IndexEntry entry = Catalogue.entry(id, sources(), publication());
       entries.add(entry);
       readings.add(new Reading(entry.publication()));
     }
@@ -149,7 +149,7 @@ class StrategyLawsTest {
     return meets(((Line.Limited) line).limit(), entries.get(i));
   }
 
-  private static boolean meets(Limit limit, Entry entry) {
+  private static boolean meets(Limit limit, IndexEntry entry) {
     Set<String> values = values(limit.property(), entry);
     if (values.stream().anyMatch(limit.ruledOut()::contains)) {
       return false;
@@ -202,7 +202,7 @@ class StrategyLawsTest {
     return date.length() == 4 ? date + "-12" : date;
   }
 
-  private static Set<String> values(Property property, Entry entry) {
+  private static Set<String> values(Property property, IndexEntry entry) {
     Publication p = entry.publication();
     return switch (property) {
       case KIND -> Set.of(p.kind().word());
@@ -235,7 +235,7 @@ class StrategyLawsTest {
           .as("%s", strategy)
           .containsExactly(expected.stream().mapToInt(i -> i).toArray());
       for (Order order : Order.values()) {
-        Found listed = snapshot.search(ready, new Ordering(order, n % 2 == 0));
+        SearchResult listed = snapshot.search(ready, new Ordering(order, n % 2 == 0));
         assertThat(listed.count()).as("%s", strategy).isEqualTo(expected.size());
         assertThat(listed.publicIds())
             .as("%s by %s", strategy, order)

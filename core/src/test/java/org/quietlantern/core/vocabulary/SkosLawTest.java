@@ -56,16 +56,16 @@ class SkosLawTest {
   @DisplayName("Names and notes are kept with their languages, definitions apart, in every form")
   @Test
   void languages() {
-    List<Said> said =
+    List<OtherStatement> said =
         List.of(
-            new Said("prefLabel", "de", "Fledermäuse"),
-            new Said("prefLabel", "en", "Bats"),
-            new Said("altLabel", "en", "Chiroptera"),
-            new Said("altLabel", "fr", "Chauves-souris"),
-            new Said("definition", "en", "Mammals that fly."),
-            new Said("definition", "en", "Animals of the order Chiroptera."),
-            new Said("definition", "de", "Fliegende Säugetiere."),
-            new Said("historyNote", "en", "Before 1990 under Mammals."));
+            new OtherStatement("prefLabel", "de", "Fledermäuse"),
+            new OtherStatement("prefLabel", "en", "Bats"),
+            new OtherStatement("altLabel", "en", "Chiroptera"),
+            new OtherStatement("altLabel", "fr", "Chauves-souris"),
+            new OtherStatement("definition", "en", "Mammals that fly."),
+            new OtherStatement("definition", "en", "Animals of the order Chiroptera."),
+            new OtherStatement("definition", "de", "Fliegende Säugetiere."),
+            new OtherStatement("historyNote", "en", "Before 1990 under Mammals."));
     Concept bats =
         new Concept(
             "urn:x:1",

@@ -37,7 +37,7 @@ public record CommandKind<A, B>(String name, Class<A> answer, Class<B> before, B
   }
 
   /** What a command of this kind that stays has done. */
-  public static <A> Done<A, Nothing> done(A answer) {
-    return Done.of(answer, new Nothing());
+  public static <A> CommandResult<A, Nothing> done(A answer) {
+    return CommandResult.of(answer, new Nothing());
   }
 }

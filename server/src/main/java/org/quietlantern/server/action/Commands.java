@@ -40,7 +40,7 @@ public class Commands {
    * @param perform looks at what is there and changes it, inside the transaction
    */
   public <A, B> A run(
-      Member who, UUID command, CommandKind<A, B> kind, Supplier<Done<A, B>> perform) {
+      Member who, UUID command, CommandKind<A, B> kind, Supplier<CommandResult<A, B>> perform) {
     return run(who, command, kind, () -> Boolean.TRUE, ready -> perform.get());
   }
 
@@ -55,7 +55,7 @@ public class Commands {
       UUID command,
       CommandKind<A, B> kind,
       Supplier<P> prepare,
-      Function<P, Done<A, B>> perform) {
+      Function<P, CommandResult<A, B>> perform) {
     Optional<A> before = earlier(who, command, kind);
     if (before.isPresent()) {
       return before.get();
@@ -69,13 +69,13 @@ public class Commands {
   }
 
   private <A, B> A carryOut(
-      Member who, UUID command, CommandKind<A, B> kind, Supplier<Done<A, B>> perform) {
+      Member who, UUID command, CommandKind<A, B> kind, Supplier<CommandResult<A, B>> perform) {
     mapper.lock(who.group());
     Optional<A> meanwhile = earlier(who, command, kind);
     if (meanwhile.isPresent()) {
       return meanwhile.get();
     }
-    Done<A, B> done = perform.get();
+    CommandResult<A, B> done = perform.get();
     write(
         new ActionMapper.Row(
             0,

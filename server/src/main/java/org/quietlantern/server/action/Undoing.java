@@ -45,7 +45,8 @@ public class Undoing {
     return commands.run(who, command, UNDO, () -> takeBack(who, command, target));
   }
 
-  private Done<Undone, CommandKind.Nothing> takeBack(Member who, UUID command, UUID target) {
+  private CommandResult<Undone, CommandKind.Nothing> takeBack(
+      Member who, UUID command, UUID target) {
     ActionMapper.Row action = mapper.find(target);
     if (action == null || action.membership() == null || action.membership() != who.id()) {
       throw Refusal.unknown();

@@ -10,8 +10,8 @@ import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.folder.Folders;
@@ -138,7 +138,7 @@ public class AlertChanges implements CommandKinds {
   }
 
   /** {@code passedOver}: what is not announced any more. */
-  private Done<Alerts.AlertLine, StateBefore> to(
+  private CommandResult<Alerts.AlertLine, StateBefore> to(
       Member who, String pid, String state, @Nullable RoaringBitmap passedOver) {
     int id = alerts.id(who, pid);
     AlertMapper.Row alert = mapper.lock(id);
@@ -150,7 +150,7 @@ public class AlertChanges implements CommandKinds {
     if (passedOver != null) {
       passOver(alert, passedOver);
     }
-    return Done.of(
+    return CommandResult.of(
             Alerts.line(alerts.get(who, pid)),
             new StateBefore(passedOver == null ? id : -1, alert.state(), gathering))
         .changing(Subject.Of.ALERT, pid);
@@ -187,7 +187,8 @@ public class AlertChanges implements CommandKinds {
     return commands.run(who, command, change, () -> changed(who, pid, wanted));
   }
 
-  private Done<Alerts.AlertLine, ChosenBefore> changed(Member who, String pid, AlertChosen wanted) {
+  private CommandResult<Alerts.AlertLine, ChosenBefore> changed(
+      Member who, String pid, AlertChosen wanted) {
     Rhythm rhythm = Alerts.rhythm(wanted.rhythm());
     if (wanted.asked() < 1 || wanted.asked() > MOST_LAMPS) {
       throw Refusal.unusable("asked", "Between 1 and " + MOST_LAMPS + " lamps can be asked for.");
@@ -204,7 +205,7 @@ public class AlertChanges implements CommandKinds {
             rhythm.text(), wanted.hour(), wanted.asked(), folders.id(who, wanted.folder()));
     AlertMapper.Chosen before = mapper.chosen(id);
     choose(id, chosen);
-    return Done.of(Alerts.line(alerts.get(who, pid)), new ChosenBefore(id, before))
+    return CommandResult.of(Alerts.line(alerts.get(who, pid)), new ChosenBefore(id, before))
         .changing(Subject.Of.ALERT, pid);
   }
 
@@ -223,7 +224,7 @@ public class AlertChanges implements CommandKinds {
     return commands.run(who, command, endSearch, () -> endedSearch(who, search));
   }
 
-  private Done<SearchEnded, SearchBefore> endedSearch(Member who, String search) {
+  private CommandResult<SearchEnded, SearchBefore> endedSearch(Member who, String search) {
     String name = searches.get(who, search).name();
     String watching = searches.get(who, search).alert();
     Integer id = watching == null ? null : alerts.id(who, watching);
@@ -233,7 +234,7 @@ public class AlertChanges implements CommandKinds {
       set(alert, "ended");
     }
     searches.end(search);
-    return Done.of(
+    return CommandResult.of(
             new SearchEnded(search, name, watching),
             new SearchBefore(search, id, alert == null ? null : alert.state(), gathering))
         .changing(Subject.Of.SEARCH, search)

@@ -11,8 +11,8 @@ import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
@@ -211,7 +211,7 @@ public class Alerts implements CommandKinds {
     }
   }
 
-  private Done<AlertSet, Before> make(Member who, Baseline baseline, Rhythm rhythm) {
+  private CommandResult<AlertSet, Before> make(Member who, Baseline baseline, Rhythm rhythm) {
     SavedSearches.Watched watched = searches.watched(who, baseline.watched().pid());
     if (watched.revision() != baseline.watched().revision()) {
       throw Refusal.conflict(
@@ -235,7 +235,8 @@ public class Alerts implements CommandKinds {
       throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }
     rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), HOUR).orElse(null));
-    return Done.of(new AlertSet(pid, watched.name(), baseline.memory().size()), new Before(pid))
+    return CommandResult.of(
+            new AlertSet(pid, watched.name(), baseline.memory().size()), new Before(pid))
         .changing(Subject.Of.SEARCH, watched.pid())
         .about(Subject.Of.ALERT, List.of(pid));
   }

@@ -6,11 +6,11 @@ import java.util.Set;
 import java.util.function.Function;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Reasons;
+import org.quietlantern.core.search.Explainer;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.matching.Matching;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
@@ -73,10 +73,10 @@ class Announcing {
   private RoaringBitmap announce(
       AlertMapper.Row alert,
       int revision,
-      Reasons reasons,
+      Explainer reasons,
       Strategy strategy,
       RoaringBitmap found,
-      Function<Stored, NewClass> classOf) {
+      Function<StoredPublication, NewClass> classOf) {
     RoaringBitmap aside = new RoaringBitmap();
     if (found.isEmpty()) {
       return aside;
@@ -87,7 +87,7 @@ class Announcing {
       try {
         savepoint.executeWithoutResult(
             status -> {
-              Stored stored = publications.byId(List.of(id)).get(0);
+              StoredPublication stored = publications.byId(List.of(id)).get(0);
               rounds.announce(finder, round, id, classOf.apply(stored), reasons.of(strategy, id));
             });
       } catch (RuntimeException broken) {

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Lamp;
-import org.quietlantern.core.search.Why;
+import org.quietlantern.core.search.Explanation;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
@@ -19,8 +19,8 @@ import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -81,10 +81,10 @@ public class Arrivals {
     RoundMapper.Row round = row(who, pid);
     List<RoundMapper.FoundRow> found =
         contents.of(List.of(round.id())).getOrDefault(round.id(), List.of());
-    Map<Integer, List<Said>> said =
+    Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
             who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
-    List<Stored> stored =
+    List<StoredPublication> stored =
         publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList());
     Map<Integer, Summary> shown = summaries.of(who, stored);
     List<Member> members = reviewers(who);
@@ -147,12 +147,12 @@ public class Arrivals {
       RoundMapper.FoundRow found,
       Summary summary,
       List<Member> members,
-      Map<Integer, List<Said>> said) {
-    Map<Integer, Said> byMember =
+      Map<Integer, List<CurrentMark>> said) {
+    Map<Integer, CurrentMark> byMember =
         said.getOrDefault(found.occasion(), List.of()).stream()
-            .collect(Collectors.toMap(Said::member, Function.identity()));
+            .collect(Collectors.toMap(CurrentMark::member, Function.identity()));
     List<ArrivalShown.WordsMet> words =
-        Arrays.stream(json.read(found.words(), Why[].class))
+        Arrays.stream(json.read(found.words(), Explanation[].class))
             .map(
                 w ->
                     new ArrivalShown.WordsMet(
@@ -168,7 +168,7 @@ public class Arrivals {
         members.stream().map(m -> lamp(m, byMember.get(m.id()))).toList());
   }
 
-  private static ArrivalShown.LampShown lamp(Member member, @Nullable Said said) {
+  private static ArrivalShown.LampShown lamp(Member member, @Nullable CurrentMark said) {
     return said == null
         ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null)
         : new ArrivalShown.LampShown(

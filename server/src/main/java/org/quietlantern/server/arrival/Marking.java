@@ -9,17 +9,17 @@ import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.folder.Items;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.springframework.stereotype.Service;
 
 /**
@@ -73,7 +73,7 @@ public class Marking implements CommandKinds {
   record AllBefore(List<Before> marks) {}
 
   /** A mark that was taken away. */
-  record Out(int publication, Said said, List<Items.Taken> taken) {}
+  record Out(int publication, CurrentMark said, List<Items.Taken> taken) {}
 
   record AllOut(List<Out> lamps) {}
 
@@ -94,7 +94,7 @@ public class Marking implements CommandKinds {
     return commands.run(who, command, mark, () -> marked(who, command, given));
   }
 
-  private Done<Marked, AllBefore> marked(Member who, UUID command, Given given) {
+  private CommandResult<Marked, AllBefore> marked(Member who, UUID command, Given given) {
     Mark said =
         Mark.named(given.mark())
             .orElseThrow(
@@ -106,29 +106,29 @@ public class Marking implements CommandKinds {
     if (said == Mark.KEEP && folder == null) {
       throw Refusal.unusable("folder", "A keep needs a folder.");
     }
-    List<Stored> works = publications.getAll(given.publications(), MOST);
+    List<StoredPublication> works = publications.getAll(given.publications(), MOST);
     return marked(who, command, works, said, given.reason().strip(), folder);
   }
 
-  private Done<Marked, AllBefore> marked(
+  private CommandResult<Marked, AllBefore> marked(
       Member who,
       UUID command,
-      List<Stored> works,
+      List<StoredPublication> works,
       Mark said,
       String reason,
       @Nullable Integer folder) {
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
-    for (Stored work : works) {
+    for (StoredPublication work : works) {
       if (said == Mark.KEEP) {
         Items.Placed placed = items.place(who, command, folder, work, reason, null);
         kept = placed.folder();
         before.add(new Before(work.id(), placed.event(), folder, placed.reason(), List.of()));
       } else {
-        Optional<Said> last = reviews.of(who, work.id());
+        Optional<CurrentMark> last = reviews.of(who, work.id());
         int event = reviews.mark(who, command, work.id(), said, reason);
-        boolean wasKept = last.map(Said::mark).filter(Mark.KEEP::equals).isPresent();
+        boolean wasKept = last.map(CurrentMark::mark).filter(Mark.KEEP::equals).isPresent();
         List<Items.Taken> taken = wasKept ? items.withdraw(who, work.id()) : List.of();
         notes.add(Items.sentence(taken));
         before.add(new Before(work.id(), event, null, null, taken));
@@ -137,12 +137,13 @@ public class Marking implements CommandKinds {
     notes.remove("");
     Marked answer =
         new Marked(said.word(), said.lamp().word(), kept, String.join(" ", notes), works.size());
-    return done(who, works, Done.of(answer, new AllBefore(before)));
+    return done(who, works, CommandResult.of(answer, new AllBefore(before)));
   }
 
-  private static <B> Done<Marked, B> done(Member who, List<Stored> works, Done<Marked, B> done) {
+  private static <B> CommandResult<Marked, B> done(
+      Member who, List<StoredPublication> works, CommandResult<Marked, B> done) {
     return done.changing(works.stream().map(work -> "mark:" + work.id() + ":" + who.id()).toList())
-        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList());
+        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList());
   }
 
   /** Puts the member's own lamps out, whenever they were lit; a keep leaves its folders, too. */
@@ -150,12 +151,12 @@ public class Marking implements CommandKinds {
     return commands.run(who, command, putOut, () -> out(who, command, ids));
   }
 
-  private Done<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
-    List<Stored> works = publications.getAll(ids, MOST);
+  private CommandResult<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
+    List<StoredPublication> works = publications.getAll(ids, MOST);
     List<Out> out = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
-    for (Stored work : works) {
-      Said said = reviews.of(who, work.id()).orElse(null);
+    for (StoredPublication work : works) {
+      CurrentMark said = reviews.of(who, work.id()).orElse(null);
       if (said != null) {
         reviews.takeBack(who, command, work.id(), null);
         List<Items.Taken> taken =
@@ -169,7 +170,7 @@ public class Marking implements CommandKinds {
     }
     notes.remove("");
     Marked answer = new Marked("", Lamp.UNLIT.word(), "", String.join(" ", notes), out.size());
-    return done(who, works, Done.of(answer, new AllOut(out)));
+    return done(who, works, CommandResult.of(answer, new AllOut(out)));
   }
 
   @Override

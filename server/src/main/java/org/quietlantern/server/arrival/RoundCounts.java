@@ -12,8 +12,8 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
@@ -101,7 +101,7 @@ class RoundCounts implements NightlyCheck {
   /** Answers 1 if something was not as counted before. */
   private int count(
       RoundMapper.Counted round, List<Integer> members, List<RoundMapper.FoundRow> found) {
-    Map<Integer, List<Said>> said =
+    Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
             round.grp(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
     List<Map<Integer, Lamp>> lamps =
@@ -123,8 +123,8 @@ class RoundCounts implements NightlyCheck {
     return Math.min(1, changes);
   }
 
-  private static Map<Integer, Lamp> lamps(List<Said> said) {
-    return said.stream().collect(Collectors.toMap(Said::member, s -> s.mark().lamp()));
+  private static Map<Integer, Lamp> lamps(List<CurrentMark> said) {
+    return said.stream().collect(Collectors.toMap(CurrentMark::member, s -> s.mark().lamp()));
   }
 
   /** Follows the catalogue, where works become one. */

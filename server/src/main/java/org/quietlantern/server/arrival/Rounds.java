@@ -3,7 +3,7 @@ package org.quietlantern.server.arrival;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.quietlantern.core.search.Why;
+import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
@@ -110,7 +110,7 @@ public class Rounds {
    * in it as <i>here since</i>. Repeating it changes nothing.
    */
   public void announce(
-      Finder finder, int round, int publication, NewClass newClass, List<Why> words) {
+      Finder finder, int round, int publication, NewClass newClass, List<Explanation> words) {
     Instant now = calendar.now();
     int occasion = reviews.firstComing(publication);
     Integer made = mapper.arrive(finder.group(), occasion, now);

@@ -62,12 +62,12 @@ public class Catalogue {
     Map<String, SourceRecord> newest = new LinkedHashMap<>();
     records.forEach(record -> newest.put(record.identifier(), record));
     int rank = mapper.rank(source);
-    Map<String, Member> members = new LinkedHashMap<>();
+    Map<String, WorkRecord> members = new LinkedHashMap<>();
     // Supplied after all that is kept, in the order of the page (rule W2).
     newest.forEach(
         (identifier, record) ->
             members.put(
-                identifier, Member.of(record, rank, Long.MAX_VALUE - MOST + members.size())));
+                identifier, WorkRecord.of(record, rank, Long.MAX_VALUE - MOST + members.size())));
     Works works = load(source, members);
     members.replaceAll((identifier, member) -> inItsPlace(works, source, member));
     members.forEach((identifier, member) -> take(works, source, member));
@@ -75,7 +75,7 @@ public class Catalogue {
   }
 
   /** What a source only repeats was supplied when it was supplied first. */
-  private static Member inItsPlace(Works works, int source, Member member) {
+  private static WorkRecord inItsPlace(Works works, int source, WorkRecord member) {
     Work.Name name = new Work.Name(source, member.record().identifier());
     return works
         .find(name)
@@ -85,7 +85,7 @@ public class Catalogue {
         .orElse(member);
   }
 
-  private static void take(Works works, int source, Member member) {
+  private static void take(Works works, int source, WorkRecord member) {
     Work.Name name = new Work.Name(source, member.record().identifier());
     if (member.record().deleted()) {
       works.withdraw(name, member.record().datestamp());
@@ -95,7 +95,7 @@ public class Catalogue {
   }
 
   /** All works that the records belong to already or share a key with. */
-  private Works load(int source, Map<String, Member> members) {
+  private Works load(int source, Map<String, WorkRecord> members) {
     String[] keys =
         members.values().stream()
             .flatMap(member -> keys(member).stream())
@@ -113,18 +113,18 @@ public class Catalogue {
       works.know(
           work,
           new Work.Name(kept.source(), kept.identifier()),
-          Member.of(record, kept.rank(), kept.supply()));
+          WorkRecord.of(record, kept.rank(), kept.supply()));
     }
     return works;
   }
 
-  private static List<String> keys(Member member) {
+  private static List<String> keys(WorkRecord member) {
     return member.reading().map(SameWork::keys).orElse(List.of()).stream()
         .map(key -> key.substring(0, Math.min(key.length(), LONGEST_KEY)))
         .toList();
   }
 
-  private int write(Works works, int source, Map<String, Member> members) {
+  private int write(Works works, int source, Map<String, WorkRecord> members) {
     Instant now = calendar.now();
     int changed = 0;
     for (Work work : works.touched()) {
@@ -150,7 +150,7 @@ public class Catalogue {
     if (publication.isEmpty()) {
       return withdraw(work, now);
     }
-    Winning winning = Winning.of(json.write(publication.get()), work.sources());
+    MergedFields winning = MergedFields.of(json.write(publication.get()), work.sources());
     if (work.id().isEmpty()) {
       work.id(mapper.add(ids.next(), now, winning.fields(), winning.hash()));
       return true;
@@ -191,7 +191,7 @@ public class Catalogue {
     }
   }
 
-  private void keep(int source, Member member, @Nullable Integer publication, Instant now) {
+  private void keep(int source, WorkRecord member, @Nullable Integer publication, Instant now) {
     SourceRecord record = member.record();
     mapper.keep(
         source,

@@ -3,7 +3,7 @@ package org.quietlantern.server.catalogue;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.exchange.RecordReader;
-import org.quietlantern.core.exchange.Supplied;
+import org.quietlantern.core.exchange.SuppliedRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,7 +17,7 @@ public class OpenAbstracts {
   }
 
   @Transactional(readOnly = true)
-  public boolean mayShow(Stored stored) {
+  public boolean mayShow(StoredPublication stored) {
     String shown = stored.publication().abstractText();
     return !shown.isEmpty() && texts(stored.id()).contains(shown);
   }
@@ -25,8 +25,8 @@ public class OpenAbstracts {
   private Set<String> texts(int publication) {
     return mapper.openRecords(publication).stream()
         .map(record -> RecordReader.read(record.format(), record.raw()))
-        .filter(Supplied.Read.class::isInstance)
-        .map(read -> ((Supplied.Read) read).publication().abstractText())
+        .filter(SuppliedRecord.Read.class::isInstance)
+        .map(read -> ((SuppliedRecord.Read) read).publication().abstractText())
         .collect(Collectors.toSet());
   }
 }

@@ -43,10 +43,10 @@ public class Publications {
    * Those of the ids that exist, withdrawn ones too, in the order of the ids. Merged ones are what
    * they were merged into; nothing comes twice.
    */
-  public List<Stored> byPid(List<String> pids) {
+  public List<StoredPublication> byPid(List<String> pids) {
     Map<String, Integer> place = new HashMap<>();
     pids.forEach(pid -> place.putIfAbsent(pid, place.size()));
-    Map<Integer, Stored> found = new LinkedHashMap<>();
+    Map<Integer, StoredPublication> found = new LinkedHashMap<>();
     mapper.byPid(pids.toArray(String[]::new)).stream()
         .sorted(Comparator.comparingInt(row -> place.get(row.askedPid())))
         .forEach(row -> found.putIfAbsent(row.id(), stored(row)));
@@ -57,7 +57,7 @@ public class Publications {
    * Those of the row numbers that exist, withdrawn ones too, by row number. Merged ones are what
    * they were merged into, once for each number asked for.
    */
-  public List<Stored> byId(Collection<Integer> ids) {
+  public List<StoredPublication> byId(Collection<Integer> ids) {
     return mapper.byId(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
   }
 
@@ -68,22 +68,22 @@ public class Publications {
     return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
   }
 
-  public Optional<Stored> find(String pid) {
+  public Optional<StoredPublication> find(String pid) {
     return byPid(List.of(pid)).stream().findFirst();
   }
 
-  public Stored get(String pid) {
+  public StoredPublication get(String pid) {
     return find(pid).orElseThrow(Refusal::unknown);
   }
 
   /** All of some publications, each once; refused where one is not there or there are too many. */
-  public List<Stored> getAll(List<String> pids, int most) {
+  public List<StoredPublication> getAll(List<String> pids, int most) {
     if (pids == null || pids.isEmpty() || pids.size() > most) {
       throw Refusal.unusable(
           "publications",
           "One act is about one publication at least and %,d at most.".formatted(most));
     }
-    List<Stored> found = byPid(pids);
+    List<StoredPublication> found = byPid(pids);
     if (mapper.existing(pids.toArray(String[]::new)) < Set.copyOf(pids).size()) {
       throw Refusal.unknown();
     }
@@ -170,8 +170,8 @@ public class Publications {
     return mapper.allSetAside();
   }
 
-  private Stored stored(CatalogueMapper.Row row) {
-    return new Stored(
+  private StoredPublication stored(CatalogueMapper.Row row) {
+    return new StoredPublication(
         row.asked(),
         row.id(),
         row.pid(),

@@ -5,7 +5,7 @@ import java.util.List;
 import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.search.Circumstances;
+import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.server.platform.Nullable;
 
 /**
@@ -37,7 +37,7 @@ public record Summary(
     boolean retracted,
     boolean ahead) {
 
-  public static Summary of(Stored stored, Circumstances reader, Way way, int citedBy) {
+  public static Summary of(StoredPublication stored, SearchContext reader, Way way, int citedBy) {
     Publication publication = stored.publication();
     return new Summary(
         stored.pid(),

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import org.quietlantern.core.exchange.RecordReader;
-import org.quietlantern.core.exchange.Supplied;
+import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.server.platform.Nullable;
@@ -50,16 +50,16 @@ public class Versions {
   public List<VersionShown> of(String pid) {
     return mapper.records(publications.get(pid).id()).stream()
         .map(row -> new Reading(row, RecordReader.read(row.format(), row.raw())))
-        .filter(reading -> reading.supplied() instanceof Supplied.Read)
+        .filter(reading -> reading.supplied() instanceof SuppliedRecord.Read)
         .sorted(Comparator.comparing(Reading::form).reversed())
         .map(reading -> version(reading.row(), reading.publication()))
         .toList();
   }
 
   /** A record with what could be read in it. */
-  private record Reading(CatalogueMapper.RecordRow row, Supplied supplied) {
+  private record Reading(CatalogueMapper.RecordRow row, SuppliedRecord supplied) {
     Publication publication() {
-      return ((Supplied.Read) supplied).publication();
+      return ((SuppliedRecord.Read) supplied).publication();
     }
 
     VersionKind form() {

@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import org.quietlantern.core.publication.Joined;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.RecordMerge;
 import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.server.platform.Nullable;
 
@@ -18,7 +18,7 @@ final class Work {
   /** A record by its source and identifier. */
   record Name(int source, String identifier) {}
 
-  private final Map<Name, Member> members = new LinkedHashMap<>();
+  private final Map<Name, WorkRecord> members = new LinkedHashMap<>();
   private @Nullable Integer id;
   private byte[] hash = {};
   private boolean withdrawn;
@@ -48,15 +48,15 @@ final class Work {
     return withdrawn;
   }
 
-  void put(Name name, Member member) {
+  void put(Name name, WorkRecord member) {
     members.put(name, member);
   }
 
-  Optional<Member> member(Name name) {
+  Optional<WorkRecord> member(Name name) {
     return Optional.ofNullable(members.get(name));
   }
 
-  Collection<Member> members() {
+  Collection<WorkRecord> members() {
     return members.values();
   }
 
@@ -79,12 +79,12 @@ final class Work {
 
   /** The winning values; none when no record supplies any. */
   Optional<Publication> publication() {
-    List<Joined.Supplied> supplied =
+    List<RecordMerge.Supplied> supplied =
         members.values().stream()
-            .filter(Member::supplies)
-            .map(m -> new Joined.Supplied(m.reading().orElseThrow(), m.rank(), m.order()))
+            .filter(WorkRecord::supplies)
+            .map(m -> new RecordMerge.Supplied(m.reading().orElseThrow(), m.rank(), m.order()))
             .toList();
-    return supplied.isEmpty() ? Optional.empty() : Optional.of(Joined.of(supplied));
+    return supplied.isEmpty() ? Optional.empty() : Optional.of(RecordMerge.of(supplied));
   }
 
   /** Rule W1, against all its records: one must be the same, none may contradict. */

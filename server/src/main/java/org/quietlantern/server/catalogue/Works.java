@@ -30,7 +30,7 @@ final class Works {
   private final List<Merge> merges = new ArrayList<>();
 
   /** Makes a stored record known. */
-  void know(Work work, Work.Name name, Member member) {
+  void know(Work work, Work.Name name, WorkRecord member) {
     work.put(name, member);
     file(work, name, member);
   }
@@ -50,7 +50,7 @@ final class Works {
   }
 
   /** A record as supplied now; one that cannot be read changes no publication. */
-  void take(Work.Name name, Member member) {
+  void take(Work.Name name, WorkRecord member) {
     Optional<Work> own = find(name);
     Optional<Publication> reading = member.reading();
     if (reading.isEmpty()) {
@@ -105,7 +105,7 @@ final class Works {
     }
   }
 
-  private void file(Work work, Work.Name name, Member member) {
+  private void file(Work work, Work.Name name, WorkRecord member) {
     byName.put(name, work);
     member
         .reading()

@@ -9,12 +9,12 @@ import java.util.stream.Collectors;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
@@ -80,7 +80,7 @@ public class Feeds implements CommandKinds {
     return commands.run(who, command, ADD, () -> add(who, alert));
   }
 
-  private Done<FeedLine, CommandKind.Nothing> add(Member who, String alert) {
+  private CommandResult<FeedLine, CommandKind.Nothing> add(Member who, String alert) {
     int row = alerts.id(who, alert);
     mapper.add(ids.next(), who.id(), row, calendar.now());
     FeedLine line = line(mapper.findLive(who.id(), row));
@@ -100,7 +100,7 @@ public class Feeds implements CommandKinds {
     return List.of(ADD, REVOKE);
   }
 
-  private Done<String, CommandKind.Nothing> end(Member who, String feed) {
+  private CommandResult<String, CommandKind.Nothing> end(Member who, String feed) {
     if (mapper.revoke(feed, who.id(), calendar.now()) == 0) {
       throw Refusal.unknown();
     }
@@ -135,9 +135,9 @@ public class Feeds implements CommandKinds {
     }
     Page<FeedMapper.Told> page = Page.of(mapper.told(row.alert(), before, ENTRIES + 1), ENTRIES);
     List<FeedMapper.Told> told = page.rows();
-    Map<Integer, Stored> stored =
+    Map<Integer, StoredPublication> stored =
         publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
-            .collect(Collectors.toMap(Stored::asked, Function.identity()));
+            .collect(Collectors.toMap(StoredPublication::asked, Function.identity()));
     String installation = calendar.installation().toString();
     Instant updated = told.stream().map(Feeds::updated).max(Instant::compareTo).orElse(row.at());
     String address = addresses.address(row.pid(), row.generation());
@@ -154,7 +154,7 @@ public class Feeds implements CommandKinds {
   }
 
   private AtomFeed.Entry entry(
-      String installation, FeedMapper.Row row, FeedMapper.Told told, Stored stored) {
+      String installation, FeedMapper.Row row, FeedMapper.Told told, StoredPublication stored) {
     return new AtomFeed.Entry(
         AtomFeed.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
         stored.publication(),

@@ -10,11 +10,11 @@ import java.util.stream.Stream;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -111,7 +111,7 @@ public class FolderChanges implements CommandKinds {
     return commands.run(who, command, change, () -> changed(who, pid, name, parent));
   }
 
-  private Done<Folders.FolderName, FolderBefore> changed(
+  private CommandResult<Folders.FolderName, FolderBefore> changed(
       Member who, String pid, String name, @Nullable String parent) {
     FolderMapper.Folder folder = folders.get(who, pid);
     String clean = Folders.cleaned(name);
@@ -126,7 +126,7 @@ public class FolderChanges implements CommandKinds {
     if (mapper.change(folder.id(), clean, into) == 0) {
       throw Folders.nameTaken(clean);
     }
-    return Done.of(
+    return CommandResult.of(
             new Folders.FolderName(folder.pid(), clean),
             new FolderBefore(folder.id(), before.name(), before.parent()))
         .changing(Subject.Of.FOLDER, pid)
@@ -142,7 +142,7 @@ public class FolderChanges implements CommandKinds {
     return commands.run(who, command, end, () -> ended(who, pid));
   }
 
-  private Done<Folders.FolderName, FolderEnded> ended(Member who, String pid) {
+  private CommandResult<Folders.FolderName, FolderEnded> ended(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
     if (folder.pile()) {
       throw Refusal.unusable("pile", "Your pile cannot be ended; what is in it can be taken out.");
@@ -161,7 +161,7 @@ public class FolderChanges implements CommandKinds {
               + ". End those first, or give them another folder.");
     }
     mapper.end(folder.id(), calendar.now());
-    return Done.of(
+    return CommandResult.of(
             new Folders.FolderName(folder.pid(), folder.name()), new FolderEnded(folder.id()))
         .changing(Subject.Of.FOLDER, pid);
   }
@@ -171,18 +171,18 @@ public class FolderChanges implements CommandKinds {
     return commands.run(who, command, takeOut, () -> taken(who, pid, ids));
   }
 
-  private Done<TakenOut, ItemsBefore> taken(Member who, String pid, List<String> ids) {
+  private CommandResult<TakenOut, ItemsBefore> taken(Member who, String pid, List<String> ids) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<Stored> works = publications.getAll(ids, Keeping.MOST);
+    List<StoredPublication> works = publications.getAll(ids, Keeping.MOST);
     List<Items.Taken> taken = new ArrayList<>();
     works.forEach(work -> taken.addAll(items.takeOut(folder.id(), work.id())));
     if (taken.isEmpty()) {
       throw Refusal.conflict("changed-since", "It is not in the folder any more.");
     }
-    return Done.of(new TakenOut(folder.name(), taken.size()), new ItemsBefore(taken))
+    return CommandResult.of(new TakenOut(folder.name(), taken.size()), new ItemsBefore(taken))
         .changing(works.stream().map(work -> "item:" + folder.id() + ":" + work.id()).toList())
         .about(Subject.Of.FOLDER, List.of(pid))
-        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList())
+        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
         .toldTo(audience(folder));
   }
 
@@ -192,7 +192,7 @@ public class FolderChanges implements CommandKinds {
     return commands.run(who, command, changeSearch, () -> changedSearch(who, pid, name, folder));
   }
 
-  private Done<SavedSearch, SearchBefore> changedSearch(
+  private CommandResult<SavedSearch, SearchBefore> changedSearch(
       Member who, String pid, String name, String folder) {
     saved.get(who, pid);
     String clean = SavedSearches.cleaned(name);
@@ -204,7 +204,8 @@ public class FolderChanges implements CommandKinds {
     if (searches.change(pid, clean, into.id()) == 0) {
       throw SavedSearches.nameTaken(clean);
     }
-    return Done.of(saved.get(who, pid), new SearchBefore(pid, before.name(), before.folder()))
+    return CommandResult.of(
+            saved.get(who, pid), new SearchBefore(pid, before.name(), before.folder()))
         .changing(List.of("search:" + pid + ":place"))
         .about(Subject.Of.SEARCH, List.of(pid));
   }
@@ -228,7 +229,7 @@ public class FolderChanges implements CommandKinds {
     return commands.run(who, command, bringBack, () -> broughtBack(who, id));
   }
 
-  private Done<Ended, BroughtBack> broughtBack(Member who, String id) {
+  private CommandResult<Ended, BroughtBack> broughtBack(Member who, String id) {
     Ended ended =
         bin(who).stream()
             .filter(one -> one.id().equals(id))
@@ -236,13 +237,15 @@ public class FolderChanges implements CommandKinds {
             .orElseThrow(Refusal::unknown);
     if (ended.kind().equals("search")) {
       saved.bringBack(id);
-      return Done.of(ended, new BroughtBack(id, null, ended.at())).changing(Subject.Of.SEARCH, id);
+      return CommandResult.of(ended, new BroughtBack(id, null, ended.at()))
+          .changing(Subject.Of.SEARCH, id);
     }
     Optional<FolderMapper.Ended> folder =
         mapper.ended(who.group()).stream().filter(one -> one.pid().equals(id)).findFirst();
     int row = folder.orElseThrow().id();
     restoreFolder(row);
-    return Done.of(ended, new BroughtBack(id, row, ended.at())).changing(Subject.Of.FOLDER, id);
+    return CommandResult.of(ended, new BroughtBack(id, row, ended.at()))
+        .changing(Subject.Of.FOLDER, id);
   }
 
   private String endAgain(BroughtBack before) {

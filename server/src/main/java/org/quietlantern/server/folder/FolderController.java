@@ -3,7 +3,7 @@ package org.quietlantern.server.folder;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Asked;
+import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
@@ -36,7 +36,7 @@ class FolderController {
 
   record Meant(List<String> publications) {}
 
-  record SaveSearch(String name, Asked asked) {}
+  record SaveSearch(String name, StrategyRequest asked) {}
 
   FolderController(
       Folders folders,
@@ -103,7 +103,7 @@ class FolderController {
 
   /** Keeps one publication or several in a folder, as one act. */
   @PostMapping("/folders/{folder}/items")
-  Kept keep(
+  KeepResult keep(
       Member me,
       @RequestHeader("Command-Id") UUID command,
       @PathVariable String folder,
@@ -113,7 +113,7 @@ class FolderController {
 
   /** Keeps in the member's own pile. */
   @PostMapping("/pile/items")
-  Kept keepInPile(
+  KeepResult keepInPile(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Keeping.ToKeep body) {
     return keeping.keepInPile(me, command, body);
   }

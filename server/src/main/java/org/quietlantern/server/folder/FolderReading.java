@@ -11,7 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -20,8 +20,8 @@ import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -103,8 +103,8 @@ public class FolderReading {
     List<FolderMapper.Item> all = items(folder);
     int start = Math.min(Math.max(from, 0), all.size());
     List<FolderMapper.Item> items = all.subList(start, Math.min(start + PAGE, all.size()));
-    Map<Integer, Stored> stored = stored(items);
-    Map<Integer, List<Said>> said = reviews.onPublications(who.group(), stored.keySet());
+    Map<Integer, StoredPublication> stored = stored(items);
+    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
     Map<Integer, Summary> shown = summaries.of(who, stored.values());
     List<FolderItem> rows =
@@ -113,7 +113,8 @@ public class FolderReading {
                 item ->
                     new FolderItem(
                         shown.get(item.publication()),
-                        Said.lampOf(who, said.getOrDefault(item.publication(), List.of())).word(),
+                        CurrentMark.lampOf(who, said.getOrDefault(item.publication(), List.of()))
+                            .word(),
                         reasons.getOrDefault(item.publication(), List.of())))
             .toList();
     return new FolderView(
@@ -126,9 +127,9 @@ public class FolderReading {
         searches.inFolder(who, folder.id()));
   }
 
-  private Map<Integer, Stored> stored(List<FolderMapper.Item> items) {
+  private Map<Integer, StoredPublication> stored(List<FolderMapper.Item> items) {
     return publications.byId(items.stream().map(FolderMapper.Item::publication).toList()).stream()
-        .collect(Collectors.toMap(Stored::id, Function.identity()));
+        .collect(Collectors.toMap(StoredPublication::id, Function.identity()));
   }
 
   /** Two that turned out to be one work since are shown once. */
@@ -167,7 +168,7 @@ public class FolderReading {
     List<RisWriter.Item> entries = new ArrayList<>();
     for (int start = 0; start < items.size(); start += PAGE) {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
-      Map<Integer, Stored> stored = stored(page);
+      Map<Integer, StoredPublication> stored = stored(page);
       Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
       page.forEach(
           item ->
@@ -180,7 +181,7 @@ public class FolderReading {
     return new RisFile(folder.name(), new RisWriter().write(entries));
   }
 
-  private RisWriter.Item risItem(Stored stored, List<ReasonGiven> reasons) {
+  private RisWriter.Item risItem(StoredPublication stored, List<ReasonGiven> reasons) {
     String note =
         reasons.stream()
             .filter(r -> !r.text().isEmpty())

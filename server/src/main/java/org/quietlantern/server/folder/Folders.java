@@ -8,8 +8,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -78,12 +78,13 @@ public class Folders implements CommandKinds {
     return Refusal.conflict("folder-there", "There is a folder named “" + name + "” already.");
   }
 
-  private Done<FolderName, Before> make(Member who, String name) {
+  private CommandResult<FolderName, Before> make(Member who, String name) {
     String pid = ids.next();
     if (mapper.add(pid, who.group(), name, calendar.now()) == null) {
       throw nameTaken(name);
     }
-    return Done.of(new FolderName(pid, name), new Before(pid)).changing(Subject.Of.FOLDER, pid);
+    return CommandResult.of(new FolderName(pid, name), new Before(pid))
+        .changing(Subject.Of.FOLDER, pid);
   }
 
   @Override

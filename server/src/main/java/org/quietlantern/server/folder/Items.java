@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.core.review.Mark;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -66,7 +66,12 @@ public class Items {
 
   /** Keeps a publication in a folder of the group (row number); that is the verdict <i>keep</i>. */
   public Placed place(
-      Member who, UUID command, int folderId, Stored stored, String note, @Nullable Integer step) {
+      Member who,
+      UUID command,
+      int folderId,
+      StoredPublication stored,
+      String note,
+      @Nullable Integer step) {
     Placed p = put(who, folderId, stored, note, step);
     int event = reviews.mark(who, command, stored.id(), Mark.KEEP, note);
     return new Placed(
@@ -74,7 +79,8 @@ public class Items {
   }
 
   /** Puts a publication into a folder without saying anything of it. */
-  Placed put(Member who, int folderId, Stored stored, String note, @Nullable Integer step) {
+  Placed put(
+      Member who, int folderId, StoredPublication stored, String note, @Nullable Integer step) {
     FolderMapper.Folder folder = mapper.byId(who.group(), who.id(), folderId);
     Added added = add(who, folderId, stored, note, step);
     List<String> elsewhere =
@@ -94,7 +100,8 @@ public class Items {
 
   private record Added(boolean already, @Nullable Integer reason) {}
 
-  private Added add(Member who, int folder, Stored stored, String note, @Nullable Integer step) {
+  private Added add(
+      Member who, int folder, StoredPublication stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
     Integer held = mapper.findItem(folder, stored.id());
     int item = held != null ? held : item(folder, stored.id(), now);

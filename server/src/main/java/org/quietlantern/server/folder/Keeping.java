@@ -8,11 +8,11 @@ import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -40,11 +40,11 @@ public class Keeping implements CommandKinds {
   private final Trail trail;
   private final Commands commands;
 
-  private final CommandKind<Kept, Before> keep =
-      new CommandKind<>("item.keep", Kept.class, Before.class, this::takeBack);
+  private final CommandKind<KeepResult, Before> keep =
+      new CommandKind<>("item.keep", KeepResult.class, Before.class, this::takeBack);
 
-  private final CommandKind<Kept, Before> keepInPile =
-      new CommandKind<>("pile.keep", Kept.class, Before.class, this::takeBack);
+  private final CommandKind<KeepResult, Before> keepInPile =
+      new CommandKind<>("pile.keep", KeepResult.class, Before.class, this::takeBack);
 
   /**
    * What is kept.
@@ -79,7 +79,7 @@ public class Keeping implements CommandKinds {
   }
 
   /** Keeps in a folder that the member may see. */
-  public Kept keep(Member who, UUID command, String folder, ToKeep wanted) {
+  public KeepResult keep(Member who, UUID command, String folder, ToKeep wanted) {
     return folders.isPile(who, folder)
         ? keepInPile(who, command, wanted)
         : commands.run(
@@ -87,23 +87,23 @@ public class Keeping implements CommandKinds {
   }
 
   /** Keeps in the member's own pile, which is made when it is first needed. */
-  public Kept keepInPile(Member who, UUID command, ToKeep wanted) {
+  public KeepResult keepInPile(Member who, UUID command, ToKeep wanted) {
     return commands.run(
         who, command, keepInPile, () -> kept(who, command, piles.of(who), true, wanted));
   }
 
-  private Done<Kept, Before> kept(
+  private CommandResult<KeepResult, Before> kept(
       Member who, UUID command, int folder, boolean pile, ToKeep wanted) {
     if (wanted.note().length() > LONGEST_NOTE) {
       throw Refusal.unusable("note", "A note has at most 4,000 characters.");
     }
-    List<Stored> works = publications.getAll(wanted.publications(), MOST);
+    List<StoredPublication> works = publications.getAll(wanted.publications(), MOST);
     Integer step = trail.findStep(who, wanted.step()).orElse(null);
     String note = wanted.note().strip();
     List<One> kept = new ArrayList<>();
     Items.Placed last = null;
     int added = 0;
-    for (Stored work : works) {
+    for (StoredPublication work : works) {
       last =
           pile
               ? items.put(who, folder, work, note, step)
@@ -112,8 +112,8 @@ public class Keeping implements CommandKinds {
       kept.add(new One(work.id(), last.reason(), event));
       added += last.already() ? 0 : 1;
     }
-    Kept answer =
-        new Kept(
+    KeepResult answer =
+        new KeepResult(
             last.folderId(),
             last.folder(),
             works.size(),
@@ -121,18 +121,18 @@ public class Keeping implements CommandKinds {
             added == 0,
             last.keeper(),
             last.elsewhere());
-    return Done.of(answer, new Before(folder, kept))
+    return CommandResult.of(answer, new Before(folder, kept))
         .changing(
             works.stream()
                 .map(work -> "keep:" + folder + ":" + work.id() + ":" + who.id())
                 .toList())
         .about(Subject.Of.FOLDER, List.of(last.folderId()))
-        .about(Subject.Of.PUBLICATION, works.stream().map(Stored::pid).toList())
+        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
         .toldTo(pile ? Audience.ME : Audience.GROUP);
   }
 
   /** Others see that the member has seen it; who said something before says nothing new. */
-  private @Nullable Integer seen(Member who, UUID command, Stored work) {
+  private @Nullable Integer seen(Member who, UUID command, StoredPublication work) {
     return reviews.of(who, work.id()).isPresent()
         ? null
         : reviews.mark(who, command, work.id(), Mark.SEEN, "");

@@ -9,8 +9,8 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -91,7 +91,7 @@ public class SavedSearches implements CommandKinds {
         "search-there", "The folder has a saved search named “" + name + "” already.");
   }
 
-  private Done<SavedSearch, Before> make(
+  private CommandResult<SavedSearch, Before> make(
       Member who, int folder, String name, Strategy strategy, Answer answer) {
     String pid = ids.next();
     Instant now = calendar.now();
@@ -101,7 +101,7 @@ public class SavedSearches implements CommandKinds {
     }
     String body = json.write(StrategyBody.of(strategy));
     mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
-    return Done.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
+    return CommandResult.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
   }
 
   @Transactional(readOnly = true)

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.quietlantern.core.search.CatalogueIndex;
-import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.IndexEntry;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.springframework.stereotype.Component;
 
 /** Brings changed publications into the form that the index takes. */
@@ -20,7 +20,7 @@ class IndexFeeder {
   private final Sources sources;
 
   /** What to put into the index and what to take out of it. */
-  record Batch(List<Entry> put, List<Integer> remove, List<CatalogueIndex.SetAside> aside) {}
+  record Batch(List<IndexEntry> put, List<Integer> remove, List<CatalogueIndex.SetAside> aside) {}
 
   IndexFeeder(Publications publications, Sources sources) {
     this.publications = publications;
@@ -29,14 +29,14 @@ class IndexFeeder {
 
   /** {@code touched}: row numbers with the number of their last change. */
   Batch batch(Map<Integer, Long> touched) {
-    List<Entry> put = new ArrayList<>();
+    List<IndexEntry> put = new ArrayList<>();
     Set<Integer> remove = new HashSet<>(touched.keySet());
     Map<Integer, List<String>> supplying = sources.supplying(touched.keySet());
     List<CatalogueIndex.SetAside> aside = new ArrayList<>();
-    for (Stored stored : read(touched.keySet(), aside)) {
+    for (StoredPublication stored : read(touched.keySet(), aside)) {
       if (!stored.withdrawn() && !stored.isMerged()) {
         put.add(
-            new Entry(
+            new IndexEntry(
                 stored.id(),
                 stored.pid(),
                 stored.came(),
@@ -49,11 +49,12 @@ class IndexFeeder {
   }
 
   /** One whose values cannot be read keeps nothing else from being found. */
-  private List<Stored> read(Collection<Integer> ids, List<CatalogueIndex.SetAside> aside) {
+  private List<StoredPublication> read(
+      Collection<Integer> ids, List<CatalogueIndex.SetAside> aside) {
     try {
       return publications.byId(ids);
     } catch (RuntimeException unreadable) {
-      List<Stored> readable = new ArrayList<>();
+      List<StoredPublication> readable = new ArrayList<>();
       for (int id : ids) {
         try {
           readable.addAll(publications.byId(List.of(id)));

@@ -18,7 +18,7 @@ import org.quietlantern.core.search.Order;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.Stretch;
 import org.quietlantern.server.matching.Matching;
@@ -150,8 +150,8 @@ class OneJournal {
               Strategy strategy = new Strategy(List.of(line, JournalLines.year(year)));
               return look.snapshot().search(look.compile(strategy), NEWEST).publicIds();
             });
-    Map<List<String>, List<Stored>> issues = new LinkedHashMap<>();
-    for (Stored stored : publications.byPid(ids)) {
+    Map<List<String>, List<StoredPublication>> issues = new LinkedHashMap<>();
+    for (StoredPublication stored : publications.byPid(ids)) {
       Host host = stored.publication().host();
       issues
           .computeIfAbsent(List.of(host.volume(), host.issue()), i -> new ArrayList<>())
@@ -169,12 +169,12 @@ class OneJournal {
   }
 
   private static IssueShown issue(
-      List<String> issue, List<Stored> contents, Map<String, Hit> rows) {
+      List<String> issue, List<StoredPublication> contents, Map<String, Hit> rows) {
     List<Hit> inOrder =
         contents.stream()
             .sorted(
                 Comparator.comparing(
-                    (Stored stored) -> number(stored.publication().host().firstPage())))
+                    (StoredPublication stored) -> number(stored.publication().host().firstPage())))
             .map(stored -> rows.get(stored.pid()))
             .toList();
     return new IssueShown(issue.get(0), issue.get(1), inOrder);

@@ -8,8 +8,8 @@ import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -85,7 +85,7 @@ public class LimitSets implements CommandKinds {
     return commands.run(who, command, add, () -> added(who, name, strategy));
   }
 
-  private Done<LimitSet, Before> added(Member who, String name, Strategy strategy) {
+  private CommandResult<LimitSet, Before> added(Member who, String name, Strategy strategy) {
     String clean = name.strip();
     if (clean.isEmpty() || clean.length() > LONGEST_NAME) {
       throw Refusal.unusable(
@@ -99,7 +99,7 @@ public class LimitSets implements CommandKinds {
     return make(who, clean, new Strategy(limits));
   }
 
-  private Done<LimitSet, Before> make(Member who, String name, Strategy limits) {
+  private CommandResult<LimitSet, Before> make(Member who, String name, Strategy limits) {
     StrategyBody body = StrategyBody.of(limits);
     String pid = ids.next();
     Integer id = mapper.add(pid, who.group(), name, json.write(body), who.id(), calendar.now());
@@ -108,7 +108,7 @@ public class LimitSets implements CommandKinds {
           "limit-set-there", "The group has a set of limits named “" + name + "” already.");
     }
     LimitSet made = new LimitSet(pid, name, body.lines(), who.name());
-    return Done.of(made, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
+    return CommandResult.of(made, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
   }
 
   /** Takes a set away; strategies that its limits were put on keep them. */
@@ -116,12 +116,12 @@ public class LimitSets implements CommandKinds {
     return commands.run(who, command, remove, () -> taken(who, pid));
   }
 
-  private Done<LimitSet, Before> taken(Member who, String pid) {
+  private CommandResult<LimitSet, Before> taken(Member who, String pid) {
     LimitSetMapper.Row row =
         Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
     mapper.end(who.group(), pid, calendar.now());
     LimitSet gone = read(row, groups.names(who.group()));
-    return Done.of(gone, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
+    return CommandResult.of(gone, new Before(pid)).changing(Subject.Of.LIMIT_SET, pid);
   }
 
   @Override

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.quietlantern.core.link.PublicId;
 import org.quietlantern.server.catalogue.OpenAbstracts;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.web.SignedIn;
@@ -54,7 +54,7 @@ class LinkController {
           .location(URI.create("/p/" + canonical.orElse(pid)))
           .build();
     }
-    Optional<Stored> found = publications.find(pid);
+    Optional<StoredPublication> found = publications.find(pid);
     if (found.isEmpty()) {
       return html(HttpStatus.NOT_FOUND, page.unknown());
     }

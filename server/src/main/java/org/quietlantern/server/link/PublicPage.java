@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.HtmlUtils;
@@ -25,7 +25,7 @@ class PublicPage {
   }
 
   /** {@code withAbstract}: whether a source lets it be shown to anyone (rule K3). */
-  String publication(Stored stored, boolean withAbstract) {
+  String publication(StoredPublication stored, boolean withAbstract) {
     Publication publication = stored.publication();
     String address = baseUrl + "/p/" + stored.pid();
     String notice =

@@ -16,18 +16,18 @@ import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.CitedCounts;
 import org.quietlantern.core.search.Compiled;
-import org.quietlantern.core.search.Found;
+import org.quietlantern.core.search.Explainer;
+import org.quietlantern.core.search.Explanation;
+import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.core.search.Library;
-import org.quietlantern.core.search.Lighter;
 import org.quietlantern.core.search.Ordering;
-import org.quietlantern.core.search.Reasons;
+import org.quietlantern.core.search.SearchContext;
+import org.quietlantern.core.search.SearchResult;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.search.Unheaded;
-import org.quietlantern.core.search.Why;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.LanternProperties;
@@ -54,7 +54,7 @@ public class Matching {
 
   private static final ThreadLocal<Look> HELD = new ThreadLocal<>();
   private final IndexKeeper index;
-  private final GroupCircumstances circumstances;
+  private final GroupContexts circumstances;
   private final Shelves shelves;
   private final Duration searchTime;
   private final FairShare share;
@@ -63,7 +63,7 @@ public class Matching {
 
   Matching(
       IndexKeeper index,
-      GroupCircumstances circumstances,
+      GroupContexts circumstances,
       Shelves shelves,
       LanternProperties properties,
       MeterRegistry figures) {
@@ -84,7 +84,7 @@ public class Matching {
   private Answer search(Look look, Strategy strategy, Ordering order) {
     Snapshot snapshot = look.snapshot();
     Compiled.Ready ready = look.compile(strategy);
-    Found found = snapshot.search(ready, order);
+    SearchResult found = snapshot.search(ready, order);
     return new Answer(
         found.count(),
         look.asOf(),
@@ -172,14 +172,14 @@ public class Matching {
   }
 
   /** What one looks at while asking about a strategy: all of one state. */
-  public record Look(Snapshot snapshot, Circumstances circumstances, Library library) {
+  public record Look(Snapshot snapshot, SearchContext circumstances, Library library) {
     public Compiled.Ready compile(Strategy strategy) {
       return Matching.compile(snapshot, circumstances, library, strategy);
     }
 
     /** Says by which words publications were met. */
-    public Reasons reasons() {
-      return new Reasons(snapshot, library, circumstances.headings());
+    public Explainer reasons() {
+      return new Explainer(snapshot, library, circumstances.headings());
     }
 
     /** The name of this state, opaque. */
@@ -222,7 +222,7 @@ public class Matching {
 
   /** A strategy that can be searched in this state; refused with places otherwise. */
   private static Compiled.Ready compile(
-      Snapshot snapshot, Circumstances circumstances, Library library, Strategy strategy) {
+      Snapshot snapshot, SearchContext circumstances, Library library, Strategy strategy) {
     Compiled compiled = snapshot.compile(strategy, circumstances, library);
     if (compiled instanceof Compiled.Refused refused) {
       List<Answer.Note> problems = refused.problems().stream().map(Matching::note).toList();
@@ -250,13 +250,13 @@ public class Matching {
   }
 
   /** Which words a publication was met by, and where. */
-  public List<Why> why(Member who, Strategy strategy, int publication) {
+  public List<Explanation> why(Member who, Strategy strategy, int publication) {
     return look(who, look -> look.reasons().of(strategy, publication));
   }
 
   /** Where matched words stand in shown texts. */
-  public Lighter lighter(Member who, Strategy strategy) {
-    return new Lighter(strategy, shelves.of(who.group()));
+  public Highlighter highlighter(Member who, Strategy strategy) {
+    return new Highlighter(strategy, shelves.of(who.group()));
   }
 
   /** How often works are cited by others here, by DOI. */

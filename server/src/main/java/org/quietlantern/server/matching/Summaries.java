@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.quietlantern.core.holdings.Ways;
-import org.quietlantern.core.search.Circumstances;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.core.search.SearchContext;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.group.Member;
 import org.springframework.stereotype.Service;
@@ -16,34 +16,34 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Summaries {
-  private final GroupCircumstances circumstances;
+  private final GroupContexts circumstances;
   private final Matching matching;
 
-  Summaries(GroupCircumstances circumstances, Matching matching) {
+  Summaries(GroupContexts circumstances, Matching matching) {
     this.circumstances = circumstances;
     this.matching = matching;
   }
 
   /** By row number. */
-  public Map<Integer, Summary> of(Member who, Collection<Stored> all) {
-    Circumstances reader = circumstances.of(who);
+  public Map<Integer, Summary> of(Member who, Collection<StoredPublication> all) {
+    SearchContext reader = circumstances.of(who);
     Ways ways = reader.ways();
     List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
     Map<String, Integer> cited = matching.citedBy(dois);
     Map<Integer, Summary> summaries = new LinkedHashMap<>();
-    for (Stored stored : all) {
+    for (StoredPublication stored : all) {
       summaries.put(
           stored.id(),
           Summary.of(
               stored,
               reader,
-              ways.way(Stored.asked(stored.publication())),
+              ways.way(StoredPublication.asked(stored.publication())),
               cited.getOrDefault(stored.publication().doi(), 0)));
     }
     return summaries;
   }
 
-  public Summary of(Member who, Stored stored) {
+  public Summary of(Member who, StoredPublication stored) {
     return of(who, List.of(stored)).get(stored.id());
   }
 }

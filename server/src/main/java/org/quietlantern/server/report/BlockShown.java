@@ -4,7 +4,7 @@ import java.util.List;
 import org.quietlantern.core.report.Document;
 
 /**
- * A part of an account as it is read and kept.
+ * A part of a report as it is read and kept.
  *
  * @param kind heading, paragraph or table; a table has columns and rows, the others a text
  */

@@ -20,7 +20,7 @@ import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.stereotype.Component;
 
 /**
- * What every account says of itself: when and by whom it was made, over which sources, and where.
+ * What every report says of itself: when and by whom it was made, over which sources, and where.
  */
 @Component
 class Imprint {

@@ -16,14 +16,14 @@ import org.springframework.web.bind.annotation.RestController;
 class NoteController {
   private final Notes notes;
 
-  /** {@code of}: the name of an account, as reports have it. */
+  /** {@code of}: the name of a report, as reports have it. */
   record KeepNote(String of) {}
 
   NoteController(Notes notes) {
     this.notes = notes;
   }
 
-  /** Keeps an account in a folder as it is now. */
+  /** Keeps a report in a folder as it is now. */
   @PostMapping("/folders/{folder}/notes")
   Notes.NoteView keep(
       Member me,

@@ -10,8 +10,8 @@ import org.quietlantern.core.report.Document;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
@@ -23,11 +23,11 @@ import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** WrittenAccounts kept in folders as they were on a day: dated notes. */
+/** Reports kept in folders as they were on a day: dated notes. */
 @Service
 public class Notes implements CommandKinds {
   private final NoteMapper mapper;
-  private final WrittenAccounts accounts;
+  private final Reports reports;
   private final Folders folders;
   private final Groups groups;
   private final Commands commands;
@@ -41,14 +41,14 @@ public class Notes implements CommandKinds {
   /** A note in its folder. */
   record NoteLine(String id, String title, String by, Instant at) {}
 
-  /** A note; {@code of} names the account, which can be asked for again. */
+  /** A note; {@code of} names the report, which can be asked for again. */
   record NoteView(NoteLine note, Folders.FolderName folder, String of, List<BlockShown> blocks) {}
 
   record Before(String note) {}
 
   Notes(
       NoteMapper mapper,
-      WrittenAccounts accounts,
+      Reports reports,
       Folders folders,
       Groups groups,
       Commands commands,
@@ -56,7 +56,7 @@ public class Notes implements CommandKinds {
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
-    this.accounts = accounts;
+    this.reports = reports;
     this.folders = folders;
     this.groups = groups;
     this.commands = commands;
@@ -65,23 +65,20 @@ public class Notes implements CommandKinds {
     this.calendar = calendar;
   }
 
-  /** Keeps an account as it is now. {@code of}: its name. */
+  /** Keeps a report as it is now. {@code of}: its name. */
   NoteView keep(Member who, UUID command, String folder, String of) {
     return commands.run(
-        who,
-        command,
-        keep,
-        () -> accounts.of(who, of),
-        document -> make(who, folder, document, of));
+        who, command, keep, () -> reports.of(who, of), document -> make(who, folder, document, of));
   }
 
-  private Done<NoteView, Before> make(Member who, String folder, Document document, String of) {
+  private CommandResult<NoteView, Before> make(
+      Member who, String folder, Document document, String of) {
     String pid = ids.next();
     String blocks = json.write(BlockShown.of(document));
     mapper.add(
         pid, folders.id(who, folder), document.title(), of, blocks, who.id(), calendar.now());
     NoteView view = get(who, pid);
-    return Done.of(view, new Before(pid))
+    return CommandResult.of(view, new Before(pid))
         .changing(Subject.Of.NOTE, pid)
         .about(Subject.Of.FOLDER, List.of(folder))
         .toldTo(folders.isPile(who, folder) ? Audience.ME : Audience.GROUP);

@@ -17,33 +17,33 @@ import org.springframework.web.bind.annotation.RestController;
 class ReportController {
   private static final String DOCX =
       "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
-  private final WrittenAccounts accounts;
+  private final Reports reports;
 
   /** A report as it is printed. */
   record ReportShown(String title, List<BlockShown> blocks) {}
 
-  ReportController(WrittenAccounts accounts) {
-    this.accounts = accounts;
+  ReportController(Reports reports) {
+    this.reports = reports;
   }
 
-  /** The account of that name: of a strategy as lines hold it, or another. */
+  /** The report of that name: of a strategy as lines hold it, or another. */
   @GetMapping
   ReportShown report(Member me, @RequestParam String of) {
-    Document document = accounts.of(me, of);
+    Document document = reports.of(me, of);
     return new ReportShown(document.title(), BlockShown.of(document));
   }
 
-  /** A written account as text. */
+  /** A written report as text. */
   @GetMapping(value = "/text", produces = "text/plain;charset=UTF-8")
   ResponseEntity<byte[]> text(Member me, @RequestParam String of) {
-    Document account = accounts.of(me, of);
-    return Attachment.of(Attachment.name(account.title(), "txt"), TextWriter.write(account));
+    Document report = reports.of(me, of);
+    return Attachment.of(Attachment.name(report.title(), "txt"), TextWriter.write(report));
   }
 
-  /** A written account as DOCX (ISO/IEC 29500). */
+  /** A written report as DOCX (ISO/IEC 29500). */
   @GetMapping(value = "/docx", produces = DOCX)
   ResponseEntity<byte[]> docx(Member me, @RequestParam String of) {
-    Document account = accounts.of(me, of);
-    return Attachment.of(Attachment.name(account.title(), "docx"), DocxWriter.write(account));
+    Document report = reports.of(me, of);
+    return Attachment.of(Attachment.name(report.title(), "docx"), DocxWriter.write(report));
   }
 }

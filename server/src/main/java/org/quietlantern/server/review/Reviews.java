@@ -62,7 +62,7 @@ public class Reviews {
 
   /** Says again what was said before, at the time that it was said, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void sayAgain(Member who, UUID command, int publication, Said said) {
+  public void sayAgain(Member who, UUID command, int publication, CurrentMark said) {
     add(
         who,
         command,
@@ -109,19 +109,20 @@ public class Reviews {
 
   /** What the group's members say, by occasion. */
   @Transactional(readOnly = true)
-  public Map<Integer, List<Said>> onOccasions(int group, Collection<Integer> occasions) {
+  public Map<Integer, List<CurrentMark>> onOccasions(int group, Collection<Integer> occasions) {
     return byAsked(mapper.onOccasions(group, occasions.toArray(Integer[]::new)));
   }
 
   /** What the group's members say of first comings, by publication. */
   @Transactional(readOnly = true)
-  public Map<Integer, List<Said>> onPublications(int group, Collection<Integer> publications) {
+  public Map<Integer, List<CurrentMark>> onPublications(
+      int group, Collection<Integer> publications) {
     return byAsked(mapper.onPublications(group, publications.toArray(Integer[]::new)));
   }
 
   /** What one member says of the first coming of a publication. */
   @Transactional(readOnly = true)
-  public Optional<Said> of(Member who, int publication) {
+  public Optional<CurrentMark> of(Member who, int publication) {
     return onPublications(who.group(), List.of(publication))
         .getOrDefault(publication, List.of())
         .stream()
@@ -129,7 +130,7 @@ public class Reviews {
         .findFirst();
   }
 
-  private static Map<Integer, List<Said>> byAsked(List<ReviewMapper.MarkRow> rows) {
+  private static Map<Integer, List<CurrentMark>> byAsked(List<ReviewMapper.MarkRow> rows) {
     return rows.stream()
         .collect(
             Collectors.groupingBy(
@@ -137,7 +138,8 @@ public class Reviews {
                 Collectors.mapping(Reviews::said, Collectors.toList())));
   }
 
-  private static Said said(ReviewMapper.MarkRow row) {
-    return new Said(row.membership(), Mark.named(row.what()).orElseThrow(), row.reason(), row.at());
+  private static CurrentMark said(ReviewMapper.MarkRow row) {
+    return new CurrentMark(
+        row.membership(), Mark.named(row.what()).orElseThrow(), row.reason(), row.at());
   }
 }

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.group.Groups;
@@ -117,7 +117,8 @@ public class Checking implements CommandKinds {
     RevisingMapper.Check after(RevisingMapper.Check known, int revision);
   }
 
-  private Done<Boolean, Before> step(Member who, String search, int n, Member checker, Step step) {
+  private CommandResult<Boolean, Before> step(
+      Member who, String search, int n, Member checker, Step step) {
     Revisions.Revision revision = revisions.get(who, search, n);
     if (revision.membership() == checker.id()) {
       throw Refusal.unusable("own-revision", "A revision is checked by somebody else.");
@@ -127,7 +128,7 @@ public class Checking implements CommandKinds {
     }
     RevisingMapper.Check known = mapper.check(revision.row(), checker.id());
     mapper.setCheck(step.after(known, revision.row()));
-    return Done.of(true, new Before(revision.row(), checker.id(), known))
+    return CommandResult.of(true, new Before(revision.row(), checker.id(), known))
         .changing(List.of("check:" + revision.row() + ":" + checker.id()))
         .about(Subject.Of.SEARCH, List.of(search))
         .about(Subject.Of.PERSON, List.of(checker.pid()));

@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.folder.SavedSearches;
@@ -45,7 +45,7 @@ public class Documenting implements CommandKinds {
           searches.get(who, search);
           Revisions.Documented before = revisions.documented(search).orElse(null);
           set(search, documented ? before(before, who) : null);
-          return Done.of(documented, new Before(search, before))
+          return CommandResult.of(documented, new Before(search, before))
               .changing(Subject.Of.SEARCH, search);
         });
   }

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.group.Member;
@@ -48,7 +48,7 @@ public class Remarking implements CommandKinds {
     commands.run(who, command, remark, () -> remarked(who, search, n, line, text));
   }
 
-  private Done<Boolean, Before> remarked(
+  private CommandResult<Boolean, Before> remarked(
       Member who, String search, int n, String line, String text) {
     Revisions.Revision revision = revisions.get(who, search, n);
     String clean = cleaned(text);
@@ -59,7 +59,7 @@ public class Remarking implements CommandKinds {
       throw Refusal.unknown();
     }
     int id = mapper.addRemark(revision.row(), line, who.id(), clean, calendar.now());
-    return Done.of(true, new Before(id))
+    return CommandResult.of(true, new Before(id))
         .changing(List.of("remark:" + id))
         .about(Subject.Of.SEARCH, List.of(search));
   }

@@ -6,8 +6,8 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Following;
 import org.quietlantern.server.catalogue.Publications;
@@ -163,7 +163,8 @@ public class Revising implements CommandKinds {
     return last;
   }
 
-  private Done<RevisionSaved, Before> make(Member who, String search, Draft draft, Next next) {
+  private CommandResult<RevisionSaved, Before> make(
+      Member who, String search, Draft draft, Next next) {
     Revisions.Revision last = inForce(who, search, draft);
     Revisions.Made made = next.made();
     if (made.comment().isEmpty() && revisions.documented(search).isPresent()) {
@@ -172,7 +173,7 @@ public class Revising implements CommandKinds {
     int n = last.n() + 1;
     int row = revisions.add(who, search, n, made).orElseThrow();
     following.follow(next.after(), row, next.compared(), draft.announce());
-    return Done.of(
+    return CommandResult.of(
             new RevisionSaved(n, made.count(), made.gained(), made.lost()),
             new Before(search, last.row(), row))
         .changing(Subject.Of.SEARCH, search);

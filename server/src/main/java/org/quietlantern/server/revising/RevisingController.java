@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Asked;
+import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,7 +27,7 @@ class RevisingController {
   private final Running running;
 
   /** {@code revision}: the one that was seen in force; {@code announce}: in the alert's round. */
-  record Revise(Asked asked, int revision, String comment, @Nullable Boolean announce) {}
+  record Revise(StrategyRequest asked, int revision, String comment, @Nullable Boolean announce) {}
 
   /** {@code member}: public id of a membership. */
   record Give(String member) {}
@@ -66,7 +66,8 @@ class RevisingController {
   /** What saving a strategy as the next revision would gain and lose. */
   @PostMapping("/{search}/change")
   @GuestsMay
-  Revising.ChangeShown change(Member me, @PathVariable String search, @RequestBody Asked body) {
+  Revising.ChangeShown change(
+      Member me, @PathVariable String search, @RequestBody StrategyRequest body) {
     return revising.preview(me, search, body.toStrategy());
   }
 

@@ -10,8 +10,8 @@ import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Done;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.group.Member;
@@ -72,7 +72,8 @@ public class Running implements CommandKinds {
 
   private record Ran(Revisions.Revision revision, RevisingMapper.Run run) {}
 
-  private Done<Trail.StepMade, CommandKind.Nothing> make(Member who, String search, Ran ran) {
+  private CommandResult<Trail.StepMade, CommandKind.Nothing> make(
+      Member who, String search, Ran ran) {
     Strategy strategy = ran.revision().strategy().strategy();
     Trail.StepMade step =
         trail.add(who, strategy, NEWEST_HERE, ran.run().count(), ran.run().asOf());

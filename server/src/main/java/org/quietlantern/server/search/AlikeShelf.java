@@ -3,10 +3,10 @@ package org.quietlantern.server.search;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Alike;
+import org.quietlantern.core.search.SimilarPublications;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Shelf;
 import org.quietlantern.server.matching.StrategyBody;
@@ -35,9 +35,9 @@ class AlikeShelf implements Shelf {
     return stored(name).map(stored -> StrategyBody.of(Strategy.of(line(alike(stored)))));
   }
 
-  private List<String> alike(Stored stored) {
+  private List<String> alike(StoredPublication stored) {
     try (Snapshot snapshot = index.snapshot(0)) {
-      return new Alike(snapshot, stored.publication()).found(stored.pid());
+      return new SimilarPublications(snapshot, stored.publication()).found(stored.pid());
     }
   }
 
@@ -52,7 +52,7 @@ class AlikeShelf implements Shelf {
     return stored(name).map(stored -> "what is like “" + stored.publication().title() + "”");
   }
 
-  private Optional<Stored> stored(String name) {
+  private Optional<StoredPublication> stored(String name) {
     return publications.find(publications.canonicalOf(name).orElse(name));
   }
 }

@@ -7,16 +7,16 @@ import java.util.Set;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Lighter;
+import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,33 +49,33 @@ public class Hits {
 
   /** In the order of the ids; {@code strategy} is what to light in the titles. */
   public List<Hit> of(Member who, List<String> pids, Optional<Strategy> strategy) {
-    List<Stored> found = publications.byPid(pids);
-    List<Integer> ids = found.stream().map(Stored::id).toList();
-    Map<Integer, List<Said>> said = reviews.onPublications(who.group(), ids);
+    List<StoredPublication> found = publications.byPid(pids);
+    List<Integer> ids = found.stream().map(StoredPublication::id).toList();
+    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), ids);
     Map<Integer, List<Folders.FolderName>> holding = folders.holding(who, ids);
     Set<Integer> opened = trail.opened(who, ids);
     Map<Integer, Summary> shown = summaries.of(who, found);
-    Optional<Lighter> lighter = strategy.map(s -> matching.lighter(who, s));
+    Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
     return found.stream()
         .map(
             stored ->
                 new Hit(
                     shown.get(stored.id()),
-                    lit(lighter, stored),
-                    metIn(lighter, stored),
-                    Said.lampOf(who, said.getOrDefault(stored.id(), List.of())).word(),
+                    lit(highlighter, stored),
+                    metIn(highlighter, stored),
+                    CurrentMark.lampOf(who, said.getOrDefault(stored.id(), List.of())).word(),
                     opened.contains(stored.id()),
                     holding.getOrDefault(stored.id(), List.of())))
         .toList();
   }
 
-  private static List<Span> lit(Optional<Lighter> lighter, Stored stored) {
-    return lighter.map(l -> l.lit(Field.TITLE, stored.publication().title())).orElse(List.of());
+  private static List<Span> lit(Optional<Highlighter> highlighter, StoredPublication stored) {
+    return highlighter.map(l -> l.lit(Field.TITLE, stored.publication().title())).orElse(List.of());
   }
 
-  private static List<String> metIn(Optional<Lighter> lighter, Stored stored) {
-    return lighter
-        .filter(l -> lit(lighter, stored).isEmpty())
+  private static List<String> metIn(Optional<Highlighter> highlighter, StoredPublication stored) {
+    return highlighter
+        .filter(l -> lit(highlighter, stored).isEmpty())
         .map(l -> l.metIn(stored.publication()).stream().map(Field::word).toList())
         .orElse(List.of());
   }

@@ -10,17 +10,17 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Lighter;
+import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
-import org.quietlantern.server.review.Said;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -55,13 +55,13 @@ public class Leaves {
 
   /** {@code strategy}: the search that led to it, if one did. */
   public Leaf get(Member who, String pid, Optional<Strategy> strategy) {
-    Stored stored = publications.get(publications.canonicalOf(pid).orElse(pid));
+    StoredPublication stored = publications.get(publications.canonicalOf(pid).orElse(pid));
     Publication publication = stored.publication();
-    List<Said> said =
+    List<CurrentMark> said =
         reviews
             .onPublications(who.group(), List.of(stored.id()))
             .getOrDefault(stored.id(), List.of());
-    Optional<Lighter> lighter = strategy.map(s -> matching.lighter(who, s));
+    Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
     return new Leaf(
         summaries.of(who, stored),
         publication.authors().stream().map(PersonName::spoken).toList(),
@@ -75,19 +75,20 @@ public class Leaves {
         PlainCitation.of(publication),
         properties.stableLink(stored.pid()),
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
-        Said.lampOf(who, said).word(),
+        CurrentMark.lampOf(who, said).word(),
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
-        lit(lighter, Field.TITLE, publication.title()),
-        lit(lighter, Field.ABSTRACT, publication.abstractText()),
+        lit(highlighter, Field.TITLE, publication.title()),
+        lit(highlighter, Field.ABSTRACT, publication.abstractText()),
         why(who, strategy, stored),
         said(who, said));
   }
 
-  private static List<Span> lit(Optional<Lighter> lighter, Field field, String text) {
-    return lighter.map(l -> l.lit(field, text)).orElse(List.of());
+  private static List<Span> lit(Optional<Highlighter> highlighter, Field field, String text) {
+    return highlighter.map(l -> l.lit(field, text)).orElse(List.of());
   }
 
-  private List<Leaf.WhyShown> why(Member who, Optional<Strategy> strategy, Stored stored) {
+  private List<Leaf.WhyShown> why(
+      Member who, Optional<Strategy> strategy, StoredPublication stored) {
     return strategy.map(s -> matching.why(who, s, stored.id())).orElse(List.of()).stream()
         .map(
             w ->
@@ -96,7 +97,7 @@ public class Leaves {
         .toList();
   }
 
-  private List<Leaf.SaidShown> said(Member who, List<Said> said) {
+  private List<Leaf.SaidShown> said(Member who, List<CurrentMark> said) {
     Map<Integer, Member> members =
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     return said.stream()

@@ -8,9 +8,9 @@ import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Alike;
+import org.quietlantern.core.search.SimilarPublications;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
@@ -65,14 +65,14 @@ class Outward {
   }
 
   OutwardShown of(Member who, String pid) {
-    Stored stored = publications.get(publications.canonicalOf(pid).orElse(pid));
+    StoredPublication stored = publications.get(publications.canonicalOf(pid).orElse(pid));
     Publication publication = stored.publication();
     return matching.look(
         who,
         look -> {
           Integer references =
               publication.cited().known() ? publication.cited().dois().size() : null;
-          Alike alike = new Alike(look.snapshot(), publication);
+          SimilarPublications alike = new SimilarPublications(look.snapshot(), publication);
           List<String> found = alike.found(stored.pid());
           return new OutwardShown(
               references,
@@ -84,7 +84,7 @@ class Outward {
         });
   }
 
-  private static List<Way> ways(Matching.Look look, Stored stored, List<String> alike) {
+  private static List<Way> ways(Matching.Look look, StoredPublication stored, List<String> alike) {
     Publication publication = stored.publication();
     List<Way> ways = new ArrayList<>();
     ways.add(way(look, "cites", "", words("citedby: " + stored.pid())));
@@ -119,7 +119,7 @@ class Outward {
     return StrategyBody.of(new Strategy(List.of(line))).lines().get(0);
   }
 
-  private List<Like> closest(Alike alike, List<String> found) {
+  private List<Like> closest(SimilarPublications alike, List<String> found) {
     return publications.byPid(found.stream().limit(CLOSEST).toList()).stream()
         .map(
             like ->
@@ -130,7 +130,7 @@ class Outward {
         .toList();
   }
 
-  private static String sentence(Alike.Ground ground) {
+  private static String sentence(SimilarPublications.Ground ground) {
     List<String> parts = new ArrayList<>();
     if (ground.cites()) {
       parts.add("one cites the other");

@@ -5,7 +5,7 @@ import java.util.List;
 import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Stored;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.LanternProperties;
@@ -65,7 +65,7 @@ class ResultFiles {
     return items(publications.byId(Arrays.stream(ids).boxed().toList()));
   }
 
-  private List<RisWriter.Item> items(List<Stored> all) {
+  private List<RisWriter.Item> items(List<StoredPublication> all) {
     return all.stream()
         .map(
             stored ->

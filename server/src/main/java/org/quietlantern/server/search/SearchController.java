@@ -9,9 +9,9 @@ import org.quietlantern.server.catalogue.Versions;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
-import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.Attachment;
@@ -67,7 +67,7 @@ class SearchController {
   /** {@code came}: of what changed since the number asked for. */
   record Counted(int count, int came) {}
 
-  record RowsBody(List<String> ids, @Nullable Asked asked) {}
+  record RowsBody(List<String> ids, @Nullable StrategyRequest asked) {}
 
   SearchController(
       Matching matching,
@@ -92,7 +92,7 @@ class SearchController {
   @PostMapping("/search")
   @GuestsMay
   SearchResult search(Member me, @RequestBody SearchBody body) {
-    Strategy strategy = new Asked(body.text(), body.strategy()).toStrategy();
+    Strategy strategy = new StrategyRequest(body.text(), body.strategy()).toStrategy();
     Ordering order =
         Ordering.named(Optional.ofNullable(body.order()).orElse("relevance"))
             .orElseThrow(() -> Refusal.unusable("order", "No such order: " + body.order()));
@@ -114,7 +114,7 @@ class SearchController {
   @PostMapping("/search/count")
   @GuestsMay
   Counted count(Member me, @RequestBody CountBody body) {
-    Strategy strategy = new Asked(body.text(), body.strategy()).toStrategy();
+    Strategy strategy = new StrategyRequest(body.text(), body.strategy()).toStrategy();
     return matching.inOneState(
         me,
         0,
@@ -157,7 +157,7 @@ class SearchController {
     if (body.ids().size() > MOST_ROWS) {
       throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
     }
-    Optional<Strategy> asked = Optional.ofNullable(body.asked()).map(Asked::toStrategy);
+    Optional<Strategy> asked = Optional.ofNullable(body.asked()).map(StrategyRequest::toStrategy);
     return matching.inOneState(me, 0, () -> hits.of(me, body.ids(), asked));
   }
 
@@ -182,7 +182,7 @@ class SearchController {
   /** The same for somebody who came by a search: says why it is here, and lights its words. */
   @PostMapping("/publications/{publication}/leaf")
   @GuestsMay
-  Leaf leaf(Member me, @PathVariable String publication, @RequestBody Asked asked) {
+  Leaf leaf(Member me, @PathVariable String publication, @RequestBody StrategyRequest asked) {
     Optional<Strategy> strategy = Optional.of(asked.toStrategy());
     return matching.inOneState(me, 0, () -> leaves.get(me, publication, strategy));
   }

@@ -3,9 +3,9 @@ package org.quietlantern.server.search;
 import java.util.List;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -95,14 +95,14 @@ class StrategyController {
   /** What the result looks like from afar. */
   @PostMapping("/glance")
   @GuestsMay
-  Glances.GlanceShown glance(Member me, @RequestBody Asked body) {
+  Glances.GlanceShown glance(Member me, @RequestBody StrategyRequest body) {
     return glances.of(me, body.toStrategy());
   }
 
   /** The strategy source by source. */
   @PostMapping("/sources")
   @GuestsMay
-  Breakdowns.BySourceShown sources(Member me, @RequestBody Asked body) {
+  Breakdowns.BySourceShown sources(Member me, @RequestBody StrategyRequest body) {
     return breakdowns.bySource(me, body.toStrategy());
   }
 
@@ -129,7 +129,7 @@ class StrategyController {
   /** What would help a search that finds too few. */
   @PostMapping("/ways-out")
   @GuestsMay
-  List<SheetHelp.WayOutShown> waysOut(Member me, @RequestBody Asked body) {
+  List<SheetHelp.WayOutShown> waysOut(Member me, @RequestBody StrategyRequest body) {
     return help.waysOut(me, body.toStrategy());
   }
 
@@ -149,7 +149,7 @@ class StrategyController {
   /** As one line of CQL, and as a plain sentence. */
   @PostMapping("/cql")
   @GuestsMay
-  Rendering.Rendered cql(Member me, @RequestBody Asked body) {
+  Rendering.Rendered cql(Member me, @RequestBody StrategyRequest body) {
     return rendering.of(me, body.toStrategy());
   }
 

@@ -4,8 +4,8 @@ import java.util.UUID;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Asked;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.ResponseEntity;
@@ -28,7 +28,7 @@ class TrailController {
   /** {@code step}: the step that led to it, if one did. */
   record Opening(@Nullable String step) {}
 
-  record Settle(Asked asked, String order) {}
+  record Settle(StrategyRequest asked, String order) {}
 
   TrailController(Trail trail, TrailPages pages) {
     this.pages = pages;

@@ -7,7 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.quietlantern.core.vocabulary.Concept;
-import org.quietlantern.core.vocabulary.Said;
+import org.quietlantern.core.vocabulary.OtherStatement;
 
 @Mapper
 interface VocabularyMapper {
@@ -39,9 +39,9 @@ interface VocabularyMapper {
           c.fate().retired(),
           array(c.fate().replacedBy()),
           array(c.fate().former()),
-          array(c.said().stream().map(Said::property).toList()),
-          array(c.said().stream().map(Said::language).toList()),
-          array(c.said().stream().map(Said::text).toList()));
+          array(c.said().stream().map(OtherStatement::property).toList()),
+          array(c.said().stream().map(OtherStatement::language).toList()),
+          array(c.said().stream().map(OtherStatement::text).toList()));
     }
 
     private static String[] array(List<String> values) {
@@ -60,7 +60,7 @@ interface VocabularyMapper {
           List.of(aspects),
           new Concept.Fate(retired, List.of(replacedBy), List.of(former)),
           IntStream.range(0, said.length)
-              .mapToObj(i -> new Said(saidAs[i], saidIn[i], said[i]))
+              .mapToObj(i -> new OtherStatement(saidAs[i], saidIn[i], said[i]))
               .toList());
     }
   }

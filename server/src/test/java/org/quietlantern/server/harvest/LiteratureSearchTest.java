@@ -20,14 +20,14 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.quietlantern.core.exchange.RecordReader;
-import org.quietlantern.core.exchange.Supplied;
+import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.CatalogueIndex;
-import org.quietlantern.core.search.Circumstances;
 import org.quietlantern.core.search.Compiled;
-import org.quietlantern.core.search.Entry;
+import org.quietlantern.core.search.IndexEntry;
 import org.quietlantern.core.search.Library;
+import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.standins.Outside;
 import org.quietlantern.standins.corpus.Extent;
@@ -41,8 +41,8 @@ import org.roaringbitmap.RoaringBitmap;
 class LiteratureSearchTest {
   @TempDir private static Path folder;
   private static CatalogueIndex index;
-  private static final Circumstances TODAY =
-      Circumstances.on(LocalDate.of(2026, 11, 17), ZoneId.of("Europe/Oslo"));
+  private static final SearchContext TODAY =
+      SearchContext.on(LocalDate.of(2026, 11, 17), ZoneId.of("Europe/Oslo"));
   private static Snapshot snapshot;
 
   @BeforeAll
@@ -70,12 +70,12 @@ class LiteratureSearchTest {
   }
 
   private static int take(OaiPage page, int before) throws IOException {
-    List<Entry> entries = new ArrayList<>();
+    List<IndexEntry> entries = new ArrayList<>();
     for (SourceRecord record : page.records()) {
       if (!record.deleted()
-          && RecordReader.read("mods", record.raw()) instanceof Supplied.Read read) {
+          && RecordReader.read("mods", record.raw()) instanceof SuppliedRecord.Read read) {
         int id = before + entries.size() + 1;
-        entries.add(new Entry(id, "p" + id, Instant.EPOCH, List.of(), read.publication()));
+        entries.add(new IndexEntry(id, "p" + id, Instant.EPOCH, List.of(), read.publication()));
       }
     }
     index.apply(entries, List.of(), before + entries.size());

@@ -1,0 +1,53 @@
+package org.quietlantern.core.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.lucene.document.IntPoint;
+import org.apache.lucene.search.BooleanClause.Occur;
+import org.apache.lucene.search.BooleanQuery;
+import org.apache.lucene.search.MatchNoDocsQuery;
+import org.apache.lucene.search.Query;
+import org.quietlantern.core.query.Field;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.vocabulary.Headings;
+
+/** Says of one publication by which words of a strategy it was met, and in which fields. */
+public final class Explainer {
+  private final Snapshot snapshot;
+  private final Library library;
+  private final Headings headings;
+
+  public Explainer(Snapshot snapshot, Library library, Headings headings) {
+    this.snapshot = snapshot;
+    this.library = library;
+    this.headings = headings;
+  }
+
+  /** In the order of the strategy's lines; limits are no reasons. {@code id}: its row number. */
+  public List<Explanation> of(Strategy strategy, int id) {
+    List<Explanation> reasons = new ArrayList<>();
+    Lexicon lexicon = new Lexicon(snapshot.reader());
+    MatchingTerms.Trees widened =
+        (line, typed) -> Widener.widen(typed, line.widened(), headings, lexicon);
+    for (MatchingTerms.Leaf leaf : MatchingTerms.of(strategy, library, widened)) {
+      List<Field> fields = leaf.fields().stream().filter(f -> meets(leaf, f, id)).toList();
+      if (!fields.isEmpty()) {
+        reasons.add(new Explanation(leaf.line(), MatchingTerms.typed(leaf.term()), fields));
+      }
+    }
+    return reasons;
+  }
+
+  private boolean meets(MatchingTerms.Leaf leaf, Field field, int id) {
+    Query query =
+        leaf.term()
+            .match(new TermCompiler(new Lexicon(snapshot.reader()), headings, List.of(field)));
+    return !(query instanceof MatchNoDocsQuery)
+        && snapshot.count(
+                new BooleanQuery.Builder()
+                    .add(query, Occur.FILTER)
+                    .add(IntPoint.newExactQuery(IndexFields.ID, id), Occur.FILTER)
+                    .build())
+            > 0;
+  }
+}

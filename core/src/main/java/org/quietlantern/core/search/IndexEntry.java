@@ -1,0 +1,20 @@
+package org.quietlantern.core.search;
+
+import java.time.Instant;
+import java.util.List;
+import org.quietlantern.core.publication.Publication;
+
+/**
+ * A publication as the index takes it in. {@code id} is its row number, above 0.
+ *
+ * @param sources keys of the sources that supply it
+ */
+public record IndexEntry(
+    int id, String publicId, Instant came, List<String> sources, Publication publication) {
+  public IndexEntry {
+    sources = List.copyOf(sources);
+    if (id <= 0) {
+      throw new IllegalArgumentException("bad row number " + id);
+    }
+  }
+}

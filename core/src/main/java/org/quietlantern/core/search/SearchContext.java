@@ -1,0 +1,59 @@
+package org.quietlantern.core.search;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.Set;
+import org.quietlantern.core.holdings.Holdings;
+import org.quietlantern.core.holdings.Journals;
+import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.query.Property;
+import org.quietlantern.core.vocabulary.Headings;
+import org.quietlantern.core.vocabulary.Tree;
+
+/**
+ * What a count depends on besides the catalogue: the day, what a group may read, what is known of
+ * journals, and what lies below what.
+ *
+ * @param lent kinds that the group's lending library takes requests for
+ * @param edition names all of this but the day and the zone: equal editions have equal contents
+ */
+public record SearchContext(
+    LocalDate today,
+    ZoneId zone,
+    Holdings holdings,
+    Set<Kind> lent,
+    Journals journals,
+    Map<Property, Tree> trees,
+    Headings headings,
+    String edition) {
+  public SearchContext {
+    lent = Set.copyOf(lent);
+    trees = Map.copyOf(trees);
+  }
+
+  /** Nothing is known but the day. */
+  public static SearchContext on(LocalDate today, ZoneId zone) {
+    return new SearchContext(
+        today, zone, Holdings.NONE, Set.of(), Journals.NONE, Map.of(), Headings.NONE, "nothing");
+  }
+
+  /** The same on another day. */
+  public SearchContext on(LocalDate day) {
+    return new SearchContext(day, zone, holdings, lent, journals, trees, headings, edition);
+  }
+
+  public Tree tree(Property property) {
+    return trees.getOrDefault(property, Tree.NONE);
+  }
+
+  public Ways ways() {
+    return new Ways(holdings, lent, today);
+  }
+
+  /** Names everything that a limit's answer can depend on. */
+  String name() {
+    return edition + "/" + today + "/" + zone;
+  }
+}

@@ -1,0 +1,68 @@
+package org.quietlantern.server.matching;
+
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.quietlantern.core.search.SearchContext;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.holdings.GroupHoldings;
+import org.quietlantern.server.holdings.KnownJournals;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Editions;
+import org.quietlantern.server.vocabulary.Vocabularies;
+import org.springframework.stereotype.Service;
+
+/** What counts depend on besides the catalogue, for a group today. */
+@Service
+public class GroupContexts {
+  private final GroupHoldings holdings;
+  private final KnownJournals journals;
+  private final Vocabularies vocabularies;
+  private final Editions editions;
+  private final Calendar calendar;
+  private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
+
+  /** What was worked out for a group in some editions. */
+  private record Kept(Map<Editions.Kind, Integer> editions, SearchContext circumstances) {}
+
+  GroupContexts(
+      GroupHoldings holdings,
+      KnownJournals journals,
+      Vocabularies vocabularies,
+      Editions editions,
+      Calendar calendar) {
+    this.holdings = holdings;
+    this.journals = journals;
+    this.vocabularies = vocabularies;
+    this.editions = editions;
+    this.calendar = calendar;
+  }
+
+  public SearchContext of(Member who) {
+    return of(who.group(), who.zoneId());
+  }
+
+  /** Of a group by its row number, in its zone. */
+  public SearchContext of(int group, ZoneId zone) {
+    Map<Editions.Kind, Integer> now = editions.now();
+    Kept last = kept.get(group);
+    if (last == null || !last.editions().equals(now)) {
+      last = new Kept(now, read(group, zone, now));
+      kept.put(group, last);
+    }
+    return last.circumstances().on(calendar.today(zone));
+  }
+
+  private SearchContext read(int group, ZoneId zone, Map<Editions.Kind, Integer> now) {
+    GroupHoldings.Read read = holdings.of(group);
+    return new SearchContext(
+        calendar.today(zone),
+        zone,
+        read.holdings(),
+        read.lent(),
+        journals.all(),
+        vocabularies.trees(),
+        vocabularies.headings(),
+        group + "/" + now.values());
+  }
+}
