@@ -70,7 +70,7 @@ start_server() {
   outside=http://127.0.0.1:$(cat "$data/stand-ins.port")
   say "starting the server"
   LANTERN_DB_PORT=$(cat "$data/db.port") LANTERN_DB_PASSWORD=$(cat "$data/db.password") \
-    launch "$data/server" java -Xmx768m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 \
+    launch "$data/server" java ${LANTERN_JAVA_OPTIONS:-} -Xmx768m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 \
     "$(class_archive_option "$data")" -jar "$(server_jar)" \
     --server.port="$port" --lantern.data="$data" --lantern.base-url="http://localhost:$port" \
     --lantern.demo.enabled=true --lantern.demo.password="$demo_password" \

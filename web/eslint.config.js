@@ -1,14 +1,31 @@
 import js from '@eslint/js';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import { importX } from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
+
+/** Another feature is used through its index.ts alone. */
+const onlyByIndex = (files, regex) => ({
+  files: [files],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      { patterns: [{ regex, message: 'Another feature only through its index.ts.' }] },
+    ],
+  },
+});
 
 export default ts.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   js.configs.recommended,
   ...ts.configs.strict,
   hooks.configs.flat['recommended-latest'],
+  importX.flatConfigs.typescript,
   {
+    plugins: { 'import-x': importX },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },
     rules: {
+      'import-x/no-cycle': 'error',
       'max-lines': ['error', { max: 200, skipBlankLines: true, skipComments: true }],
       'no-restricted-globals': [
         'error',
@@ -16,19 +33,8 @@ export default ts.config(
       ],
     },
   },
-  {
-    files: ['src/features/**'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            { regex: '^\\.\\./[a-z]+/', message: 'Another feature only through its index.ts.' },
-          ],
-        },
-      ],
-    },
-  },
+  onlyByIndex('src/features/*/*', '^\\.\\./[a-z]+/'),
+  onlyByIndex('src/features/*/*/**', '^\\.\\./\\.\\./[a-z]+/'),
   { files: ['src/api/**'], rules: { 'no-restricted-globals': 'off' } },
   {
     files: ['src/ui/**'],

@@ -2,10 +2,12 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
+const server = process.env['LANTERN_SERVER'] ?? 'http://localhost:8080';
+
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: '../server/target/classes/static', emptyOutDir: true, assetsInlineLimit: 0 },
-  server: { proxy: { '/api': 'http://localhost:8080', '/p': 'http://localhost:8080' } },
+  server: { proxy: { '/api': server, '/p': server } },
   test: {
     // Beside other work a test may take long; none waits for it.
     testTimeout: 60_000,

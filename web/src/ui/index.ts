@@ -5,6 +5,7 @@ export { ChoiceField, NameField } from './Fields';
 export { Lamp } from './Lamp';
 export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
+export { useCopyAddress, useCopyLink } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
 export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDay } from './text';

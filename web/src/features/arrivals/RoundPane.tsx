@@ -1,8 +1,18 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, Failed, ListPane, TwoPanes, useKeys, usePlace, Waiting } from '../../ui';
-import { useCopyLink, useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
+import {
+  Act,
+  counted,
+  Failed,
+  ListPane,
+  TwoPanes,
+  useCopyLink,
+  useKeys,
+  usePlace,
+  Waiting,
+} from '../../ui';
+import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalLeaf } from './ArrivalLeaf';

@@ -1,13 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
-import { Act, Failed, Waiting, useKeys } from '../../ui';
+import { Act, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useLeaf, useMark, useOpening } from './api';
 import { Leaf } from './Leaf';
 import { MARKS, type MarkWord } from './marks';
-import { useCopyLink } from './useCopyLink';
 import { useMarkKeys } from './useMarkKeys';
 
 export function PublicationPage() {

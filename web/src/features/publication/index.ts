@@ -2,5 +2,4 @@ export { useLeaf, useMark, useOpening, usePutOut } from './api';
 export { Leaf } from './Leaf';
 export { MARKS, type MarkWord } from './marks';
 export { PublicationPage } from './PublicationPage';
-export { useCopyAddress, useCopyLink } from './useCopyLink';
 export { useMarkKeys } from './useMarkKeys';

@@ -1,7 +1,6 @@
 import { Link, useParams } from 'react-router';
-import { Act, day, Failed, Waiting } from '../../ui';
+import { Act, day, Failed, useCopyAddress, Waiting } from '../../ui';
 import { Title } from '../help';
-import { useCopyAddress } from '../publication';
 import { useHere } from '../session';
 import { useNote } from './api';
 import { Blocks } from './Blocks';

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { Act, Failed, Waiting } from '../../ui';
+import { Act, Failed, useCopyAddress, Waiting } from '../../ui';
 import { Title } from '../help';
-import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useReport } from './api';
 import { Blocks } from './Blocks';

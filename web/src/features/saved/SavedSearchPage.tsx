@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, Sentences, day, Failed, shortDay, Waiting } from '../../ui';
+import { Act, counted, day, Failed, Sentences, shortDay, useCopyAddress, Waiting } from '../../ui';
 import { SetAlertDialog } from '../alerts';
 import { Own, Title } from '../help';
-import { useCopyAddress } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useDocument, useHistory, useRun } from './api';
 import { RevisionPart } from './RevisionPart';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { Act, ListPane, TwoPanes, useKeys } from '../../ui';
-import { Leaf, useCopyLink, useLeaf } from '../publication';
+import { Act, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
+import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
 import { useRows, type Result } from './api';

@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useLocation } from 'react-router';
 import { Problem } from '../../api';
-import { useAddress } from '../../ui';
-import { useCopyAddress } from '../publication';
+import { useAddress, useCopyAddress } from '../../ui';
 import { Guide } from '../help';
 import { Changing } from '../saved';
 import { useHere } from '../session';

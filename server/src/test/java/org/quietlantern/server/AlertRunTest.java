@@ -145,6 +145,25 @@ class AlertRunTest {
         "delete from harvest where source in (select id from source where key = 'middle')");
   }
 
+  @DisplayName("N2: what was here and only now matches says so, and is told once")
+  @Test
+  void nowMatching() {
+    String id = group.alert(folder, "Changing", "title: altered title: sandhoppers", "at-once");
+    Supply supply = Supply.made(APP, "changing", 5);
+    String doi = Supply.doi("10.5555/changing.1");
+    supply.take(Supply.mods("changing1", "Sandhoppers of a lit shore", "Beach", doi));
+    APP.bean(Watching.class).run();
+    assertThat(findings(id)).isZero();
+    supply.take(Supply.mods("changing1", "Sandhoppers of an altered shore", "Beach", doi));
+    APP.bean(Watching.class).run();
+    supply.take(Supply.mods("changing1", "Sandhoppers of an altered beach", "Beach", doi));
+    APP.bean(Watching.class).run();
+    assertThat(findings(id)).isEqualTo(1);
+    String round = alert(id).get("rounds").get(0).get("id").asString();
+    assertThat(alma.get("/rounds/" + round).ok().get("arrivals").findValuesAsString("newClass"))
+        .containsExactly("now matching");
+  }
+
   @DisplayName("N6: checked, nothing is recorded with the sources that were asked and answered")
   @Test
   void checkedNothing() {

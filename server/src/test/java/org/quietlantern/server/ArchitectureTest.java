@@ -12,6 +12,10 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Mapper;
 import org.junit.jupiter.api.DynamicTest;
@@ -28,6 +32,23 @@ class ArchitectureTest {
   @Test
   void classesWereFound() {
     assertThat(SERVER.size()).isGreaterThan(100);
+  }
+
+  @Test
+  void everyPackageStandsInTheDrawing() throws IOException {
+    String drawing = Files.readString(Path.of("../docs/architecture.md"));
+    int rooms = drawing.indexOf("## The rooms of the server");
+    String there = drawing.substring(rooms, drawing.indexOf("## ", rooms + 3));
+    List<String> packages =
+        SERVER.stream()
+            .map(JavaClass::getPackageName)
+            .filter(name -> name.startsWith(HERE + "."))
+            .map(name -> name.substring(HERE.length() + 1).replaceAll("\\..*", ""))
+            .distinct()
+            .toList();
+    assertThat(packages)
+        .hasSizeGreaterThan(20)
+        .allSatisfy(name -> assertThat(there).containsPattern("\\b" + name + " {2,}\\w"));
   }
 
   @TestFactory

@@ -204,6 +204,24 @@ class RevisingTest {
     assertThat(rounds(alert)).isEqualTo(came);
   }
 
+  @DisplayName("An alert goes back with the revision that is undone, and finds by it what comes")
+  @Test
+  void undoneWithItsAlert() {
+    String alert = watch("daily");
+    UUID command = UUID.randomUUID();
+    save(rune, 1, "xylophones", "", command).ok();
+    rune.post("/actions/" + command + "/undo", Map.of()).ok();
+    assertThat(history().get("revisions").size()).isEqualTo(1);
+    save(rune, 1, TestGroup.EVERYTHING, "").ok();
+    UUID later = UUID.randomUUID();
+    save(rune, 2, "xylophones", "", later).ok();
+    rune.post("/actions/" + later + "/undo", Map.of()).ok();
+    int before = count(TestGroup.EVERYTHING);
+    APP.harvestUntilSomethingCame();
+    APP.workOff();
+    assertThat(rounds(alert)).isEqualTo(count(TestGroup.EVERYTHING) - before).isPositive();
+  }
+
   @Test
   void whatAnEditGainedIsShownByChoice() {
     watch("daily");

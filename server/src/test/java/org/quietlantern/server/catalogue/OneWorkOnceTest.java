@@ -214,6 +214,30 @@ class OneWorkOnceTest {
     assertThat(lampsOf(mina)).as("the mark on the younger is a mark on the work").contains("pass");
   }
 
+  @DisplayName("What an alert told of the younger of two works is not told of the one they become")
+  @Test
+  void theYoungerWasTold() {
+    TestGroup group = APP.group("Mikkel Merge");
+    String alert = group.alert(group.folder("Comets"), "Comets", "comet*", "daily");
+    take("early", mods("early:9", "Moths and the sky", "Tarn", doi("10.5555/el.9")));
+    take("night-index", mods("index:9", "Moths under a comet", "Tarn", doi("10.5555/c.9")));
+    APP.bean(Watching.class).run();
+    assertThat(findings(group.client(0), alert)).isEqualTo(1);
+    take(
+        "early",
+        mods(
+            "early:9",
+            "Moths under a comet",
+            "Tarn",
+            doi("10.5555/el.9")
+                + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+                + "<version>preprint</version><versionOf>10.5555/c.9</versionOf></supply></extension>"));
+    APP.bean(Watching.class).run();
+    assertThat(pid("index:9")).as("under the older one").isEqualTo(pid("early:9"));
+    assertThat(group.find("comet*")).contains(pid("early:9"));
+    assertThat(findings(group.client(0), alert)).as("told once").isEqualTo(1);
+  }
+
   private static int findings(Client client, String alert) {
     return client.get("/alerts/" + alert).ok().get("alert").get("findings").asInt();
   }

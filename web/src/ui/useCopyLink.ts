@@ -1,4 +1,4 @@
-import { useNotice } from '../../ui';
+import { useNotice } from './notices';
 
 /** Copies a stable link, and says who can open it. */
 export function useCopyLink(): (address: string) => void {
