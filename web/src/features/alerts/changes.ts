@@ -25,7 +25,8 @@ export function useAlertChanges(group: string, alert: string) {
       (line, gap) =>
         gap
           ? `“${line.name}” goes on; what came in the pause is found, too.`
-          : `“${line.name}” goes on; what came in the pause is passed over.`,
+          : `“${line.name}” goes on; what came in the pause is passed over for good.`,
+      { stays: (gap) => !gap },
     ),
     end: useAct(
       group,

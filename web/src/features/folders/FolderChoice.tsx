@@ -42,7 +42,7 @@ export function FolderChoice({
   const make = () =>
     add.mutate(name ?? '', {
       onSuccess: (made) => {
-        choose(made.id);
+        choose(made.answer.id);
         setName(null);
       },
     });

@@ -66,7 +66,8 @@ function NewFolder({ group }: { group: string }) {
   const add = useAddFolder(group);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    add.mutate(name, { onSuccess: () => setName('') });
+    // Whoever writes the next name already keeps its letters.
+    add.mutate(name, { onSuccess: () => setName((now) => (now === name ? '' : now)) });
   };
   return (
     <form onSubmit={submit} className="mt-5 flex flex-wrap items-end gap-3">

@@ -12,6 +12,7 @@ import {
   type Schema,
 } from '../../api';
 import { counted, useNotice } from '../../ui';
+import { useAct } from '../session';
 import type { Strategy } from '../strategy';
 
 export function useFolders(group: string) {
@@ -51,17 +52,18 @@ export function useBin(group: string) {
 }
 
 export function useAddFolder(group: string) {
-  const refresh = useRefresh(group);
-  return useMutation({
-    mutationFn: async (name: string) =>
+  return useAct(
+    group,
+    async (name: string, header) =>
       body(
         await api.POST('/api/groups/{group}/folders', {
-          params: { path: { group }, header: commandHeader(newCommand()) },
+          params: { path: { group }, header },
           body: { name },
         }),
       ),
-    onSuccess: refresh,
-  });
+    (made) => `The folder “${made.name}” was made.`,
+    { quiet: true },
+  );
 }
 
 /** In place of a folder: the member's own pile. */

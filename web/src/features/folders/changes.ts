@@ -51,6 +51,5 @@ export function useBringBack(group: string) {
         }),
       ),
     (back) => `“${back.name}” is back.`,
-    { undoable: false },
   );
 }
