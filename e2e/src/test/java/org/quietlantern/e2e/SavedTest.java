@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -145,6 +146,31 @@ class SavedTest {
       assertThat(found.find()).as(text).isTrue();
       return found.group(1);
     }
+  }
+
+  @DisplayName("A steward has a source tried now and reads what came of it; others only read")
+  @Test
+  void triedNow() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      Locator latest = harvests(ilse).first();
+      String before = latest.innerText();
+      ilse.exactly("Try now").click();
+      latest = harvests(ilse).first();
+      assertThat(latest)
+          .not()
+          .hasText(before, new LocatorAssertions.HasTextOptions().setTimeout(90_000));
+      ilse.exactly("Try now").waitFor();
+      assertThat(harvests(teodor).first()).hasText(latest.innerText());
+      assertThat(teodor.exactly("Try now")).hasCount(0);
+    }
+  }
+
+  private static Locator harvests(Person person) {
+    String group = person.path().split("/")[2];
+    person.page().navigate(lantern.address() + "/g/" + group + "/catalogue/sources");
+    person.button("Harvests of The Night Index").click();
+    return person.page().getByLabel("Harvests, the newest first").getByRole(AriaRole.LISTITEM);
   }
 
   @DisplayName("A first search in five steps: left at any time, and never back unasked")

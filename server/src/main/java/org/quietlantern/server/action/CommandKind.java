@@ -1,6 +1,7 @@
 package org.quietlantern.server.action;
 
 import java.util.UUID;
+import java.util.function.Function;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Refusal;
 
@@ -23,6 +24,12 @@ public record CommandKind<A, B>(String name, Class<A> answer, Class<B> before, B
      * @return a sentence where something could not be taken back whole, else empty
      */
     String back(Member who, UUID command, B before);
+  }
+
+  /** One whose way back needs to know what was before, and nothing else. */
+  public static <A, B> CommandKind<A, B> of(
+      String name, Class<A> answer, Class<B> before, Function<B, String> back) {
+    return new CommandKind<>(name, answer, before, (who, command, was) -> back.apply(was));
   }
 
   /** One that stays. {@code why}: the sentence that an undo is refused with. */

@@ -50,25 +50,13 @@ public class AlertChanges implements CommandKinds {
   private final Calendar calendar;
 
   private final CommandKind<Alerts.AlertLine, StateBefore> to =
-      new CommandKind<>(
-          "alert.state",
-          Alerts.AlertLine.class,
-          StateBefore.class,
-          (who, command, before) -> back(before));
+      CommandKind.of("alert.state", Alerts.AlertLine.class, StateBefore.class, this::back);
 
   private final CommandKind<Alerts.AlertLine, ChosenBefore> change =
-      new CommandKind<>(
-          "alert.change",
-          Alerts.AlertLine.class,
-          ChosenBefore.class,
-          (who, command, before) -> back(before));
+      CommandKind.of("alert.change", Alerts.AlertLine.class, ChosenBefore.class, this::back);
 
   private final CommandKind<SearchEnded, SearchBefore> endSearch =
-      new CommandKind<>(
-          "search.end",
-          SearchEnded.class,
-          SearchBefore.class,
-          (who, command, before) -> back(before));
+      CommandKind.of("search.end", SearchEnded.class, SearchBefore.class, this::back);
 
   /**
    * What a member chooses of an alert.

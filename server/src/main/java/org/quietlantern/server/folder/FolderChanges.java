@@ -38,36 +38,19 @@ public class FolderChanges implements CommandKinds {
   private final Calendar calendar;
 
   private final CommandKind<Folders.FolderName, FolderBefore> change =
-      new CommandKind<>(
-          "folder.change",
-          Folders.FolderName.class,
-          FolderBefore.class,
-          (who, command, before) -> rename(before));
+      CommandKind.of("folder.change", Folders.FolderName.class, FolderBefore.class, this::rename);
 
   private final CommandKind<Folders.FolderName, FolderEnded> end =
-      new CommandKind<>(
-          "folder.end",
-          Folders.FolderName.class,
-          FolderEnded.class,
-          (who, command, before) -> back(before));
+      CommandKind.of("folder.end", Folders.FolderName.class, FolderEnded.class, this::back);
 
   private final CommandKind<TakenOut, ItemsBefore> takeOut =
-      new CommandKind<>(
-          "item.take-out",
-          TakenOut.class,
-          ItemsBefore.class,
-          (who, command, before) -> putBack(before));
+      CommandKind.of("item.take-out", TakenOut.class, ItemsBefore.class, this::putBack);
 
   private final CommandKind<SavedSearch, SearchBefore> changeSearch =
-      new CommandKind<>(
-          "search.change",
-          SavedSearch.class,
-          SearchBefore.class,
-          (who, command, before) -> rename(before));
+      CommandKind.of("search.change", SavedSearch.class, SearchBefore.class, this::rename);
 
   private final CommandKind<Ended, BroughtBack> bringBack =
-      new CommandKind<>(
-          "bin.back", Ended.class, BroughtBack.class, (who, command, before) -> endAgain(before));
+      CommandKind.of("bin.back", Ended.class, BroughtBack.class, this::endAgain);
 
   /** Something that ended; {@code kind} is {@code folder} or {@code search}. */
   public record Ended(String kind, String id, String name, Instant at) {}
