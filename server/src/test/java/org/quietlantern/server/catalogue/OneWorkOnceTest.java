@@ -263,6 +263,10 @@ class OneWorkOnceTest {
     assertThat(field("twice:a", "abstractText"))
         .as("repeated, not supplied again")
         .isEqualTo("The third text.");
+    take("twice", dated("twice:b", "The fourth text."), dated("twice:b", "The fifth text."));
+    assertThat(field("twice:a", "abstractText"))
+        .as("twice on one page")
+        .isEqualTo("The fifth text.");
   }
 
   private static SourceRecord dated(String id, String text) {
