@@ -9,12 +9,38 @@ public record Document(String title, List<Block> blocks) {
     blocks = List.copyOf(blocks);
   }
 
+  /** Writes a document in some format; one method a sort of block, so that none is forgotten. */
+  public interface Writer {
+    void heading(String text);
+
+    void paragraph(String text);
+
+    void table(Table table);
+  }
+
+  /** Hands all blocks to a writer, in order. */
+  public void writeTo(Writer writer) {
+    blocks.forEach(block -> block.writeTo(writer));
+  }
+
   /** A part of a document. */
-  public sealed interface Block {}
+  public sealed interface Block {
+    void writeTo(Writer writer);
+  }
 
-  public record Heading(String text) implements Block {}
+  public record Heading(String text) implements Block {
+    @Override
+    public void writeTo(Writer writer) {
+      writer.heading(text);
+    }
+  }
 
-  public record Paragraph(String text) implements Block {}
+  public record Paragraph(String text) implements Block {
+    @Override
+    public void writeTo(Writer writer) {
+      writer.paragraph(text);
+    }
+  }
 
   /** Every row has as many cells as there are columns; numbers stand to the right. */
   public record Table(List<String> columns, List<List<String>> rows) implements Block {
@@ -29,6 +55,11 @@ public record Document(String title, List<Block> blocks) {
         copy.add(List.copyOf(row));
       }
       rows = List.copyOf(copy);
+    }
+
+    @Override
+    public void writeTo(Writer writer) {
+      writer.table(this);
     }
 
     static boolean isNumber(String cell) {

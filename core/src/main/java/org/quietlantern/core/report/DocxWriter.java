@@ -25,7 +25,7 @@ import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
  * styles Title, Heading1 and Normal, tables whose first row stands on each page, addresses as
  * links.
  */
-public final class DocxWriter {
+public final class DocxWriter implements Document.Writer {
   /** In twentieths of a point. */
   private static final int PAGE_WIDTH = 11_906;
 
@@ -51,7 +51,7 @@ public final class DocxWriter {
       file.getProperties().getCoreProperties().setCreator("Quiet Lantern");
       DocxStyles.add(file);
       writer.paragraph(DocxStyles.TITLE, document.title());
-      document.blocks().forEach(writer::block);
+      document.writeTo(writer);
       ByteArrayOutputStream bytes = new ByteArrayOutputStream();
       file.write(bytes);
       return bytes.toByteArray();
@@ -73,14 +73,14 @@ public final class DocxWriter {
     margins.setBottom(margin);
   }
 
-  private void block(Document.Block block) {
-    if (block instanceof Document.Heading heading) {
-      paragraph(DocxStyles.HEADING, heading.text());
-    } else if (block instanceof Document.Paragraph paragraph) {
-      paragraph(DocxStyles.NORMAL, paragraph.text());
-    } else if (block instanceof Document.Table table) {
-      table(table);
-    }
+  @Override
+  public void heading(String text) {
+    paragraph(DocxStyles.HEADING, text);
+  }
+
+  @Override
+  public void paragraph(String text) {
+    paragraph(DocxStyles.NORMAL, text);
   }
 
   private void paragraph(String style, String text) {
@@ -117,7 +117,8 @@ public final class DocxWriter {
         .toString();
   }
 
-  private void table(Document.Table table) {
+  @Override
+  public void table(Document.Table table) {
     XWPFTable made = file.createTable(table.rows().size() + 1, table.columns().size());
     made.setWidthType(TableWidthType.DXA);
     made.setWidth(TEXT_WIDTH);

@@ -3,7 +3,7 @@ package org.quietlantern.core.report;
 import java.util.List;
 
 /** A document as plain text, for letters and forms that take nothing else. */
-public final class TextWriter {
+public final class TextWriter implements Document.Writer {
   private final StringBuilder text = new StringBuilder();
 
   private TextWriter() {}
@@ -11,17 +11,19 @@ public final class TextWriter {
   public static String write(Document document) {
     TextWriter writer = new TextWriter();
     writer.underlined(document.title(), '=');
-    for (Document.Block block : document.blocks()) {
-      writer.text.append('\n');
-      if (block instanceof Document.Heading heading) {
-        writer.underlined(heading.text(), '-');
-      } else if (block instanceof Document.Paragraph paragraph) {
-        writer.text.append(paragraph.text()).append('\n');
-      } else if (block instanceof Document.Table table) {
-        writer.table(table);
-      }
-    }
+    document.writeTo(writer);
     return writer.text.toString();
+  }
+
+  @Override
+  public void heading(String heading) {
+    text.append('\n');
+    underlined(heading, '-');
+  }
+
+  @Override
+  public void paragraph(String paragraph) {
+    text.append('\n').append(paragraph).append('\n');
   }
 
   private void underlined(String title, char sign) {
@@ -30,7 +32,9 @@ public final class TextWriter {
   }
 
   /** The first column last, for it is the longest: what is counted stands before it. */
-  private void table(Document.Table table) {
+  @Override
+  public void table(Document.Table table) {
+    text.append('\n');
     row(table.columns(), table);
     table.rows().forEach(row -> row(row, table));
   }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.report;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.quietlantern.core.report.Document;
 
@@ -11,15 +12,24 @@ import org.quietlantern.core.report.Document;
 record BlockShown(String kind, String text, List<String> columns, List<List<String>> rows) {
 
   static List<BlockShown> of(Document document) {
-    return document.blocks().stream().map(BlockShown::of).toList();
-  }
+    List<BlockShown> shown = new ArrayList<>();
+    document.writeTo(
+        new Document.Writer() {
+          @Override
+          public void heading(String text) {
+            shown.add(new BlockShown("heading", text, List.of(), List.of()));
+          }
 
-  private static BlockShown of(Document.Block block) {
-    if (block instanceof Document.Table table) {
-      return new BlockShown("table", "", table.columns(), table.rows());
-    }
-    return block instanceof Document.Heading heading
-        ? new BlockShown("heading", heading.text(), List.of(), List.of())
-        : new BlockShown("paragraph", ((Document.Paragraph) block).text(), List.of(), List.of());
+          @Override
+          public void paragraph(String text) {
+            shown.add(new BlockShown("paragraph", text, List.of(), List.of()));
+          }
+
+          @Override
+          public void table(Document.Table table) {
+            shown.add(new BlockShown("table", "", table.columns(), table.rows()));
+          }
+        });
+    return shown;
   }
 }
