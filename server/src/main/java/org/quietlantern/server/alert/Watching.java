@@ -12,6 +12,7 @@ import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Service;
 
 /**
@@ -70,7 +71,7 @@ public class Watching implements Job {
 
   @Override
   public void run() {
-    rounds.follow();
+    followWorks();
     if (index.standsStill()) {
       // What came cannot be looked at: alerts wait, and so do the rounds that it belongs to.
       return;
@@ -84,6 +85,14 @@ public class Watching implements Job {
     }
     rounds.due(calendar.now()).forEach(closing::close);
     mapper.forgetRuns(calendar.now().minus(EMPTY_RUNS_KEPT));
+  }
+
+  private void followWorks() {
+    try {
+      rounds.follow();
+    } catch (ConcurrencyFailureException met) {
+      LOG.info("counts of rounds met a mark; they follow at the next turn");
+    }
   }
 
   private boolean mayTry(int alert, long settled) {

@@ -17,6 +17,7 @@ import org.quietlantern.server.review.Reviews;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -147,8 +148,12 @@ class RoundCounts implements NightlyCheck {
     return DERIVED;
   }
 
+  /**
+   * Over one state of the database: what is counted meanwhile is neither a difference, nor is it
+   * overwritten with what was right before.
+   */
   @Override
-  @Transactional
+  @Transactional(isolation = Isolation.REPEATABLE_READ)
   public int mend() {
     int changed = 0;
     int last = 0;

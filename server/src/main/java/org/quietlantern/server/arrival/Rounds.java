@@ -11,6 +11,7 @@ import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -99,8 +100,11 @@ public class Rounds {
     counts.count(mapper.ofAlert(alert));
   }
 
-  /** Follows the catalogue where works became one, in a transaction of its own. */
-  @Transactional
+  /**
+   * Follows the catalogue where works became one, in a transaction of its own. A mark that is made
+   * meanwhile ends it with {@code ConcurrencyFailureException}; then it is repeated.
+   */
+  @Transactional(isolation = Isolation.REPEATABLE_READ)
   public void follow() {
     counts.follow();
   }

@@ -12,6 +12,7 @@ import org.quietlantern.core.review.Standing;
 import org.quietlantern.server.platform.job.NightlyCheck;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Works out lamps from the events by core's rule, and mends those that are not so. */
@@ -29,8 +30,9 @@ class LampCheck implements NightlyCheck {
     return "lamps";
   }
 
+  /** Over one state of the database: a mark that is made meanwhile is no difference. */
   @Override
-  @Transactional
+  @Transactional(isolation = Isolation.REPEATABLE_READ)
   public int mend() {
     return mapper.reviewers().stream().mapToInt(this::mend).sum();
   }

@@ -8,6 +8,7 @@ import java.util.List;
 import org.quietlantern.server.platform.Calendar;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Service;
 
 /** Runs every check once a day of the calendar, and keeps what it came to. */
@@ -49,7 +50,14 @@ public class NightlyChecks implements Job {
   }
 
   private void run(NightlyCheck check, LocalDate today) {
-    int differences = check.mend();
+    int differences;
+    try {
+      differences = check.mend();
+    } catch (ConcurrencyFailureException meanwhile) {
+      // What it would mend was just changed by somebody: it is looked at again at the next turn.
+      LOG.info("nightly check of {} met a change and is put off", check.what());
+      return;
+    }
     if (differences > 0) {
       LOG.error(
           "nightly check of {}: {} were not so and were put right", check.what(), differences);
