@@ -67,7 +67,7 @@ public class Arrivals {
     boolean owes = who.mayWrite();
     return new RoundsPage(
         lines(who, rows),
-        rows.size() < PAGE ? 0 : mapper.after(who.group(), rows.get(PAGE - 1).id()),
+        rows.isEmpty() ? 0 : mapper.after(who.group(), rows.get(rows.size() - 1).id()),
         owes ? mapper.owed(who.group(), who.id()) : 0,
         owes ? mapper.firstOwed(who.group(), who.id()) : null);
   }
