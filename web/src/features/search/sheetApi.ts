@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 import { useAct } from '../session';
 import { asks, type Strategy } from '../strategy';
@@ -47,6 +47,9 @@ export function useSuggestions(group: string, typed: string) {
     enabled: typed.length >= 2,
     staleTime: 60_000,
     retry: false,
+    // While a word goes on, the list stays until the next one is there: it does not go from under a key.
+    placeholderData: (former: Schema['SuggestionShown'][] | undefined, query) =>
+      typed.startsWith(String(query?.queryKey.at(-1) ?? '-')) ? former : undefined,
     queryFn: async ({ signal }) =>
       body(
         await api.GET('/api/groups/{group}/search/suggestions', {

@@ -39,11 +39,14 @@ export function WordsLine({
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(-1);
   const suggestions = useSuggestions(here.id, useDelayed(typed, SUGGEST_AFTER));
-  const offered = typed.length >= 2 ? (suggestions.data ?? []) : [];
+  // What one has begun to choose from stays as it is, whatever answer comes late.
+  const [held, setHeld] = useState<typeof suggestions.data>();
+  const offered = held ?? (typed.length >= 2 ? (suggestions.data ?? []) : []);
   const open = offered.length > 0;
   const close = () => {
     setTyped('');
     setChosen(-1);
+    setHeld(undefined);
   };
   const take = (at: number) => {
     const suggestion = offered[at];
@@ -61,7 +64,10 @@ export function WordsLine({
     const step = key === 'ArrowDown' ? 1 : key === 'ArrowUp' ? -1 : 0;
     if (step !== 0 && event.altKey) return step > 0 ? keys.moveDown : keys.moveUp;
     if (step !== 0 && open) {
-      return () => setChosen((now) => Math.min(offered.length - 1, Math.max(-1, now + step)));
+      return () => {
+        setHeld(offered);
+        setChosen((now) => Math.min(offered.length - 1, Math.max(-1, now + step)));
+      };
     }
     if (step !== 0) return step > 0 ? keys.down : keys.up;
     if (key === 'Enter' && open && chosen >= 0) return () => take(chosen);
@@ -97,6 +103,7 @@ export function WordsLine({
           onType(event.target.value);
           setTyped(wordAt(event.target.value, event.target.selectionStart ?? 0));
           setChosen(-1);
+          setHeld(undefined);
         }}
         onKeyDown={pressed}
         onBlur={close}
