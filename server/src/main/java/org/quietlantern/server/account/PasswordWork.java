@@ -8,7 +8,6 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -42,10 +41,7 @@ class PasswordWork {
           threads.submit(() -> passwords.matches(password, hash == null ? nobodysHash : hash));
       return checked.get() && hash != null;
     } catch (RejectedExecutionException full) {
-      throw new Refusal(
-          HttpStatus.SERVICE_UNAVAILABLE,
-          "busy",
-          "Too many people sign in at this moment. Try again in a few seconds.");
+      throw Refusal.busy("Too many people sign in at this moment. Try again in a few seconds.");
     } catch (InterruptedException stop) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException(stop);

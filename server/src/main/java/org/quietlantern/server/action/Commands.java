@@ -41,7 +41,7 @@ public class Commands {
    */
   public <A, B> A run(
       Member who, UUID command, CommandKind<A, B> kind, Supplier<CommandResult<A, B>> perform) {
-    return run(who, command, kind, () -> Boolean.TRUE, ready -> perform.get());
+    return inTurn(who, command, kind, perform);
   }
 
   /**
@@ -61,11 +61,13 @@ public class Commands {
       return before.get();
     }
     P prepared = prepare.get();
+    return inTurn(who, command, kind, () -> perform.apply(prepared));
+  }
+
+  private <A, B> A inTurn(
+      Member who, UUID command, CommandKind<A, B> kind, Supplier<CommandResult<A, B>> perform) {
     return turns.take(
-        who.group(),
-        () ->
-            transactions.execute(
-                status -> carryOut(who, command, kind, () -> perform.apply(prepared))));
+        who.group(), () -> transactions.execute(status -> carryOut(who, command, kind, perform)));
   }
 
   private <A, B> A carryOut(

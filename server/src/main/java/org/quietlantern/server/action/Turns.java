@@ -7,7 +7,6 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 
 /**
  * Commands of one group are carried out one after the other. Whoever waits here holds nothing:
@@ -29,9 +28,7 @@ final class Turns {
   <T> T take(int group, Supplier<T> work) {
     Semaphore turn = byGroup.computeIfAbsent(group, g -> new Semaphore(1, true));
     if (turn.getQueueLength() >= MOST_WAITING || !acquire(turn)) {
-      throw new Refusal(
-          HttpStatus.SERVICE_UNAVAILABLE,
-          "busy",
+      throw Refusal.busy(
           "Other changes of the group are still being made; this one was not. Try again in a moment.");
     }
     try {

@@ -10,7 +10,6 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 
 /**
  * Lets so many searches work at once as there is room for, and nobody take it all: a member and a
@@ -48,9 +47,7 @@ final class FairShare {
     }
     try {
       if (!me.turn().await(longest.toMillis(), TimeUnit.MILLISECONDS) && !begins(me)) {
-        throw new Refusal(
-            HttpStatus.SERVICE_UNAVAILABLE,
-            "busy",
+        throw Refusal.busy(
             "Too many searches are at work; this one waited %d seconds for its turn. Try again in a moment."
                 .formatted(longest.toSeconds()));
       }

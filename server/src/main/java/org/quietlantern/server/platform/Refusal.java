@@ -39,6 +39,11 @@ public class Refusal extends RuntimeException {
     return new Refusal(HttpStatus.CONFLICT, type, sentence);
   }
 
+  /** There is no room for it now; the answer says when to come again. */
+  public static Refusal busy(String sentence) {
+    return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, "busy", sentence);
+  }
+
   public HttpStatus status() {
     return status;
   }
