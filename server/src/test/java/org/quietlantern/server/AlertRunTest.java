@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.support.Client;
@@ -19,21 +19,12 @@ import tools.jackson.databind.JsonNode;
 
 /** Runs of alerts: when they look, over what, and what they do with what they cannot read. */
 class AlertRunTest {
-  private static final TestApp APP = new TestApp();
-
-  static {
-    APP.workOff();
-  }
+  @RegisterExtension private static final TestApp APP = TestApp.own();
 
   private static final JdbcTemplate DATABASE = APP.bean(JdbcTemplate.class);
   private final TestGroup group = APP.group("Alma Alert", "Aksel Alert").guest("Anne Guest");
   private final Client alma = group.client(0);
   private final String folder = group.folder("Kept");
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   private static String title(String word, int i) {
     return "Sandhoppers " + word + " at lit beach " + i;

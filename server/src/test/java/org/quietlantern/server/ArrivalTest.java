@@ -8,13 +8,14 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import tools.jackson.databind.JsonNode;
 
 class ArrivalTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group = APP.group("Arne Arrival", "Asta Arrival");
   private final Client arne = group.client(0);
   private final Client asta = group.client(1);

@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.Undoing;
 import org.quietlantern.server.support.Client;
@@ -30,8 +31,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * says why. A new command falls under this by itself. Guests and strangers: {@link StrangersTest}.
  */
 class CommandLawTest {
-  private static final TestApp APP = TestApp.shared();
-  private static final World WORLD = World.fresh(APP).withSteward(APP);
+  @RegisterExtension private static final TestApp APP = TestApp.own();
+  private static final World WORLD = World.in(APP).withSteward(APP);
   private static final String GROUP = "/api/groups/{group}";
 
   /**

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.DyingCheckpoint;
 import org.quietlantern.server.support.TestApp;
@@ -20,6 +21,8 @@ import tools.jackson.databind.JsonNode;
 
 /** From a source to a lamp: dying anywhere and starting again gives each arrival exactly once. */
 class CrashTest {
+  @RegisterExtension private static final TestApp APP = TestApp.own();
+
   private static final List<String> PLACES =
       List.of(
           "harvest: page fetched",
@@ -37,16 +40,15 @@ class CrashTest {
   }
 
   private static void dyingAt(String place) {
-    TestApp app = TestApp.shared();
-    TestGroup group = app.group("Cora Crash");
+    TestGroup group = APP.group("Cora Crash");
     String alert = group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
-    Set<String> before = here(app);
-    app.bean(DyingCheckpoint.class).dieAt(place);
-    assertThatThrownBy(() -> app.pass(TestApp.OVER_A_WEEKEND))
+    Set<String> before = here();
+    APP.bean(DyingCheckpoint.class).dieAt(place);
+    assertThatThrownBy(() -> APP.pass(TestApp.OVER_A_WEEKEND))
         .isInstanceOf(DyingCheckpoint.Death.class);
-    app.workOff();
-    app.pass(TestApp.OVER_A_WEEKEND);
-    Set<String> came = here(app);
+    APP.workOff();
+    APP.pass(TestApp.OVER_A_WEEKEND);
+    Set<String> came = here();
     came.removeAll(before);
     assertThat(came).as("something came").isNotEmpty();
     List<String> arrived = arrived(group);
@@ -56,9 +58,9 @@ class CrashTest {
   }
 
   /** What the alert would find, as the tables of the catalogue have it: no alert is asked. */
-  private static Set<String> here(TestApp app) {
+  private static Set<String> here() {
     return new TreeSet<>(
-        app.bean(JdbcTemplate.class)
+        APP.bean(JdbcTemplate.class)
             .queryForList(
                 "select pid from publication where canonical is null and withdrawn is null",
                 String.class));
@@ -85,12 +87,11 @@ class CrashTest {
   @DisplayName("Every place at which a process can die is tried")
   @Test
   void everyPlaceIsTried() {
-    TestApp app = TestApp.shared();
-    app.group("Carl Crash");
-    TestGroup group = app.group("Cleo Crash");
+    APP.group("Carl Crash");
+    TestGroup group = APP.group("Cleo Crash");
     group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
-    app.pass(TestApp.OVER_A_WEEKEND);
-    assertThat(app.bean(DyingCheckpoint.class).passed())
+    APP.pass(TestApp.OVER_A_WEEKEND);
+    assertThat(APP.bean(DyingCheckpoint.class).passed())
         .isSubsetOf(Set.copyOf(PLACES))
         .hasSize(PLACES.size());
   }

@@ -4,22 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 class DemoTest {
+  @RegisterExtension
   private static final TestApp APP =
       new TestApp("--lantern.demo.enabled=true", "--lantern.demo.past-days=21");
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   @DisplayName("The demo's groups have a past, and days pass for everybody")
   @Test

@@ -12,9 +12,9 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.support.Client;
@@ -26,12 +26,7 @@ import org.springframework.util.FileSystemUtils;
 /** What the machine does that it should not: the database goes away, the index is deleted. */
 class FaultsTest {
   private static final String SECRET = "--lantern.secret=of both servers";
-  private static final TestApp APP = new TestApp(SECRET);
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
+  @RegisterExtension private static final TestApp APP = new TestApp(SECRET);
 
   @DisplayName("Database away: every request is told so in under two seconds, and it comes back")
   @Test

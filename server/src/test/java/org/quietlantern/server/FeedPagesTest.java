@@ -14,9 +14,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.AtomRules;
 import org.quietlantern.server.support.Client;
@@ -26,13 +26,8 @@ import org.quietlantern.server.support.TestGroup;
 
 /** Feeds that have more to tell than one document holds, and of things that change. */
 class FeedPagesTest {
-  private static final TestApp APP = new TestApp();
+  @RegisterExtension private static final TestApp APP = new TestApp();
   private final Client reader = new Client(APP.address());
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   @DisplayName("RFC 5005: what is beyond two hundred entries is on pages, each entry once")
   @Test

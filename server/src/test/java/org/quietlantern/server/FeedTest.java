@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.AtomRules;
 import org.quietlantern.server.support.Client;
@@ -22,7 +23,7 @@ import org.quietlantern.server.support.TestGroup;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 class FeedTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group = APP.group("Fia Feed", "Finn Feed");
   private final Client fia = group.client(0);
   private final String alert =

@@ -14,9 +14,9 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.server.support.Client;
@@ -32,18 +32,12 @@ import tools.jackson.databind.json.JsonMapper;
 class FuzzTest {
   private static final long SEED = 20_261_127;
   private static final int IN_SHORT = 2_500;
-  private static final TestApp APP = new TestApp();
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
+  @RegisterExtension private static final TestApp APP = TestApp.own();
 
   @DisplayName("Every operation, every place, every odd value: no failure of the server")
   @Test
   void everywhere() throws IOException {
-    APP.workOff();
-    World world = World.fresh(APP);
+    World world = World.in(APP);
     List<Shots.Shot> shots =
         new Shots(new JsonMapper().readTree(Files.readString(Path.of("../openapi.json"))), world)
             .all();
@@ -103,7 +97,7 @@ class FuzzTest {
   @DisplayName("HEAD is answered as GET is, to guests too")
   @Test
   void head() {
-    World world = World.in(TestApp.shared());
+    World world = World.in(APP);
     Client guest = world.guest();
     assertThat(guest.head("/api/groups/" + world.group() + "/folders").status()).isEqualTo(200);
     assertThat(guest.head("/p/zzzzzzzzzz").status()).isEqualTo(404);

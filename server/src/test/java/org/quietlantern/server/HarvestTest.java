@@ -8,9 +8,9 @@ import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.support.TestApp;
@@ -19,13 +19,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** On an application of its own: it breaks its source and deletes its index. */
 class HarvestTest {
-  private static final TestApp APP = new TestApp();
+  @RegisterExtension private static final TestApp APP = new TestApp();
   private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   private int count(String what) {
     return database.queryForObject("select count(*) from " + what, Integer.class);

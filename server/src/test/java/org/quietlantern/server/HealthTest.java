@@ -7,9 +7,9 @@ import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -17,16 +17,12 @@ import org.slf4j.LoggerFactory;
 
 /** What whoever runs the server can see of it, and what is behind a proxy. */
 class HealthTest {
+  @RegisterExtension
   private static final TestApp APP =
       new TestApp(
           "--lantern.figures-token=lamp-oil",
           "--server.forward-headers-strategy=native",
           "--server.tomcat.remoteip.internal-proxies=127\\.0\\.0\\.1");
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   @DisplayName("Health by one word to anybody; ready only while the database answers")
   @Test

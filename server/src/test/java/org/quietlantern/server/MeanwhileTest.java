@@ -9,6 +9,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.platform.job.NightlyChecks;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
@@ -18,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 
 /** What members do while the lantern looks after itself. */
 class MeanwhileTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private static final int NIGHTS = 60;
 
   @DisplayName("Marks that are made during the nightly checks are no differences, and stay counted")

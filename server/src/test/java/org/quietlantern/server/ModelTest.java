@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.server.alert.Watching;
@@ -29,7 +30,7 @@ import tools.jackson.databind.JsonNode;
  * what is owed and what is kept are as a model has them that knows sets and nothing of the code.
  */
 class ModelTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private static final int ACTS = 90;
   private static final List<String> WORDS = List.of("alder", "birch", "cedar", "dogwood");
   private static final List<String> MARKS = List.of("pass", "raise", "hold", "seen");

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -15,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 
 /** The field at a glance, and what is written of searching and kept in folders. */
 class NotesTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group = APP.group("Nele Note", "Nils Note");
   private final Client nele = group.client(0);
   private final String folder = group.folder("Notes");

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -15,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Saved searches that change, are checked, and are run again. */
 class RevisingTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group = APP.group("Rune Revise", "Runa Revise").guest("Roy Guest");
   private final Client rune = group.client(0);
   private final Client runa = group.client(1);

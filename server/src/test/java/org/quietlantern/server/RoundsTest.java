@@ -11,9 +11,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.arrival.Rounds;
@@ -29,22 +29,13 @@ import tools.jackson.databind.JsonNode;
 
 /** Nothing that waits falls out of sight, however long ago it came and however much there is. */
 class RoundsTest {
-  private static final TestApp APP = new TestApp();
-
-  static {
-    APP.workOff();
-  }
+  @RegisterExtension private static final TestApp APP = TestApp.own();
 
   private static final JdbcTemplate DATABASE = APP.bean(JdbcTemplate.class);
   private static final int OLD_ROUNDS = 130;
   private final TestGroup group = APP.group("Ragna Round", "Rolf Round").guest("Rut Guest");
   private final Client ragna = group.client(0);
   private final String folder = group.folder("Kept");
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   private static List<SourceRecord> records(String prefix, int many) {
     return IntStream.range(0, many)

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Endpoints;
@@ -20,7 +21,7 @@ import org.quietlantern.server.support.World;
  */
 class StatementsTest {
   private static final int MOST = 10;
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
 
   @TestFactory
   Stream<DynamicTest> aListIsReadWithAFixedNumberOfStatements() {

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Endpoints;
 import org.quietlantern.server.support.TestApp;
@@ -19,7 +20,7 @@ import org.quietlantern.server.support.World;
 
 /** Walks every endpoint that there is; a new one falls under this by itself. */
 class StrangersTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private static final World WORLD = World.in(APP);
   private static final TestGroup OTHERS = APP.group("Olga Other");
 

@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -67,6 +68,25 @@ class SnapshotTest {
         assertThat(count(snapshot, "moths")).isEqualTo(2);
       }
     }
+  }
+
+  @DisplayName("A search whose client has left ends inside its loops")
+  @Test
+  void leaving() {
+    AtomicInteger looks = new AtomicInteger();
+    assertThatThrownBy(
+            () ->
+                TimeLimit.within(
+                    Duration.ofMinutes(1),
+                    () -> looks.incrementAndGet() == 3,
+                    () -> {
+                      while (true) {
+                        TimeLimit.check();
+                      }
+                    }))
+        .isInstanceOf(TimeLimit.Left.class);
+    assertThat(looks).as("asked now and then").hasValue(3);
+    TimeLimit.check();
   }
 
   private static int count(Snapshot snapshot, String text) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
+import org.quietlantern.server.platform.Presence;
 import org.quietlantern.server.platform.Refusal;
 
 /**
@@ -18,6 +19,10 @@ import org.quietlantern.server.platform.Refusal;
  */
 final class FairShare {
   private static final int OF_A_MEMBER = 2;
+
+  /** Milliseconds between two looks whether somebody still waits. */
+  private static final int LOOK_EVERY = 100;
+
   private final int places;
   private final int ofGroup;
   private final Duration longest;
@@ -38,7 +43,7 @@ final class FairShare {
     this.longest = longest;
   }
 
-  /** Does the work when it is its turn; 503 if that does not come. */
+  /** Does the work when it is its turn; 503 if that does not come, nothing if nobody waits. */
   <T> T take(int member, int group, Supplier<T> work) {
     Waiting me = new Waiting(member, group, new CountDownLatch(1));
     synchronized (this) {
@@ -46,10 +51,12 @@ final class FairShare {
       next();
     }
     try {
-      if (!me.turn().await(longest.toMillis(), TimeUnit.MILLISECONDS) && !begins(me)) {
-        throw Refusal.busy(
-            "Too many searches are at work; this one waited %d seconds for its turn. Try again in a moment."
-                .formatted(longest.toSeconds()));
+      if (!comes(me.turn()) && !begins(me)) {
+        throw Presence.left()
+            ? Refusal.left()
+            : Refusal.busy(
+                "Too many searches are at work; this one waited %d seconds for its turn. Try again in a moment."
+                    .formatted(longest.toSeconds()));
       }
     } catch (InterruptedException stop) {
       leave(me);
@@ -61,6 +68,17 @@ final class FairShare {
     } finally {
       done(me);
     }
+  }
+
+  /** Whether the turn comes while somebody waits for it, and soon enough. */
+  private boolean comes(CountDownLatch turn) throws InterruptedException {
+    long end = System.nanoTime() + longest.toNanos();
+    while (System.nanoTime() - end < 0 && !Presence.left()) {
+      if (turn.await(LOOK_EVERY, TimeUnit.MILLISECONDS)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /**

@@ -31,6 +31,7 @@ import org.quietlantern.core.search.Unheaded;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Presence;
 import org.quietlantern.server.platform.Refusal;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.http.HttpStatus;
@@ -117,7 +118,9 @@ public class Matching {
   private <T> T inState(Snapshot state, Member who, Supplier<T> work) {
     try (state) {
       HELD.set(new Look(state, circumstances.of(who), shelves.of(who.group())));
-      return took.record(() -> TimeLimit.within(searchTime, work));
+      return took.record(() -> TimeLimit.within(searchTime, Presence::left, work));
+    } catch (TimeLimit.Left left) {
+      throw Refusal.left();
     } catch (TimeLimit.Over over) {
       givenUp.increment();
       throw new Refusal(

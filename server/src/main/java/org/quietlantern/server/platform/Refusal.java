@@ -44,6 +44,11 @@ public class Refusal extends RuntimeException {
     return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, "busy", sentence);
   }
 
+  /** Whoever asked has left; the answer is for the log. */
+  public static Refusal left() {
+    return new Refusal(HttpStatus.REQUEST_TIMEOUT, "left", "Nobody waits for this any more.");
+  }
+
   public HttpStatus status() {
     return status;
   }

@@ -8,9 +8,9 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.IntStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.support.TestApp;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -18,15 +18,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** The one door, on a database of its own. */
 class CatalogueTest {
-  private static final TestApp APP = new TestApp();
+  @RegisterExtension private static final TestApp APP = new TestApp();
   private final Catalogue catalogue = APP.bean(Catalogue.class);
   private final TransactionTemplate transaction = APP.bean(TransactionTemplate.class);
   private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
-
-  @AfterAll
-  static void close() {
-    APP.close();
-  }
 
   private static SourceRecord record(String id, String title) {
     String raw =

@@ -11,10 +11,10 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.harvest.Harvests;
@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
 
 /** W1, W2: records of several sources that describe one work stand under one publication. */
 class OneWorkOnceTest {
-  private static final TestApp APP = new TestApp();
+  @RegisterExtension private static final TestApp APP = new TestApp();
   private static final JdbcTemplate DATABASE = APP.bean(JdbcTemplate.class);
 
   /** A record keeps where it came to; what that was merged into is where it stands. */
@@ -41,11 +41,6 @@ class OneWorkOnceTest {
     Harvests harvests = APP.bean(Harvests.class);
     harvests.addSource("shelf", "A shelf", URI.create("http://127.0.0.1:9/oai"), "oai_dc", 2);
     harvests.addSource("early", "Early forms", URI.create("http://127.0.0.1:9/oai"), "mods", 3);
-  }
-
-  @AfterAll
-  static void close() {
-    APP.close();
   }
 
   private static void take(String source, SourceRecord... records) {

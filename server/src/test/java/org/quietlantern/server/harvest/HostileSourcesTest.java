@@ -14,10 +14,10 @@ import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.server.support.Client;
@@ -28,7 +28,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Whatever a source does, it ends as a row with a sentence, and the others have their turn. */
 class HostileSourcesTest {
-  private static final TestApp APP = new TestApp("--lantern.outbound-time=2s");
+  @RegisterExtension private static final TestApp APP = new TestApp("--lantern.outbound-time=2s");
 
   /** The title of a record that holds much more than a title. */
   private static final String WITHOUT_END =
@@ -40,11 +40,6 @@ class HostileSourcesTest {
 
   /** Each test has a source of its own, under this key. */
   private final String key = "hostile-" + SOURCES.incrementAndGet();
-
-  @AfterAll
-  static void closeAll() {
-    APP.close();
-  }
 
   @AfterEach
   void leaveIt() {

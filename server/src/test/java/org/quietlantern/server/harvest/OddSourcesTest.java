@@ -12,10 +12,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.platform.Calendar;
@@ -24,18 +24,13 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What sources do that they should not, and what a harvest makes of it. */
 class OddSourcesTest {
-  private static final TestApp APP = new TestApp();
+  @RegisterExtension private static final TestApp APP = new TestApp();
   private static final AtomicInteger SOURCES = new AtomicInteger();
   private final Harvests harvests = APP.bean(Harvests.class);
   private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
 
   /** Each test has a source of its own, under this key. */
   private final String key = "odd-" + SOURCES.incrementAndGet();
-
-  @AfterAll
-  static void closeAll() {
-    APP.close();
-  }
 
   @AfterEach
   void forgetTheSource() {

@@ -12,6 +12,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -85,6 +86,13 @@ public final class Client {
     return send(
         HttpRequest.newBuilder(URI.create(address + below + path))
             .method("HEAD", HttpRequest.BodyPublishers.noBody()));
+  }
+
+  /** What a connection made by hand sends as its header {@code Cookie}. */
+  public String cookies() {
+    return cookies.getCookieStore().getCookies().stream()
+        .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+        .collect(Collectors.joining("; "));
   }
 
   /** What a file holds, as it came. */

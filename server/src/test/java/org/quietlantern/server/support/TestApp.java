@@ -8,6 +8,8 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
 import org.quietlantern.server.QuietLantern;
 import org.quietlantern.server.account.Accounts;
 import org.quietlantern.server.alert.Watching;
@@ -34,7 +36,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * The real application on a database of its own, beside a source of its own. Nothing falls due by
  * itself in it: tests say when.
  */
-public final class TestApp implements AutoCloseable {
+public final class TestApp implements AutoCloseable, AfterAllCallback {
   public static final String PASSWORD = "words-for-tests";
 
   /** The present when an application starts; the source has some 270 works by then. */
@@ -49,6 +51,7 @@ public final class TestApp implements AutoCloseable {
   private final ConfigurableApplicationContext context;
   private final Path data;
   private final String database;
+  private boolean standsStill;
 
   public TestApp(String... options) {
     this(Cluster.newDatabase(), folder(), options);
@@ -107,13 +110,23 @@ public final class TestApp implements AutoCloseable {
     }
   }
 
-  /** One with the source's past harvested, for tests that make groups of their own in it. */
+  /**
+   * One with the source's past harvested, for tests that make groups of their own in it. No day
+   * ever passes in it, so that no test depends on those before it.
+   */
   public static synchronized TestApp shared() {
     if (shared == null) {
-      shared = new TestApp();
-      shared.workOff();
+      shared = own();
+      shared.standsStill = true;
     }
     return shared;
+  }
+
+  /** The same for one class alone, with a calendar of its own; closed after it as an extension. */
+  public static TestApp own() {
+    TestApp app = new TestApp();
+    app.workOff();
+    return app;
   }
 
   public <T> T bean(Class<T> type) {
@@ -139,6 +152,9 @@ public final class TestApp implements AutoCloseable {
 
   /** Moves the calendar and the source's clock. */
   public void setClock(Instant now) {
+    if (standsStill) {
+      throw new IllegalStateException("days pass in an application of a test's own");
+    }
     outside.setClock(now);
     bean(Calendar.class).set(now);
   }
@@ -223,6 +239,11 @@ public final class TestApp implements AutoCloseable {
 
   public String address() {
     return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+  }
+
+  @Override
+  public void afterAll(ExtensionContext ended) {
+    close();
   }
 
   @Override

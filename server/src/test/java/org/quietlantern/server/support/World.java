@@ -15,7 +15,6 @@ public final class World {
   public static final Set<String> OWNED =
       Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set", "note", "ended");
 
-  private static World world;
   private final TestGroup group;
   private final Map<String, String> values = new HashMap<>();
 
@@ -85,17 +84,9 @@ public final class World {
     values.put("year", "2025");
   }
 
-  /** One of its own, to be destroyed. */
-  public static World fresh(TestApp app) {
+  /** A new one; days pass in the application until it has a round. */
+  public static World in(TestApp app) {
     return new World(app);
-  }
-
-  /** The one of the shared application. */
-  public static synchronized World in(TestApp app) {
-    if (world == null) {
-      world = new World(app);
-    }
-    return world;
   }
 
   public String group() {

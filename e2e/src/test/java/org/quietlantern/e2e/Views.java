@@ -13,64 +13,39 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.DisplayName;
-import org.junit.jupiter.api.Test;
 
 /**
  * Finds every view by following links, one of each kind; a new view falls under this by itself as
  * soon as a link leads to it.
  */
-class ViewsTest {
+final class Views {
   private static final List<String> STANDARD =
       List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
-  private static Lantern lantern;
-  private static Chromium chromium;
 
-  @BeforeAll
-  static void open() {
-    lantern = new Lantern();
-    chromium = new Chromium();
-  }
+  private Views() {}
 
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  @DisplayName("WCAG 2.2 AA on every view by day, and nothing runs out at the side at 390 px")
-  @Test
-  void byDay() {
-    walk(ColorScheme.LIGHT);
-  }
-
-  @DisplayName("WCAG 2.2 AA on every view by night, and at 200 % zoom")
-  @Test
-  void byNight() {
-    walk(ColorScheme.DARK);
-  }
-
-  private static void walk(ColorScheme scheme) {
-    try (Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
+  /** Walks over all of them with axe: at 390 px too by day, at 200 % zoom too by night. */
+  static void walk(ColorScheme scheme) {
+    try (Lantern lantern = new Lantern();
+        Chromium chromium = new Chromium();
+        Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
       ilse.page().navigate(lantern.address() + "/sign-in");
       ilse.page().getByLabel("E-mail").waitFor();
       sound(ilse, scheme);
       ilse.signIn("ilse").search("moth* or dimming");
-      Map<String, String> views = views(ilse);
+      Map<String, String> views = views(ilse, lantern);
       assertThat(views).hasSizeGreaterThan(8);
       for (String address : views.values()) {
         ilse.page().navigate(lantern.address() + address);
         sound(ilse, scheme);
       }
-      filled(ilse, scheme);
+      filled(ilse, lantern, scheme);
       dialogs(ilse);
     }
   }
 
   /** Views that show something only when they are asked for it. */
-  private static void filled(Person ilse, ColorScheme scheme) {
+  private static void filled(Person ilse, Lantern lantern, ColorScheme scheme) {
     String one = ilse.newSheet().search("moth* or dimming").path();
     String other = ilse.newSheet().search("bats").path();
     String group = one.replaceAll("/q/.*", "");
@@ -92,7 +67,7 @@ class ViewsTest {
   }
 
   /** Addresses by the kind of view they show: {@code /g/ID/f/ID} is one kind. */
-  private static Map<String, String> views(Person person) {
+  private static Map<String, String> views(Person person, Lantern lantern) {
     Map<String, String> found = new LinkedHashMap<>();
     Deque<String> open = new ArrayDeque<>(List.of(person.path()));
     while (!open.isEmpty()) {
@@ -145,7 +120,7 @@ class ViewsTest {
             .setLegacyMode(true)
             .analyze()
             .getViolations();
-    assertThat(violations.stream().map(ViewsTest::told)).as(person.path()).isEmpty();
+    assertThat(violations.stream().map(Views::told)).as(person.path()).isEmpty();
   }
 
   private static String told(Rule rule) {
