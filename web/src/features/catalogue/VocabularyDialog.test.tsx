@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import type { Schema } from '../../api';
@@ -34,4 +34,23 @@ it('shows what a file would change before it is taken in, and sends it as it is'
   await userEvent.click(screen.getByText('Take it in'));
   await vi.waitFor(() => expect(close).toHaveBeenCalled());
   expect(asked[1]?.command).toBeTruthy();
+});
+
+it('tells how far a long reading is, and ends it when the dialog is closed', async () => {
+  const signals: AbortSignal[] = [];
+  vi.stubGlobal('fetch', (request: Request) => {
+    if (request.url.endsWith('/progress')) return Promise.resolve(Response.json({ terms: 12_000 }));
+    signals.push(request.signal);
+    return new Promise(() => undefined);
+  });
+  const close = vi.fn();
+  showAt('/g/group/catalogue/headings', <VocabularyDialog onClose={close} />);
+  await userEvent.upload(
+    screen.getByLabelText('Vocabulary file (SKOS)'),
+    new File(['large'], 'v.ttl'),
+  );
+  expect(await screen.findByText(/12,000 terms read so far/)).toBeInTheDocument();
+  expect(signals.map(({ aborted }) => aborted)).toEqual([false]);
+  cleanup();
+  expect(signals.map(({ aborted }) => aborted)).toEqual([true]);
 });

@@ -1,8 +1,8 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, counted, DialogForm, listed } from '../../ui';
 import { useHere } from '../session';
-import { useLookAtVocabulary, useTakeVocabulary } from './api';
+import { useLookAtVocabulary, useTakeVocabulary, useTermsRead } from './api';
 
 /** A steward brings in a newer vocabulary: what it would change is shown before it is taken in. */
 export function VocabularyDialog({ onClose }: { onClose: () => void }) {
@@ -11,11 +11,17 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
   const take = useTakeVocabulary(here.id);
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<string | null>(null);
+  const read = useTermsRead(here.id, look.isPending || take.isPending).data ?? 0;
+  const looking = useRef(new AbortController());
+  // Nobody waits any more for what a dialog that is closed would have shown.
+  useEffect(() => () => looking.current.abort(), []);
   const choose = async (chosen: File | undefined) => {
     if (!chosen) return;
     const base64 = await inBase64(chosen);
+    looking.current.abort();
+    looking.current = new AbortController();
     setFile(base64);
-    look.mutate(base64);
+    look.mutate({ file: base64, signal: looking.current.signal });
   };
   return (
     <DialogForm
@@ -44,6 +50,9 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
         <Act disabled={look.isPending} onClick={() => input.current?.click()}>
           {look.isPending ? 'Reading …' : 'Choose a file'}
         </Act>
+        <span role="status" className="ml-3 text-soft">
+          {(look.isPending || take.isPending) && read > 0 && `${counted(read, 'term')} read so far`}
+        </span>
       </p>
       {look.data && !look.error && <Changes changes={look.data} />}
     </DialogForm>

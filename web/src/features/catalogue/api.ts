@@ -94,13 +94,32 @@ export function useTakeHoldings(group: string) {
 /** What a vocabulary file (in Base64) would change. */
 export function useLookAtVocabulary(group: string) {
   return useMutation({
-    mutationFn: async (file: string) =>
+    mutationFn: async ({ file, signal }: { file: string; signal: AbortSignal }) =>
       body(
         await api.POST('/api/groups/{group}/vocabulary/look', {
           params: { path: { group } },
           body: { file },
+          signal,
         }),
       ),
+  });
+}
+
+/** How many terms of the member's file were read so far, while one is read. */
+export function useTermsRead(group: string, reads: boolean) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'terms-read'],
+    enabled: reads,
+    refetchInterval: 500,
+    gcTime: 0,
+    retry: false,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/vocabulary/progress', {
+          params: { path: { group } },
+          signal,
+        }),
+      ).terms,
   });
 }
 

@@ -8,7 +8,10 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
@@ -146,6 +149,33 @@ class HeadingsTest {
     assertThat(texts(one("Lamp posts").get("replacedBy"))).containsExactly("Lamps");
     assertThat(sven.get("/vocabulary/skos.ttl").body())
         .contains("skos:prefLabel \"Lamps\"@en", "skos:prefLabel \"Lepidoptera\"@en");
+  }
+
+  @DisplayName("While a large file is read, its steward sees how far that is; nobody else does")
+  @Test
+  void progress() {
+    TestGroup stewards = APP.group("Signe Steward");
+    Client signe = stewards.client(0);
+    APP.makeSteward(stewards.member(0));
+    StringBuilder many =
+        new StringBuilder("@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n");
+    for (int i = 0; i < 30_000; i++) {
+      many.append("<urn:x:%d> skos:prefLabel \"Lamp %d\" .\n".formatted(i, i));
+    }
+    CompletableFuture<Client.Response> looked =
+        CompletableFuture.supplyAsync(() -> signe.post("/vocabulary/look", file(many.toString())));
+    Set<Integer> seen = new TreeSet<>();
+    while (!looked.isDone()) {
+      seen.add(termsRead(signe));
+      assertThat(termsRead(sven)).isZero();
+    }
+    assertThat(looked.join().ok().get("added").asInt()).isEqualTo(30_000);
+    assertThat(seen).as("how far it was").hasSizeGreaterThan(2);
+    assertThat(termsRead(signe)).as("nothing is read any more").isZero();
+  }
+
+  private static int termsRead(Client who) {
+    return who.get("/vocabulary/progress").ok().get("terms").asInt();
   }
 
   @DisplayName("A file out of which nothing can be used changes nothing, and says why")

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.IntConsumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.eclipse.rdf4j.model.Literal;
@@ -47,13 +48,19 @@ public final class SkosReader {
   private static final Pattern ABOUT = Pattern.compile("rdf:about=\"([^\"]*)\"");
   private static final String MARK = "\uFEFF";
 
+  /** Terms between two words of how far reading is. */
+  private static final int TELL_EVERY = 250;
+
   private final Map<String, Reading> terms = new LinkedHashMap<>();
   private final Set<String> noTerms = new HashSet<>();
   private final List<Problem> problems = new ArrayList<>();
   private final Map<String, Long> lines = new HashMap<>();
+  private final IntConsumer progress;
   private long line;
 
-  private SkosReader() {}
+  private SkosReader(IntConsumer progress) {
+    this.progress = progress;
+  }
 
   /** {@code line} 0: of the file as a whole. */
   public record Problem(long line, String sentence) {
@@ -77,8 +84,18 @@ public final class SkosReader {
 
   /** A file as it came; only UTF-8 is read, with or without its mark. */
   public static Read read(byte[] file) {
+    return read(file, terms -> {});
+  }
+
+  /**
+   * The same, for a large one.
+   *
+   * @param progress told how many terms were read, again and again; what it throws ends the reading
+   */
+  public static Read read(byte[] file, IntConsumer progress) {
     try {
-      return read(StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString());
+      return read(
+          StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString(), progress);
     } catch (CharacterCodingException wrong) {
       return Read.none(lineOfDamage(file), "this is not UTF-8");
     }
@@ -95,9 +112,13 @@ public final class SkosReader {
   }
 
   public static Read read(String marked) {
+    return read(marked, terms -> {});
+  }
+
+  private static Read read(String marked, IntConsumer progress) {
     String text = marked.startsWith(MARK) ? marked.substring(MARK.length()) : marked;
     SkosFormat format = SkosFormat.of(text);
-    SkosReader reader = new SkosReader();
+    SkosReader reader = new SkosReader(progress);
     try {
       switch (format) {
         case TURTLE -> reader.parse(new TurtleParser(), text);
@@ -278,7 +299,14 @@ public final class SkosReader {
     }
 
     private Reading of(String uri) {
-      return terms.computeIfAbsent(uri, u -> new Reading(u, line));
+      return terms.computeIfAbsent(
+          uri,
+          u -> {
+            if (terms.size() % TELL_EVERY == 0) {
+              progress.accept(terms.size());
+            }
+            return new Reading(u, line);
+          });
     }
   }
 }

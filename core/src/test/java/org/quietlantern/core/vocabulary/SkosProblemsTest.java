@@ -1,13 +1,18 @@
 package org.quietlantern.core.vocabulary;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 @DisplayName("A vocabulary file: every problem with its line, the rest is read")
 class SkosProblemsTest {
@@ -38,6 +43,31 @@ class SkosProblemsTest {
     Headings headings = new Headings(read.concepts(), List.of());
     assertThat(headings.reach(headings.get("urn:x:a").orElseThrow(), true))
         .containsExactly("urn:x:a");
+  }
+
+  @DisplayName("Reading a large file tells how far it is, and ends when it is told to, in any form")
+  @ParameterizedTest
+  @EnumSource(SkosFormat.class)
+  void progress(SkosFormat format) {
+    List<Concept> many =
+        IntStream.range(0, 700)
+            .mapToObj(i -> Concept.plain("urn:x:" + i, "urn:x", "Lamp " + i, List.of(), List.of()))
+            .toList();
+    byte[] file = SkosWriter.write(many, format).getBytes(StandardCharsets.UTF_8);
+    List<Integer> told = new ArrayList<>();
+    assertThat(SkosReader.read(file, told::add).concepts()).hasSize(700);
+    assertThat(told).contains(0, 250, 500).isSorted();
+    IllegalStateException enough = new IllegalStateException("enough");
+    assertThatThrownBy(
+            () ->
+                SkosReader.read(
+                    file,
+                    terms -> {
+                      if (terms > 0) {
+                        throw enough;
+                      }
+                    }))
+        .isSameAs(enough);
   }
 
   @DisplayName("Chains and circles of many thousand terms are looked through in as many steps")

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
@@ -27,6 +28,9 @@ public class Vocabularies {
   private static final String OURS = "urn:quietlantern:";
 
   private static final String ASPECTS = OURS + "aspects";
+
+  /** Rows that are written in one statement. */
+  private static final int AT_ONCE = 500;
 
   private final VocabularyMapper mapper;
   private final Editions editions;
@@ -50,7 +54,12 @@ public class Vocabularies {
 
   /** What taking a file in (SKOS) would change; changes nothing. */
   public Looked look(byte[] file) {
-    SkosReader.Read read = SkosReader.read(file);
+    return look(file, terms -> {});
+  }
+
+  /** The same; {@code progress} is told again and again how many terms were read. */
+  Looked look(byte[] file, IntConsumer progress) {
+    SkosReader.Read read = SkosReader.read(file, progress);
     Kept now = now();
     return new Looked(
         now.edition(), VocabularyUpdate.of(now.all(), read.concepts()), read.problems());
@@ -66,7 +75,10 @@ public class Vocabularies {
     Collection<Concept> terms = looked.update().terms();
     if (!terms.isEmpty()) {
       mapper.forget(terms.stream().map(Concept::scheme).distinct().toArray(String[]::new));
-      terms.forEach(term -> mapper.add(VocabularyMapper.Row.of(term)));
+      List<VocabularyMapper.Row> rows = terms.stream().map(VocabularyMapper.Row::of).toList();
+      for (int from = 0; from < rows.size(); from += AT_ONCE) {
+        mapper.add(rows.subList(from, Math.min(rows.size(), from + AT_ONCE)));
+      }
       editions.next(Editions.Kind.VOCABULARY);
     }
   }

@@ -43,6 +43,19 @@ class VocabularyController {
     return files.look(me, body.bytes());
   }
 
+  /**
+   * How far the reading of a file is.
+   *
+   * @param terms read so far; 0 where none of the member's files is read
+   */
+  record ReadingProgress(int terms) {}
+
+  /** How far the reading of the member's own file is. */
+  @GetMapping("/progress")
+  ReadingProgress progress(Member me) {
+    return new ReadingProgress(files.termsRead(me));
+  }
+
   /** Takes a file in. Stewards only. */
   @PutMapping
   VocabularyFiles.VocabularyChanges take(

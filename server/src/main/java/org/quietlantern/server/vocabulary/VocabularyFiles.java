@@ -1,7 +1,9 @@
 package org.quietlantern.server.vocabulary;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.core.vocabulary.SkosReader;
 import org.quietlantern.core.vocabulary.VocabularyUpdate;
 import org.quietlantern.server.action.CommandKind;
@@ -9,6 +11,7 @@ import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Presence;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 
@@ -28,6 +31,9 @@ class VocabularyFiles implements CommandKinds {
   private final Vocabularies vocabularies;
   private final Commands commands;
   private final Groups groups;
+
+  /** How many terms were read so far of files that are read just now, by member. */
+  private final Map<Integer, Integer> reading = new ConcurrentHashMap<>();
 
   /**
    * What a file changes. Of each sort the first 200 are named.
@@ -65,7 +71,7 @@ class VocabularyFiles implements CommandKinds {
 
   public VocabularyChanges look(Member who, byte[] file) {
     check(who, file);
-    return VocabularyChanges.of(usable(vocabularies.look(file)));
+    return VocabularyChanges.of(read(who, file));
   }
 
   public VocabularyChanges take(Member who, UUID command, byte[] file) {
@@ -74,11 +80,32 @@ class VocabularyFiles implements CommandKinds {
         who,
         command,
         TAKE,
-        () -> usable(vocabularies.look(file)),
+        () -> read(who, file),
         looked -> {
           vocabularies.take(looked);
           return CommandKind.done(VocabularyChanges.of(looked)).changing(List.of("vocabulary"));
         });
+  }
+
+  /** How far the reading of the member's file is; zero where none is read. */
+  public int termsRead(Member who) {
+    return reading.getOrDefault(who.id(), 0);
+  }
+
+  private Vocabularies.Looked read(Member who, byte[] file) {
+    try {
+      return usable(
+          vocabularies.look(
+              file,
+              terms -> {
+                reading.put(who.id(), terms);
+                if (Presence.left()) {
+                  throw Refusal.left();
+                }
+              }));
+    } finally {
+      reading.remove(who.id());
+    }
   }
 
   @Override

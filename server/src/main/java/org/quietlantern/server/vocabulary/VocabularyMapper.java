@@ -78,11 +78,17 @@ interface VocabularyMapper {
 
   @Insert(
       """
+      <script>
       insert into concept (scheme, uri, label, names, broader, related, note, aspects, retired,
         replaced_by, former, said_as, said_in, said)
-      values (#{scheme}, #{uri}, #{label}, #{names}, #{broader}, #{related}, #{note}, #{aspects},
-        #{retired}, #{replacedBy}, #{former}, #{saidAs}, #{saidIn}, #{said})
+      values
+      <foreach collection='rows' item='row' separator=','>
+        (#{row.scheme}, #{row.uri}, #{row.label}, #{row.names}, #{row.broader}, #{row.related},
+         #{row.note}, #{row.aspects}, #{row.retired}, #{row.replacedBy}, #{row.former},
+         #{row.saidAs}, #{row.saidIn}, #{row.said})
+      </foreach>
       on conflict (uri) do nothing
+      </script>
       """)
-  void add(Row row);
+  void add(List<Row> rows);
 }
