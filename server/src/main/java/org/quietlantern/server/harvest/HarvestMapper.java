@@ -181,6 +181,18 @@ interface HarvestMapper {
       String error,
       String movedTo);
 
+  /**
+   * Tries that brought nothing are told for a while only; those since the last good one stay, for
+   * they say since when a source fails.
+   */
+  @Delete(
+      """
+      delete from harvest_try
+      where source = #{source} and at < #{before} and taken = 0 and changed = 0 and set_aside = 0
+        and id < (select max(id) from harvest_try where source = #{source} and error is null)
+      """)
+  void forgetTries(int source, Instant before);
+
   /** Before the one with a number, the newest first. */
   @Select(
       """

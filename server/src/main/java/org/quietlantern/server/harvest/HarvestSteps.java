@@ -27,6 +27,8 @@ class HarvestSteps {
   /** A source's clock may be ahead of ours by so much. */
   private static final Duration AHEAD = Duration.ofDays(1);
 
+  private static final Duration EMPTY_TRIES_KEPT = Duration.ofDays(90);
+
   private final HarvestMapper mapper;
   private final Catalogue catalogue;
   private final Calendar calendar;
@@ -152,5 +154,6 @@ class HarvestSteps {
         attempt.setAside(),
         error,
         attempt.movedTo().map(URI::toString).orElse(null));
+    mapper.forgetTries(source, calendar.now().minus(EMPTY_TRIES_KEPT));
   }
 }

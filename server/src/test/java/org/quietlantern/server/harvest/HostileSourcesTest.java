@@ -9,6 +9,7 @@ import static org.quietlantern.server.harvest.ScriptedSource.xml;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CompletableFuture;
@@ -192,6 +193,20 @@ class HostileSourcesTest {
     }
     assertThat(tries().failingSince()).isNotNull();
     assertThat(tries().tries()).hasSize(2);
+  }
+
+  @DisplayName("Tries of long ago that brought nothing are forgotten once a good one came after")
+  @Test
+  void forgotten() {
+    assertThat(harvest(URI.create("http:nowhere")).error()).isNotEmpty();
+    database.update("update harvest_try set at = at - interval '200 days'");
+    Instant since = tries().failingSince();
+    assertThat(harvest(URI.create("http:nowhere")).error()).isNotEmpty();
+    assertThat(tries().failingSince()).as("it still fails since then").isEqualTo(since);
+    try (ScriptedSource source = new ScriptedSource(list("", record("a", "Alders")))) {
+      assertThat(harvest(source.address()).error()).isEmpty();
+    }
+    assertThat(tries().tries()).as("the good one and the recent one").hasSize(2);
   }
 
   @DisplayName("Moved for good: followed and told; led in a circle, or to where nobody may go: not")
