@@ -80,7 +80,7 @@ export function Workbench({
   const answer = fresh ? search.data?.answer : undefined;
   const since = useSince(here.id, counted, answer).data;
   const isSettled = q !== undefined && sameLines(strategy, settled);
-  const seen = useSeenCount(asked, answer?.count);
+  const seen = useSeenCount(counted, answer?.count, isSettled);
   useStood(
     answer !== undefined && !isSettled ? asked : null,
     () => void settle(counted, order, 'stood'),
