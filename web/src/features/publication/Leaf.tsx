@@ -5,6 +5,7 @@ import { Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { useHere } from '../session';
 import { Abstract } from './Abstract';
 import { usePutOut } from './api';
+import { History } from './History';
 import { Outward } from './Outward';
 import { Versions } from './Versions';
 import { Words } from './Words';
@@ -52,6 +53,7 @@ export function Leaf({
       <Words leaf={leaf} />
       <Outward key={publication.id} publication={publication} />
       <Versions key={`versions of ${publication.id}`} publication={publication.id} />
+      <History key={`history of ${publication.id}`} publication={publication.id} />
       <Said publication={publication.id} said={leaf.said} folders={leaf.folders} />
     </>
   );

@@ -146,3 +146,17 @@ export function useVersions(group: string, publication: string) {
       ),
   });
 }
+
+/** What changed of a publication since it came, the latest first. */
+export function useHistory(group: string, publication: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'history', publication],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/publications/{publication}/history', {
+          params: { path: { group, publication } },
+          signal,
+        }),
+      ),
+  });
+}

@@ -246,6 +246,10 @@ class AlertRunTest {
     alma.post("/alerts/" + id + "/resume", Map.of("gap", false), without).ok();
     APP.bean(Watching.class).run();
     assertThat(findings(id)).as("the gap is passed over").isEqualTo(2);
+    Supply.made(APP, "corrected", 4)
+        .take(Supply.mods("again", title("changes", 2), "Beach2", Supply.doi("10.5555/changes.2")));
+    APP.bean(Watching.class).run();
+    assertThat(findings(id)).as("nor does it come when it changes").isEqualTo(2);
     assertThat(undo(alma, without).type()).isEqualTo("cannot-be-undone");
     assertThat(alma.post("/alerts/" + id + "/resume", Map.of("gap", true)).type())
         .isEqualTo("changed-since");

@@ -43,7 +43,7 @@ class CommandLawTest {
       Pattern.compile(
           "/(changes|report.*|records.ris|vocabulary/.*|headings.*|journals.*|sources.*|set-aside"
               + "|search/(properties|suggestions|comparison|supplied|waiting)"
-              + "|publications/\\{publication}/(outward|versions))$");
+              + "|publications/\\{publication}/(outward|versions|history))$");
 
   /** Given by the colleague: nobody checks their own. */
   private static final Set<String> OF_THE_COLLEAGUE =

@@ -156,7 +156,7 @@ interface RoundMapper {
       join publication p on coalesce(p.canonical, p.id) = coalesce(a.canonical, a.id)
       join occasion o on o.publication = p.id
       join arrival r on r.occasion = o.id join finding n on n.arrival = r.id
-      where c.no > #{after} and c.no <= #{upTo} and 'merged' = any(c.kinds)
+      where c.no > #{after} and c.no <= #{upTo} and 'joined' = any(c.kinds)
       order by 1
       """)
   List<Integer> roundsOfMerged(long after, long upTo);

@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.quietlantern.core.publication.ChangeKind;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
@@ -131,7 +133,7 @@ public class Catalogue {
       changed += store(work, now) ? 1 : 0;
     }
     for (Works.Merge merge : works.merges()) {
-      changed += merge(merge, now) ? 1 : 0;
+      changed += merge(merge, source, now) ? 1 : 0;
     }
     for (Works.Pair pair : works.doubtful()) {
       doubt(pair, now);
@@ -158,9 +160,27 @@ public class Catalogue {
     if (!work.isWithdrawn() && Arrays.equals(work.hash(), winning.hash())) {
       return false;
     }
-    mapper.change(work.id().orElseThrow(), winning.fields(), winning.hash());
-    mapper.number(work.id().orElseThrow(), new String[] {"fields"}, now);
+    int id = work.id().orElseThrow();
+    number(id, kinds(work, publication.get()), now);
+    mapper.change(id, winning.fields(), winning.hash());
     return true;
+  }
+
+  /** In which respects a work that is stored changes. */
+  private Set<ChangeKind> kinds(Work work, Publication now) {
+    Publication before = json.read(mapper.fields(work.id().orElseThrow()), Publication.class);
+    Set<ChangeKind> kinds = ChangeKind.between(before, now);
+    if (work.isWithdrawn()) {
+      kinds.add(ChangeKind.RETURNED);
+    }
+    if (kinds.isEmpty()) {
+      kinds.add(ChangeKind.SUPPLIED);
+    }
+    return kinds;
+  }
+
+  private void number(int publication, Set<ChangeKind> kinds, Instant now) {
+    mapper.number(publication, kinds.stream().map(ChangeKind::word).toArray(String[]::new), now);
   }
 
   private boolean withdraw(Work work, Instant now) {
@@ -168,18 +188,21 @@ public class Catalogue {
       return false;
     }
     mapper.withdraw(work.id().orElseThrow(), now);
-    mapper.number(work.id().orElseThrow(), new String[] {"withdrawn"}, now);
+    number(work.id().orElseThrow(), Set.of(ChangeKind.WITHDRAWN), now);
     return true;
   }
 
   /** One that was never stored just is a part of the other. */
-  private boolean merge(Works.Merge merge, Instant now) {
+  private boolean merge(Works.Merge merge, int source, Instant now) {
     if (merge.from().id().isEmpty()) {
       return false;
     }
     int from = merge.from().id().orElseThrow();
-    mapper.merge(from, merge.into().id().orElseThrow());
-    mapper.number(from, new String[] {"merged"}, now);
+    int into = merge.into().id().orElseThrow();
+    mapper.merge(from, into);
+    mapper.noteJoin(from, into, source, now);
+    number(from, Set.of(ChangeKind.JOINED), now);
+    number(into, Set.of(ChangeKind.JOINED), now);
     return true;
   }
 

@@ -111,6 +111,13 @@ interface CatalogueMapper {
 
   @Insert(
       """
+      insert into work_join (part, whole, source, at)
+      values (#{part}, #{whole}, #{source}, #{now})
+      """)
+  void noteJoin(int part, int whole, int source, Instant now);
+
+  @Insert(
+      """
       insert into doubtful_pair (publication, other, at) values (#{one}, #{other}, #{now})
       on conflict do nothing
       """)
@@ -148,6 +155,9 @@ interface CatalogueMapper {
       """)
   void number(int publication, String[] kinds, Instant now);
 
+  @Select("select fields::text from publication where id = #{id}")
+  String fields(int id);
+
   @Insert(
       """
       insert into set_aside (publication, no, what, alert, edition, why, at)
@@ -181,6 +191,16 @@ interface CatalogueMapper {
       where no > #{after} and no <= #{upTo} order by no limit #{most}
       """)
   List<Change> changes(long after, long upTo, int most);
+
+  record ChangeRow(Instant at, String[] kinds) {}
+
+  /** Of a work and of what was joined with it, the latest first. */
+  @Select(
+      """
+      select c.at, c.kinds from publication p join publication_change c on c.publication = p.id
+      where p.id = #{publication} or p.canonical = #{publication} order by c.no desc
+      """)
+  List<ChangeRow> history(int publication);
 
   @Select(
       """

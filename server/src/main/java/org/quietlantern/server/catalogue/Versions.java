@@ -38,6 +38,13 @@ public class Versions {
       boolean withdrawn,
       Instant came) {}
 
+  /**
+   * That a work changed.
+   *
+   * @param kinds in which respects
+   */
+  public record PublicationChange(Instant at, List<String> kinds) {}
+
   Versions(CatalogueMapper mapper, Publications publications) {
     this.mapper = mapper;
     this.publications = publications;
@@ -53,6 +60,13 @@ public class Versions {
         .filter(reading -> reading.supplied() instanceof SuppliedRecord.Read)
         .sorted(Comparator.comparing(Reading::form).reversed())
         .map(reading -> version(reading.row(), reading.publication()))
+        .toList();
+  }
+
+  /** What changed of a work since it came, the latest first. */
+  public List<PublicationChange> history(String pid) {
+    return mapper.history(publications.get(pid).id()).stream()
+        .map(row -> new PublicationChange(row.at(), List.of(row.kinds())))
         .toList();
   }
 

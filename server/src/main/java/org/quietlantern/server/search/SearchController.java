@@ -173,6 +173,12 @@ class SearchController {
     return versions.of(publication);
   }
 
+  /** What changed of it since it came, the latest first. */
+  @GetMapping("/publications/{publication}/history")
+  List<Versions.PublicationChange> history(Member me, @PathVariable String publication) {
+    return versions.history(publication);
+  }
+
   /** One publication with everything that is known of it. */
   @GetMapping("/publications/{publication}")
   Leaf publication(Member me, @PathVariable String publication) {

@@ -55,7 +55,7 @@ class CatalogueTest {
     assertThat(take(gone("life"))).isEqualTo(1);
     assertThat(take(gone("life"))).isZero();
     assertThat(take(record("life", "The moth"))).isEqualTo(1);
-    assertThat(kinds("life")).containsExactly("new", "fields", "withdrawn", "fields");
+    assertThat(kinds("life")).containsExactly("new", "text", "withdrawn", "returned");
     assertThat(
             database.queryForObject(
                 "select fields->>'title' from publication p join source_record r on r.publication = p.id"

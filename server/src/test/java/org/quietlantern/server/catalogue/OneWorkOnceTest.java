@@ -99,6 +99,48 @@ class OneWorkOnceTest {
         .isEmpty();
   }
 
+  @DisplayName("Each change says in which respects; joining is written down link by link")
+  @Test
+  void history() {
+    take("night-index", mods("index:h", "Newts at lit ponds", "Reed", doi("10.5555/n.1")));
+    String newts = pid("index:h");
+    take("night-index", mods("index:h", "Newts at lit ponds", "Reed", doi("10.5555/n.1")));
+    take(
+        "night-index",
+        mods(
+            "index:h",
+            "Newts at lit ponds, revisited",
+            "Reed",
+            doi("10.5555/n.1") + "<subject><topic>ponds</topic></subject>"));
+    take("shelf", dublinCore("shelf:h", "Newts in the glow of a mill", "Reed, Liv", ""));
+    take(
+        "shelf",
+        dublinCore(
+            "shelf:h",
+            "Newts at lit ponds, revisited",
+            "Reed, Liv Marie",
+            "<dc:identifier>doi:10.5555/n.1</dc:identifier>"));
+    take("night-index", new SourceRecord("index:h", "mods", "", "2026-11-21", true));
+    take("shelf", new SourceRecord("shelf:h", "oai_dc", "", "2026-11-21", true));
+    take("night-index", mods("index:h", "Newts at lit ponds", "Reed", doi("10.5555/n.1")));
+    List<List<String>> kinds =
+        APP.bean(Versions.class).history(newts).stream()
+            .map(Versions.PublicationChange::kinds)
+            .toList();
+    assertThat(kinds).last().as("it came").isEqualTo(List.of("new"));
+    assertThat(kinds)
+        .contains(List.of("text", "headings"), List.of("joined"), List.of("withdrawn"));
+    assertThat(kinds.get(0)).contains("text", "returned");
+    assertThat(
+            DATABASE.queryForList(
+                "select s.key from work_join j join source s on s.id = j.source"
+                    + " join publication p on p.id = j.whole where p.pid = ?",
+                String.class,
+                newts))
+        .as("found by a record of")
+        .containsExactly("shelf");
+  }
+
   @DisplayName("W1: unlike titles under one DOI stay apart and are counted; notices never join")
   @Test
   void doubtful() {

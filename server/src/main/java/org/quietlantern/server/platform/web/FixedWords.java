@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import org.quietlantern.core.holdings.Access;
+import org.quietlantern.core.publication.ChangeKind;
 import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.review.Lamp;
@@ -38,6 +39,7 @@ final class FixedWords {
           Map.entry("LineBody.kind", List.of("words", "limit", "held")),
           Map.entry("Summary.version", VERSIONS),
           Map.entry("VersionShown.version", VERSIONS),
+          Map.entry("PublicationChange.kinds", words(ChangeKind.values(), ChangeKind::word)),
           Map.entry("Summary.access", words(Access.values(), Access::word)),
           Map.entry("PropertyShown.property", PROPERTIES),
           Map.entry(
@@ -60,7 +62,8 @@ final class FixedWords {
           if (type == null || !type.getProperties().containsKey(parts[1])) {
             throw new IllegalStateException("the API has no field " + name);
           }
-          ((Map<String, Schema>) type.getProperties()).get(parts[1]).setEnum(words);
+          Schema field = ((Map<String, Schema>) type.getProperties()).get(parts[1]);
+          (field.getItems() == null ? field : field.getItems()).setEnum(words);
         });
   }
 }
