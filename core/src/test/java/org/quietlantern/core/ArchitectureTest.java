@@ -67,6 +67,13 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("org.eclipse.rdf4j.."),
+            noClasses()
+                .that()
+                .resideInAPackage("org.quietlantern.core.search.analysis..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.quietlantern.core.search")
+                .as("words are made without an index"),
             noClasses().should().callMethod(java.time.Instant.class, "now"),
             noClasses().should().callMethod(java.time.LocalDate.class, "now"),
             noClasses().should().callMethod(Thread.class, "sleep", long.class),

@@ -17,6 +17,8 @@ import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Property;
+import org.quietlantern.core.search.analysis.Capitals;
+import org.quietlantern.core.search.analysis.ShortForms;
 
 /** A publication as a document of the index. */
 final class Documents {

@@ -2,6 +2,7 @@ package org.quietlantern.core.search;
 
 import org.apache.lucene.analysis.Analyzer;
 import org.apache.lucene.analysis.DelegatingAnalyzerWrapper;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /** Chooses the analysis by the name of the index's field. */
 final class FieldAnalysis extends DelegatingAnalyzerWrapper {

@@ -15,6 +15,9 @@ import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.search.analysis.Analysis;
+import org.quietlantern.core.search.analysis.Patterns;
+import org.quietlantern.core.search.analysis.TokenPositions;
 
 /** Finds the words of a strategy in shown text, by the same analysis that the index uses. */
 public final class Highlighter {

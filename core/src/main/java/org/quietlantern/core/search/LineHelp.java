@@ -21,6 +21,8 @@ import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
 import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.search.analysis.Capitals;
+import org.quietlantern.core.search.analysis.ShortForms;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
 

@@ -3,6 +3,7 @@ package org.quietlantern.core.search;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /** Finds the words that say most about a passage: often in it, seldom elsewhere (rule M8). */
 public final class Passage {

@@ -3,6 +3,7 @@ package org.quietlantern.core.search;
 import java.util.List;
 import java.util.stream.Stream;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /**
  * Makes a tree out of another one: leaves stay as they are and branches are gone through, unless a

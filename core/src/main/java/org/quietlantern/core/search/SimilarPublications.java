@@ -13,6 +13,7 @@ import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /**
  * Publications that are like one: they share its headings, its references, its strongest words; the

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.search.spell.DirectSpellChecker;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /** Words of the catalogue that look like one that it does not have. */
 final class Spelling {

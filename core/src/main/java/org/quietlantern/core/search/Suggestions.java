@@ -13,6 +13,7 @@ import org.apache.lucene.index.TermsEnum;
 import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
 import org.quietlantern.core.query.Property;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /**
  * Headings, keywords, authors and journals that begin, at any of their words, with what is being

@@ -23,6 +23,8 @@ import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Term.Cut;
 import org.quietlantern.core.query.Term.Phrase;
 import org.quietlantern.core.query.Term.Word;
+import org.quietlantern.core.search.analysis.Analysis;
+import org.quietlantern.core.search.analysis.Patterns;
 
 /** One word, cut word or phrase as a query in one field after another. */
 final class TermQueries {

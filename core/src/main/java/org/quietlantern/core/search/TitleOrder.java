@@ -2,6 +2,7 @@ package org.quietlantern.core.search;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /** Titles in alphabetical order. */
 final class TitleOrder {

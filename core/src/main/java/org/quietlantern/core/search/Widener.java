@@ -7,6 +7,8 @@ import java.util.stream.Stream;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Term;
 import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.search.analysis.Analysis;
+import org.quietlantern.core.search.analysis.Variants;
 import org.quietlantern.core.vocabulary.Headings;
 
 /**

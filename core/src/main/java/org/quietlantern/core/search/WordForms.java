@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.quietlantern.core.search.analysis.Analysis;
 
 /** The written forms that an unquoted word meets through its stem (rule M5). */
 final class WordForms {

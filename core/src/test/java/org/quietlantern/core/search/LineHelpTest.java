@@ -14,6 +14,7 @@ import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Widening;
+import org.quietlantern.core.search.analysis.ShortForms;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.core.vocabulary.Headings;
 

@@ -6,6 +6,9 @@ import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.search.analysis.Analysis;
+import org.quietlantern.core.search.analysis.Patterns;
+import org.quietlantern.core.search.analysis.TokenPositions;
 
 /**
  * Whether one publication is met by a tree of words, found out by reading its title and abstract;

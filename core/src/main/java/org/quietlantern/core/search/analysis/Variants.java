@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -17,7 +17,7 @@ import java.util.Set;
  * Other spellings and irregular forms of English words, whether or not anybody uses them: British
  * and American endings by rule, the rest from a table.
  */
-final class Variants {
+public final class Variants {
   private static final Map<String, Set<String>> TABLE = table();
 
   /** One spelling for another, wherever in a word; tried both ways. */
@@ -53,7 +53,7 @@ final class Variants {
   private Variants() {}
 
   /** Of a folded word, without itself. */
-  static Set<String> of(String word) {
+  public static Set<String> of(String word) {
     Set<String> variants = new LinkedHashSet<>(TABLE.getOrDefault(word, Set.of()));
     if (word.length() >= SHORTEST) {
       for (String[] part : PARTS) {
@@ -72,7 +72,7 @@ final class Variants {
   }
 
   /** Two words out of a joined one: every place where it can be cut. */
-  static List<String[]> apart(String word) {
+  public static List<String[]> apart(String word) {
     List<String[]> pairs = new ArrayList<>();
     for (int at = 3; at <= word.length() - 3; at++) {
       pairs.add(new String[] {word.substring(0, at), word.substring(at)});

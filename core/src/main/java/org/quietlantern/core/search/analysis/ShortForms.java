@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,21 +13,21 @@ import java.util.stream.Stream;
  * and Hearst describe (Pacific Symposium on Biocomputing 2003, 451–462): the letters of the short
  * form, from its end, in the words before the bracket, the first one beginning a word.
  */
-final class ShortForms {
+public final class ShortForms {
   private static final Pattern BRACKET = Pattern.compile("\\(([\\p{L}\\p{N}-]{2,10})\\)");
   private static final char BETWEEN = '=';
 
   private ShortForms() {}
 
   /** A short form and the long one, both in lower case. */
-  record Pair(String shortForm, String longForm) {
+  public record Pair(String shortForm, String longForm) {
     /** As it is looked up from either side. */
-    List<String> ways() {
+    public List<String> ways() {
       return List.of(shortForm + BETWEEN + longForm, longForm + BETWEEN + shortForm);
     }
   }
 
-  static List<Pair> in(String text) {
+  public static List<Pair> in(String text) {
     return BRACKET
         .matcher(text)
         .results()
@@ -37,7 +37,7 @@ final class ShortForms {
   }
 
   /** The other form out of what {@link Pair#ways} wrote. */
-  static String other(String way) {
+  public static String other(String way) {
     return way.substring(way.indexOf(BETWEEN) + 1);
   }
 

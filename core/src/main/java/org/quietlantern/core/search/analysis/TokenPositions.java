@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -9,9 +9,9 @@ import java.util.stream.Stream;
 import org.quietlantern.core.query.Span;
 
 /** The words of a text by position; a position may hold a word and a joined form. */
-record TokenPositions(List<List<Analysis.Found>> places) {
+public record TokenPositions(List<List<Analysis.Found>> places) {
 
-  static TokenPositions of(Analysis analysis, String text) {
+  public static TokenPositions of(Analysis analysis, String text) {
     List<List<Analysis.Found>> places = new ArrayList<>();
     for (Analysis.Found found : analysis.words(text)) {
       if (found.step() > 0) {
@@ -23,7 +23,7 @@ record TokenPositions(List<List<Analysis.Found>> places) {
   }
 
   /** Everywhere that words in a row fit the tests in a row. */
-  Stream<Span> find(List<Predicate<String>> row) {
+  public Stream<Span> find(List<Predicate<String>> row) {
     return IntStream.rangeClosed(0, places.size() - row.size())
         .mapToObj(start -> at(start, row))
         .flatMap(Optional::stream);

@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -31,7 +31,7 @@ public final class Analysis extends Analyzer {
   public static final Analysis STEMMED = new Analysis(true);
 
   /** Between values of one field, so that no phrase runs from one into the next. */
-  static final int GAP = 1000;
+  public static final int GAP = 1000;
 
   private static final NormalizeCharMap SIGNS = signs();
   private final boolean stems;
@@ -67,7 +67,7 @@ public final class Analysis extends Analyzer {
   }
 
   /** The words of a text in order, hyphenated ones only apart. */
-  List<String> plain(String text) {
+  public List<String> plain(String text) {
     return words(text).stream().filter(found -> found.step() > 0).map(Found::word).toList();
   }
 
@@ -92,7 +92,7 @@ public final class Analysis extends Analyzer {
     return GAP;
   }
 
-  static boolean isOfWord(int c) {
+  public static boolean isOfWord(int c) {
     return Character.isLetterOrDigit(c)
         || Character.getType(c) == Character.NON_SPACING_MARK
         || c == '\''

@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,16 +12,16 @@ import org.quietlantern.core.query.Term;
  * Typed words as sequences of index words. A hyphenated form gives two sequences: its parts, and
  * the joined form.
  */
-final class Patterns {
+public final class Patterns {
   private static final int MOST = 16;
 
   private Patterns() {}
 
   /** One place of a sequence: a word, or a cut word ({@code *} and {@code ?} in it are open). */
-  record Slot(String word, boolean cut) {}
+  public record Slot(String word, boolean cut) {}
 
   /** All sequences that a word or a phrase may be met as. */
-  static List<List<Slot>> of(Term term, Analysis analysis) {
+  public static List<List<Slot>> of(Term term, Analysis analysis) {
     List<List<Slot>> whole = List.of(List.of());
     for (Term part : term instanceof Term.Phrase phrase ? phrase.parts() : List.of(term)) {
       whole = times(whole, ofPart(part, analysis));

@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.io.IOException;
 import java.util.ArrayDeque;

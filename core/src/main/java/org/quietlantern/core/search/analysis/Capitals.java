@@ -1,4 +1,4 @@
-package org.quietlantern.core.search;
+package org.quietlantern.core.search.analysis;
 
 import java.util.List;
 import java.util.Locale;
@@ -10,13 +10,13 @@ import java.util.stream.Stream;
 import org.quietlantern.core.publication.Publication;
 
 /** Words that are written in capitals throughout: {@code LED}, {@code ALAN}. */
-final class Capitals {
+public final class Capitals {
   private static final Pattern WORD = Pattern.compile("(?<![\\p{L}\\p{N}])\\p{Lu}{2,}(?![\\p{L}])");
 
   private Capitals() {}
 
   /** In lower case. A title that is all capitals says nothing. */
-  static Set<String> in(Publication publication) {
+  public static Set<String> in(Publication publication) {
     Set<String> words = new TreeSet<>();
     Stream.concat(
             Stream.of(publication.title(), publication.abstractText()),
@@ -38,7 +38,7 @@ final class Capitals {
   }
 
   /** Whether a typed word is one. */
-  static boolean is(String typed) {
+  public static boolean is(String typed) {
     Matcher word = WORD.matcher(typed);
     return word.matches();
   }
