@@ -18,6 +18,7 @@ import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
 
 /** Changing a saved search: what that gains and loses is known before it is saved (rule N7). */
@@ -137,17 +138,17 @@ public class Revising implements CommandKinds {
         who,
         publications.latest(),
         look -> {
-          Comparison found = compare(look, last, draft.strategy());
+          Following.Compared compared =
+              Following.compared(look, last.strategy().strategy(), draft.strategy());
           Revisions.Made made =
               new Revisions.Made(
                   json.write(body),
-                  found.common() + found.gained().count(),
-                  found.gained().count(),
-                  found.lost().count(),
+                  compared.byNext().getCardinality(),
+                  RoaringBitmap.andNotCardinality(compared.byNext(), compared.byFormer()),
+                  RoaringBitmap.andNotCardinality(compared.byFormer(), compared.byNext()),
                   look.asOf(),
                   comment);
-          Strategy former = last.strategy().strategy();
-          return new Next(last.row(), made, Following.compared(look, former, draft.strategy()));
+          return new Next(last.row(), made, compared);
         });
   }
 
