@@ -38,6 +38,17 @@ web_packages() {
 server_jar() { echo "$root/server/target/app/server-0.1.0-app.jar"; }
 standins_jar() { echo "$root/stand-ins/target/stand-ins-0.1.0.jar"; }
 
+# What is in it, as CycloneDX: the libraries of the server and those of the pages.
+components() {
+  need_building
+  web_packages
+  mkdir -p target/components
+  maven org.cyclonedx:cyclonedx-maven-plugin:2.9.1:makeAggregateBom \
+    -DincludeTestScope=false -DoutputDirectory="$root/target/components" -DoutputName=server
+  (cd web && npm sbom --sbom-format=cyclonedx --omit=dev) >target/components/pages.json
+  say "target/components/server.json and pages.json"
+}
+
 format() {
   need_building
   web_packages

@@ -9,10 +9,15 @@ run_tests() {
     core)
       web_packages
       if [ -n "$class" ]; then
-        maven -pl core,stand-ins test -Dtest="$class" -Dsurefire.failIfNoSpecifiedTests=false
+        maven -pl core test -Dtest="$class"
       else
-        maven -pl core,stand-ins spotless:check verify
+        maven -pl core spotless:check verify
       fi
+      ;;
+    stand-ins)
+      web_packages
+      maven -pl core,stand-ins verify -Dtest="org/quietlantern/standins/**/${class:-*Test}" \
+        -Dsurefire.failIfNoSpecifiedTests=false
       ;;
     web)
       if [ -n "$class" ]; then
@@ -56,6 +61,12 @@ run_tests() {
         org.pitest:pitest-maven:mutationCoverage \
         -DtargetClasses="org.quietlantern.core.${class:-*}*"
       ;;
+    # How much of the Java code the tests reach. Not for each change.
+    coverage)
+      need_running
+      web_packages
+      coverage
+      ;;
     all)
       need_running
       need_browser
@@ -66,7 +77,7 @@ run_tests() {
       wait_for web
       return $failed
       ;;
-    *) fail "there is no lane “$lane”: core, web, server, browser, attacks, fuzz or mutants" ;;
+    *) fail "there is no lane “$lane”: core, stand-ins, web, server, browser, attacks, fuzz, mutants or coverage" ;;
   esac
 }
 
@@ -74,11 +85,12 @@ run_tests() {
 is_test() {
   local places
   case "$1" in
-    core) places="core/src/test stand-ins/src/test" ;;
+    core) places="core/src/test" ;;
+    stand-ins) places="stand-ins/src/test" ;;
     web) places="web/src" ;;
     server) places="server/src/test" ;;
     browser) places="e2e/src/test" ;;
-    *) fail "one class is run in a lane: core, web, server or browser" ;;
+    *) fail "one class is run in a lane: core, stand-ins, web, server or browser" ;;
   esac
   # shellcheck disable=SC2086
   [ -n "$(find $places -name "*$2*" | head -1)" ] || fail "the lane “$1” has no test “$2”"
@@ -97,6 +109,24 @@ wait_for() {
   say "$1"
   cat "target/$1.log"
   [ $passed -eq 0 ] || fail "the tests of $1 failed"
+}
+
+# The tests of core, stand-ins and server under JaCoCo; what only the browser reaches is not counted.
+coverage() {
+  local version=0.8.14 tools="$root/target/jacoco" part
+  rm -rf "$tools"
+  for part in org.jacoco.agent:$version:jar:runtime org.jacoco.cli:$version:jar:nodeps; do
+    maven -N org.apache.maven.plugins:maven-dependency-plugin:3.8.1:copy \
+      -Dartifact="org.jacoco:$part" -DoutputDirectory="$tools"
+  done
+  maven -pl core,stand-ins,server test \
+    -DargLine="-javaagent:$tools/org.jacoco.agent-$version-runtime.jar=destfile=$tools/run.exec,includes=org.quietlantern.*"
+  java -jar "$tools/org.jacoco.cli-$version-nodeps.jar" report "$tools/run.exec" --quiet \
+    --classfiles core/target/classes --classfiles server/target/classes \
+    --classfiles stand-ins/target/classes --csv "$tools/coverage.csv"
+  awk -F, 'NR > 1 { lines += $8 + $9; met += $9; forks += $6 + $7; taken += $7 }
+    END { printf "%.1f %% of %d lines, %.1f %% of %d branches\n",
+      100 * met / lines, lines, 100 * taken / forks, forks }' "$tools/coverage.csv"
 }
 
 test_web() {
@@ -154,11 +184,16 @@ bench_http() {
   measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk "${@:2}"
 }
 
-# What a member of a demo that runs waits for while others do what they should not.
+# What a member waits for while others do what they should not, in a place of its own.
 bench_attacks() {
+  local data
+  need_running
+  build
   build_bench
-  measure AttackBench "${1:-http://localhost:8080}" una@harrowfen.example ilse@ternhollow.example \
-    lamp-at-dusk
+  data=$(data_folder "$root/target/attacks")
+  demo --data "$data" --fresh >/dev/null
+  measure AttackBench "$data" una@harrowfen.example ilse@ternhollow.example "$demo_password"
+  stop_all "$data"
 }
 
 # An hour (or so many minutes) of fifty members, harvests, alerts and kills, in a place of its own.

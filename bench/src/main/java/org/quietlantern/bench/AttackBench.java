@@ -6,7 +6,10 @@ import java.net.InetAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,20 +19,27 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 
 /**
  * How long a member's searches take while others do what they should not, in one run beside a quiet
- * one. Arguments: the address of a demo that runs, the e-mail of the member who is measured, that
- * of the one who takes all they can, the password of both.
+ * one. Arguments: the data folder of a demo that runs, the e-mail of the member who is measured,
+ * that of the one who takes all they can (a steward), the password of both.
  */
 public final class AttackBench {
   private static final int EAGER = 20;
   private static final int LINES = 200;
   private static final int STRANGERS = 40;
   private static final int DRIPS = 120;
+  private static final int LARGE = 8;
+  private static final int LETTERS = 19_000_000;
+  private static final int TERMS = 20_000;
+  private final Installation place;
   private final String address;
   private final Visit measured;
   private final Visit eager;
+  private final String held;
+  private final String circle;
   private double quiet;
 
   /** Something that is done by many at once until it is stopped. */
@@ -39,19 +49,27 @@ public final class AttackBench {
   }
 
   private AttackBench(String[] arguments) {
-    this.address = arguments[0];
+    this.place = new Installation(Path.of(arguments[0]));
+    this.address = place.address();
     this.measured = new Visit(address).signIn(arguments[1], arguments[3]);
     this.eager = new Visit(address).signIn(arguments[2], arguments[3]);
+    this.held = heldThreeDeep();
+    this.circle = circle();
   }
 
   public static void main(String[] arguments) throws InterruptedException {
     AttackBench bench = new AttackBench(arguments);
     bench.asks();
     System.out.printf(
-        "| meanwhile | a member's search, ms | times | what the others were told |%n|---|---|---|---|%n");
+        "| meanwhile | a member's search, ms | times | the longest of the others, s | heap, MiB | what they were told |%n"
+            + "|---|---|---|---|---|---|%n");
     bench.row("nothing", 0, which -> "");
     bench.row(EAGER + " searches of " + LINES + " lines by another member", EAGER, bench::search);
+    bench.row("4 strategies that hold 20, three deep", 4, which -> bench.held());
+    bench.row(EAGER + " steps of another group at once", EAGER, bench::settle);
+    bench.row(TERMS + " headings in a circle, brought in twice", 2, which -> bench.bringIn());
     bench.row(STRANGERS + " strangers signing in", STRANGERS, bench::signIn);
+    bench.row(LARGE + " passwords of 19 MB", LARGE, which -> bench.large());
     bench.row(DRIPS + " bodies that never end", DRIPS, bench::drip);
   }
 
@@ -61,6 +79,7 @@ public final class AttackBench {
 
   private void row(String what, int many, Attack attack) throws InterruptedException {
     AtomicBoolean goesOn = new AtomicBoolean(true);
+    AtomicLong longest = new AtomicLong();
     Map<String, AtomicInteger> told = new ConcurrentHashMap<>();
     ExecutorService others = Executors.newCachedThreadPool();
     for (int which = 0; which < many; which++) {
@@ -68,21 +87,29 @@ public final class AttackBench {
       others.execute(
           () -> {
             while (goesOn.get()) {
-              told.computeIfAbsent(said(attack, one), s -> new AtomicInteger()).incrementAndGet();
+              long began = System.nanoTime();
+              String said = said(attack, one);
+              if (goesOn.get()) {
+                told.computeIfAbsent(said, s -> new AtomicInteger()).incrementAndGet();
+                longest.accumulateAndGet(System.nanoTime() - began, Math::max);
+              }
             }
           });
     }
     Thread.sleep(many == 0 ? 0 : 2_000);
     Times times = Times.of(this::asks);
+    double heap = place.heap();
     goesOn.set(false);
     others.shutdownNow();
     quiet = many == 0 ? times.median() : quiet;
     System.out.printf(
         Locale.ENGLISH,
-        "| %s | %s | %.1f | %s |%n",
+        "| %s | %s | %.1f | %.1f | %.0f | %s |%n",
         what,
         times,
         times.median() / quiet,
+        longest.get() / 1e9,
+        heap,
         new TreeMap<>(told));
   }
 
@@ -94,6 +121,65 @@ public final class AttackBench {
     }
   }
 
+  /** A strategy that holds one twenty times, which holds another twenty times, and so on. */
+  private String heldThreeDeep() {
+    String line = "{\"id\":\"w\",\"kind\":\"words\",\"text\":\"light or moth* or bat*\"}";
+    for (int depth = 0; depth < 3; depth++) {
+      String name = "\"q:" + settle(line) + "\"";
+      String twenty = String.join(",", Collections.nCopies(20, name));
+      line = "{\"id\":\"h\",\"kind\":\"held\",\"strategies\":[" + twenty + "]}";
+    }
+    return line;
+  }
+
+  private String settle(String lines) {
+    String body = "{\"strategy\":%s,\"order\":\"relevance\"}".formatted(strategy(lines));
+    return Visit.found("\"q\":\"(\\w{10})\"", eager.inGroup("POST", "/steps", body));
+  }
+
+  private static String strategy(String lines) {
+    return "{\"version\":2,\"lines\":[" + lines + "]}";
+  }
+
+  private String held() {
+    return told("/search", "{\"strategy\":" + strategy(held) + "}");
+  }
+
+  private String settle(int which) {
+    String words = "light or glare or w%dx%d".formatted(which, System.nanoTime());
+    String line = "{\"id\":\"w\",\"kind\":\"words\",\"text\":\"" + words + "\"}";
+    return told("/steps", "{\"strategy\":" + strategy(line) + ",\"order\":\"relevance\"}");
+  }
+
+  /** A vocabulary in which each heading is below the next, and the last below the first. */
+  private static String circle() {
+    StringBuilder turtle =
+        new StringBuilder("@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n");
+    for (int i = 0; i < TERMS; i++) {
+      turtle.append(
+          "<urn:x:%d> skos:prefLabel \"Term %d\" ; skos:broader <urn:x:%d> .\n"
+              .formatted(i, i, (i + 1) % TERMS));
+    }
+    return Base64.getEncoder().encodeToString(turtle.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  private String bringIn() {
+    return told("/vocabulary/look", "{\"file\":\"" + circle + "\"}");
+  }
+
+  /** What the eager member is told: a status. */
+  private String told(String path, String body) {
+    return Integer.toString(eager.ask("POST", eager.below(path), body).statusCode());
+  }
+
+  private String large() {
+    Visit stranger = new Visit(address);
+    stranger.ask("GET", "/api/me", "");
+    String body =
+        "{\"email\":\"nobody@x.example\",\"password\":\"%s\"}".formatted("x".repeat(LETTERS));
+    return Integer.toString(stranger.ask("POST", "/api/session", body).statusCode());
+  }
+
   /** Words that nobody asked for before, so that nothing is remembered. */
   private String search(int which) {
     List<String> lines = new ArrayList<>();
@@ -103,9 +189,7 @@ public final class AttackBench {
           "{\"id\":\"l%d\",\"kind\":\"words\",\"text\":\"light or moth* or %s%dx%d\"}"
               .formatted(n, salt, which, n));
     }
-    String body = "{\"strategy\":{\"version\":2,\"lines\":[" + String.join(",", lines) + "]}}";
-    eager.inGroup("POST", "/search", body);
-    return "200";
+    return told("/search", "{\"strategy\":" + strategy(String.join(",", lines)) + "}");
   }
 
   private String signIn(int which) {

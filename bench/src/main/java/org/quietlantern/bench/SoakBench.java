@@ -36,7 +36,7 @@ public final class SoakBench {
   private static final double MOST_GROWTH = 1.15;
 
   private static final Pattern ID = Pattern.compile("\"(\\w{10})\"");
-  private final SoakPlace place;
+  private final Installation place;
   private final String password;
   private final double seconds;
   private final SoakTold told = new SoakTold();
@@ -47,7 +47,7 @@ public final class SoakBench {
   private int kills;
 
   private SoakBench(String[] arguments) {
-    this.place = new SoakPlace(Path.of(arguments[0]));
+    this.place = new Installation(Path.of(arguments[0]));
     this.password = arguments[1];
     this.seconds = Double.parseDouble(arguments[2]) * 60;
   }

@@ -1,6 +1,5 @@
 package org.quietlantern.server.account;
 
-import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Duration;
 import org.quietlantern.server.platform.web.SessionAccount;
@@ -38,7 +37,7 @@ class AccountController {
   @PostMapping("/session")
   ResponseEntity<Me> signIn(
       @RequestBody SignIn words,
-      @Parameter(hidden = true) @CookieValue(name = DEVICE, required = false) String device,
+      @CookieValue(name = DEVICE, required = false) String device,
       HttpServletRequest request) {
     SignIns.CameIn in =
         signIns.signIn(words.email(), words.password(), request.getRemoteAddr(), device);

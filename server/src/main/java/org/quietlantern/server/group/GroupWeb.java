@@ -1,7 +1,6 @@
 package org.quietlantern.server.group;
 
 import java.util.List;
-import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
@@ -13,7 +12,6 @@ class GroupWeb implements WebMvcConfigurer {
 
   GroupWeb(GroupGate gate) {
     this.gate = gate;
-    SpringDocUtils.getConfig().addRequestWrapperToIgnore(Member.class);
   }
 
   @Override

@@ -1,24 +1,61 @@
 package org.quietlantern.server.link;
 
+import com.samskivert.mustache.Mustache;
+import com.samskivert.mustache.Template;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.stereotype.Component;
-import org.springframework.web.util.HtmlUtils;
 
 /**
  * What anybody sees behind a stable link: the citation, and metadata for programs in the head
- * (Dublin Core in HTML, DCMI 2008-08-04). Nothing of any group.
+ * (Dublin Core in HTML, DCMI 2008-08-04). Nothing of any group. The pages are templates in {@code
+ * resources/pages}; whatever is put into them is escaped.
  */
 @Component
 class PublicPage {
+  private static final Mustache.Compiler PAGES =
+      Mustache.compiler().escapeHTML(true).strictSections(true).withLoader(PublicPage::file);
+  private static final Template PUBLICATION = page("publication");
+  private static final Template MISTYPED = page("mistyped");
+  private static final Template UNKNOWN = page("unknown");
+
   private final String baseUrl;
+
+  /** What the page of a publication is made of; {@code abstracts}: one, or none. */
+  record Shown(
+      String heading,
+      String address,
+      String pid,
+      boolean withdrawn,
+      List<Metadata> metadata,
+      List<Notice> notices,
+      String citation,
+      List<String> abstracts) {}
+
+  record Metadata(String name, String content) {}
+
+  record Notice(String what, String date, String doi) {
+    static Notice of(Relations.Notice notice) {
+      return new Notice(capital(notice.kind()), notice.date(), notice.doi());
+    }
+  }
+
+  record Mistyped(String heading, String typed) {}
+
+  record Unknown(String heading) {}
 
   PublicPage(LanternProperties properties) {
     this.baseUrl = properties.baseUrl();
@@ -27,43 +64,25 @@ class PublicPage {
   /** {@code withAbstract}: whether a source lets it be shown to anyone (rule K3). */
   String publication(StoredPublication stored, boolean withAbstract) {
     Publication publication = stored.publication();
-    String address = baseUrl + "/p/" + stored.pid();
-    String notice =
-        stored.withdrawn()
-            ? "<p class=\"notice\">Its source has withdrawn this record. The citation stays here so"
-                + " that links to it keep their word.</p>"
-            : "";
-    notice += notices(publication);
-    String body =
-        """
-        <h1>%s</h1>
-        %s
-        <p class="citation">%s</p>
-        %s
-        <dl><dt>Stable link</dt><dd><a href="%s">%s</a><br>Anyone can open it.</dd></dl>
-        <p><a class="act" href="/open/p/%s">Open in my group</a></p>
-        """
-            .formatted(
-                escape(publication.title()),
-                notice,
-                escape(PlainCitation.of(publication)),
-                withAbstract ? abstractOf(publication) : "",
-                address,
-                address,
-                stored.pid());
-    return page(publication.title(), metadata(publication, address), body);
+    String text = publication.abstractText();
+    return PUBLICATION.execute(
+        new Shown(
+            publication.title(),
+            baseUrl + "/p/" + stored.pid(),
+            stored.pid(),
+            stored.withdrawn(),
+            metadata(publication),
+            publication.relations().notices().stream().map(Notice::of).toList(),
+            PlainCitation.of(publication),
+            withAbstract && !text.isEmpty() ? List.of(text) : List.of()));
   }
 
-  private static String notices(Publication publication) {
-    return publication.relations().notices().stream()
-        .map(
-            notice ->
-                "<p class=\"notice\">%s published on %s, doi:%s</p>"
-                    .formatted(
-                        escape(capital(notice.kind())),
-                        escape(notice.date()),
-                        escape(notice.doi())))
-        .collect(Collectors.joining());
+  String mistyped(String typed) {
+    return MISTYPED.execute(new Mistyped("This link is mistyped", typed));
+  }
+
+  String unknown() {
+    return UNKNOWN.execute(new Unknown("There is nothing at this address"));
   }
 
   private static String capital(String word) {
@@ -72,76 +91,35 @@ class PublicPage {
         : word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
   }
 
-  private static String abstractOf(Publication publication) {
-    return publication.abstractText().isEmpty()
-        ? ""
-        : "<p class=\"abstract\">" + escape(publication.abstractText()) + "</p>";
-  }
-
-  String mistyped(String typed) {
-    return page(
-        "Mistyped link",
-        "",
-        "<h1>This link is mistyped</h1><p>“%s” is not a link that Quiet Lantern ever gave out: a"
-                .formatted(escape(typed))
-            + " character is wrong, missing, or two are swapped. Copy it again from where it"
-            + " came.</p>");
-  }
-
-  String unknown() {
-    return page(
-        "Nothing here",
-        "",
-        "<h1>There is nothing at this address</h1><p>Or it is only for members of a group:"
-            + " <a class=\"act\" href=\"/\">sign in</a> and try again.</p>");
-  }
-
-  private static String metadata(Publication publication, String address) {
-    List<String> tags = new ArrayList<>();
-    tags.add("<link rel=\"schema.DC\" href=\"http://purl.org/dc/elements/1.1/\">");
-    tags.add("<link rel=\"canonical\" href=\"" + escape(address) + "\">");
-    meta(tags, "DC.title", publication.title());
+  private static List<Metadata> metadata(Publication publication) {
+    List<Metadata> tags = new ArrayList<>();
+    tags.add(new Metadata("DC.title", publication.title()));
     publication.authors().stream()
         .map(PersonName::sorted)
-        .forEach(name -> meta(tags, "DC.creator", name));
-    publication.date().ifPresent(date -> meta(tags, "DC.date", date.toString()));
-    meta(tags, "DC.publisher", publication.publisher());
-    meta(tags, "DC.language", publication.language());
-    meta(tags, "DC.source", publication.host().title());
+        .forEach(name -> tags.add(new Metadata("DC.creator", name)));
+    publication.date().ifPresent(date -> tags.add(new Metadata("DC.date", date.toString())));
+    tags.add(new Metadata("DC.publisher", publication.publisher()));
+    tags.add(new Metadata("DC.language", publication.language()));
+    tags.add(new Metadata("DC.source", publication.host().title()));
     if (!publication.doi().isEmpty()) {
-      meta(tags, "DC.identifier", "doi:" + publication.doi());
+      tags.add(new Metadata("DC.identifier", "doi:" + publication.doi()));
     }
-    return tags.stream().collect(Collectors.joining("\n"));
+    return tags.stream().filter(tag -> !tag.content().isEmpty()).toList();
   }
 
-  private static void meta(List<String> tags, String name, String content) {
-    if (!content.isEmpty()) {
-      tags.add("<meta name=\"%s\" content=\"%s\">".formatted(name, escape(content)));
+  private static Template page(String name) {
+    try (Reader page = file(name)) {
+      return PAGES.compile(page);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
     }
   }
 
-  private static String page(String title, String head, String body) {
-    return """
-        <!doctype html>
-        <html lang="en">
-        <head>
-        <meta charset="utf-8">
-        <meta name="viewport" content="width=device-width, initial-scale=1">
-        <title>%s · Quiet Lantern</title>
-        <link rel="icon" href="/lantern.svg">
-        <link rel="stylesheet" href="/public.css">
-        %s
-        </head>
-        <body>
-        <header><a href="/"><img src="/lantern.svg" alt="" width="13" height="19">Quiet Lantern</a></header>
-        <main>%s</main>
-        </body>
-        </html>
-        """
-        .formatted(escape(title), head, body);
-  }
-
-  private static String escape(String text) {
-    return HtmlUtils.htmlEscape(text, "UTF-8");
+  private static Reader file(String name) {
+    InputStream page = PublicPage.class.getResourceAsStream("/pages/" + name + ".html");
+    if (page == null) {
+      throw new IllegalStateException("there is no page " + name);
+    }
+    return new InputStreamReader(page, StandardCharsets.UTF_8);
   }
 }

@@ -12,17 +12,17 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * The installation that is worn: its process, which is killed and started again by the script that
- * runs demos.
+ * An installation of the bench's own: its process, which can be killed and is started again by the
+ * script that runs demos.
  */
-final class SoakPlace {
+final class Installation {
   private static final Pattern USED = Pattern.compile("used (\\d+)K");
   private final Path data;
 
   /** Of processes that are gone: each begins its log anew. */
   private final List<String> complaints = new ArrayList<>();
 
-  SoakPlace(Path data) {
+  Installation(Path data) {
     this.data = data;
   }
 

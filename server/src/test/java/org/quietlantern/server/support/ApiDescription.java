@@ -1,4 +1,4 @@
-package org.quietlantern.server.platform.web;
+package org.quietlantern.server.support;
 
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.Operation;
@@ -17,20 +17,28 @@ import io.swagger.v3.oas.models.security.SecurityScheme;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /**
- * Makes the description of the API say what is true of it: every field is there unless marked
- * {@link Nullable}, and every path of a group has the group in it.
+ * The description of the API is made by tests only; the application that is shipped knows nothing
+ * of it. Makes it say what is true: every field is there unless marked {@link Nullable}, and every
+ * path of a group has the group in it.
  */
 @Configuration
 class ApiDescription {
   private static final String MAY_BE_ABSENT = "x-may-be-absent";
+
+  ApiDescription() {
+    // Who asks comes from the visit.
+    SpringDocUtils.getConfig().addRequestWrapperToIgnore(Member.class);
+  }
 
   @Bean
   PropertyCustomizer absentFields() {
@@ -54,6 +62,19 @@ class ApiDescription {
               + feature.substring(1)
               + Character.toUpperCase(name.charAt(0))
               + name.substring(1));
+      return operation;
+    };
+  }
+
+  /** Cookies are the browser's business. */
+  @Bean
+  OperationCustomizer withoutCookies() {
+    return (operation, method) -> {
+      if (operation.getParameters() != null) {
+        operation.getParameters().removeIf(parameter -> "cookie".equals(parameter.getIn()));
+        operation.setParameters(
+            operation.getParameters().isEmpty() ? null : operation.getParameters());
+      }
       return operation;
     };
   }
@@ -101,7 +122,7 @@ class ApiDescription {
             new SecurityScheme()
                 .type(SecurityScheme.Type.APIKEY)
                 .in(SecurityScheme.In.COOKIE)
-                .name("SESSION")
+                .name("lantern")
                 .description("The visit of a member, begun by POST /api/session."))
         .addSchemas("Refusal", problem())
         .addResponses("SignedOut", refusal("Nobody is signed in (signed-out)."))

@@ -1,4 +1,4 @@
-package org.quietlantern.server.platform.web;
+package org.quietlantern.server.support;
 
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.Arrays;
