@@ -30,15 +30,30 @@ start_postgres() {
     make_cluster "$data" "$cluster"
   fi
   if ! as_postgres "$(find_program pg_ctl)" -D "$cluster" status >/dev/null 2>&1; then
-    free_port "${LANTERN_DB_PORT:-54321}" >"$data/db.port"
-    as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
-      -o "-p $(cat "$data/db.port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- \
-      || fail "the database does not start; see $cluster/server.log"
+    run_postgres "$data" "$cluster"
   fi
   local sql="select 1 from pg_database where datname = 'lantern'"
   if [ "$(query "$data" postgres "$sql")" != 1 ]; then
     query "$data" postgres "create database lantern" >/dev/null
   fi
+}
+
+# A port that nobody listens at may still be taken, by a connection that goes out from it: then the
+# next one is tried.
+run_postgres() {
+  local data=$1 cluster=$2 port=${LANTERN_DB_PORT:-15432}
+  for _ in {1..20}; do
+    port=$(free_port "$port")
+    echo "$port" >"$data/db.port"
+    as_postgres rm -f "$cluster/server.log"
+    if as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
+      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- 2>/dev/null; then
+      return 0
+    fi
+    grep -q 'Address already in use' "$cluster/server.log" || break
+    port=$((port + 1))
+  done
+  fail "the database does not start; see $cluster/server.log"
 }
 
 make_cluster() {
