@@ -133,8 +133,11 @@ public final class AttackBench {
   }
 
   private String settle(String lines) {
-    String body = "{\"strategy\":%s,\"order\":\"relevance\"}".formatted(strategy(lines));
-    return Visit.found("\"q\":\"(\\w{10})\"", eager.inGroup("POST", "/steps", body));
+    return Visit.found("\"q\":\"(\\w{10})\"", eager.inGroup("POST", "/steps", step(lines)));
+  }
+
+  private static String step(String lines) {
+    return "{\"asked\":{\"strategy\":%s},\"order\":\"relevance\"}".formatted(strategy(lines));
   }
 
   private static String strategy(String lines) {
@@ -148,7 +151,7 @@ public final class AttackBench {
   private String settle(int which) {
     String words = "light or glare or w%dx%d".formatted(which, System.nanoTime());
     String line = "{\"id\":\"w\",\"kind\":\"words\",\"text\":\"" + words + "\"}";
-    return told("/steps", "{\"strategy\":" + strategy(line) + ",\"order\":\"relevance\"}");
+    return told("/steps", step(line));
   }
 
   /** A vocabulary in which each heading is below the next, and the last below the first. */
