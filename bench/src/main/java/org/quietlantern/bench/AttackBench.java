@@ -20,6 +20,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
 
 /**
  * How long a member's searches take while others do what they should not, in one run beside a quiet
@@ -34,6 +35,11 @@ public final class AttackBench {
   private static final int LARGE = 8;
   private static final int LETTERS = 19_000_000;
   private static final int TERMS = 20_000;
+  private static final byte[] PIECE = "{".repeat(65_536).getBytes(StandardCharsets.US_ASCII);
+
+  /** Milliseconds before whoever was answered tries again: they run on the same machine. */
+  private static final int BREATH = 100;
+
   private final Installation place;
   private final String address;
   private final Visit measured;
@@ -93,14 +99,17 @@ public final class AttackBench {
                 told.computeIfAbsent(said, s -> new AtomicInteger()).incrementAndGet();
                 longest.accumulateAndGet(System.nanoTime() - began, Math::max);
               }
+              LockSupport.parkNanos(BREATH * 1_000_000L);
             }
           });
     }
-    Thread.sleep(many == 0 ? 0 : 2_000);
+    Thread.sleep(many == 0 ? 0 : 5_000);
     Times times = Times.of(this::asks);
     double heap = place.heap();
     goesOn.set(false);
     others.shutdownNow();
+    // What was begun ends, as each asker has hung up, before the next begins.
+    Thread.sleep(many == 0 ? 0 : 5_000);
     quiet = many == 0 ? times.median() : quiet;
     System.out.printf(
         Locale.ENGLISH,
@@ -175,14 +184,6 @@ public final class AttackBench {
     return Integer.toString(eager.ask("POST", eager.below(path), body).statusCode());
   }
 
-  private String large() {
-    Visit stranger = new Visit(address);
-    stranger.ask("GET", "/api/me", "");
-    String body =
-        "{\"email\":\"nobody@x.example\",\"password\":\"%s\"}".formatted("x".repeat(LETTERS));
-    return Integer.toString(stranger.ask("POST", "/api/session", body).statusCode());
-  }
-
   /** Words that nobody asked for before, so that nothing is remembered. */
   private String search(int which) {
     List<String> lines = new ArrayList<>();
@@ -205,20 +206,37 @@ public final class AttackBench {
   }
 
   private String drip(int which) throws IOException {
+    return byHand(400, 1);
+  }
+
+  private String large() throws IOException {
+    return byHand(LETTERS, LETTERS);
+  }
+
+  /**
+   * A body of so many letters, of which so many are sent, from another place than the member's: one
+   * place alone is refused when it sends too much. Answers what it was told.
+   */
+  private String byHand(int letters, int sent) throws IOException {
     URI to = URI.create(address);
-    // From another place than the member: one place alone is refused when it sends too much.
+    InetAddress elsewhere = InetAddress.getByName("127.0.0.2");
     try (Socket socket =
-        new Socket(
-            InetAddress.getByName(to.getHost()),
-            to.getPort(),
-            InetAddress.getByName("127.0.0.2"),
-            0)) {
+        new Socket(InetAddress.getByName(to.getHost()), to.getPort(), elsewhere, 0)) {
       OutputStream out = socket.getOutputStream();
       out.write(
           ("POST /api/session HTTP/1.1\r\nHost: x\r\nCookie: XSRF-TOKEN=any\r\nX-XSRF-TOKEN: any\r\n"
-                  + "Content-Type: application/json\r\nContent-Length: 400\r\n\r\n{")
+                  + "Content-Type: application/json\r\nContent-Length: "
+                  + letters
+                  + "\r\n\r\n")
               .getBytes(StandardCharsets.US_ASCII));
-      out.flush();
+      try {
+        for (int left = sent; left > 0; left -= PIECE.length) {
+          out.write(PIECE, 0, Math.min(left, PIECE.length));
+        }
+        out.flush();
+      } catch (IOException refused) {
+        return "closed while it was sent";
+      }
       byte[] answer = socket.getInputStream().readNBytes("HTTP/1.1 429".length());
       String line = new String(answer, StandardCharsets.US_ASCII);
       return line.length() < 12 ? "closed" : line.substring(9);

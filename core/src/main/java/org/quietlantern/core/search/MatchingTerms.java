@@ -1,6 +1,8 @@
 package org.quietlantern.core.search;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.query.Field;
@@ -14,9 +16,6 @@ import org.quietlantern.core.query.Term;
 final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
   /** {@code fields} is where it is searched; never empty. */
   record Leaf(String line, Term term, List<Field> fields) {}
-
-  /** Strategies inside strategies. */
-  private static final int DEEPEST = 10;
 
   /** What is searched of a line of words: its tree, widened or as it was typed. */
   interface Trees {
@@ -39,7 +38,7 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
   /** The same with what widening adds, as {@code trees} says. */
   static List<Leaf> of(Strategy strategy, Library library, Trees trees) {
     return strategy.inForce().stream()
-        .flatMap(line -> ofLine(line.id(), line, library, trees, DEEPEST))
+        .flatMap(line -> ofLine(line.id(), line, library, trees, new HashSet<>()))
         .distinct()
         .toList();
   }
@@ -59,7 +58,11 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
         : leaf instanceof Term.Cut cut ? cut.span() : ((Term.Word) leaf).span();
   }
 
-  private static Stream<Leaf> ofLine(String as, Line line, Library library, Trees trees, int deep) {
+  /**
+   * {@code seen}: what the line holds and was gone through already; naming it again adds nothing.
+   */
+  private static Stream<Leaf> ofLine(
+      String as, Line line, Library library, Trees trees, Set<String> seen) {
     if (line instanceof Line.Words words) {
       Parsed parsed = words.parsed();
       return parsed.rulesOut()
@@ -68,11 +71,12 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
               .map(tree -> trees.of(words, tree))
               .flatMap(tree -> tree.match(new MatchingTerms(as, IndexFields.DEFAULTS)));
     }
-    if (line instanceof Line.Held held && !held.rulesOut() && deep > 0) {
+    if (line instanceof Line.Held held && !held.rulesOut()) {
       return held.strategies().stream()
+          .filter(seen::add)
           .flatMap(name -> library.find(name).stream())
           .flatMap(strategy -> strategy.inForce().stream())
-          .flatMap(inner -> ofLine(as, inner, library, trees, deep - 1));
+          .flatMap(inner -> ofLine(as, inner, library, trees, seen));
     }
     return Stream.empty();
   }

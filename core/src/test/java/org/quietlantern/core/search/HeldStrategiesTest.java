@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -45,6 +46,14 @@ class HeldStrategiesTest {
           (Compiled.Ready) compile(snapshot, holding(1, List.of("q:0000000004")), library);
       assertThat(snapshot.count(ready)).isEqualTo(2);
     }
+    AtomicInteger asked = new AtomicInteger();
+    Library counted =
+        name -> {
+          asked.incrementAndGet();
+          return library.find(name);
+        };
+    assertThat(MatchingTerms.of(holding(1, List.of("q:0000000004")), counted)).hasSize(1);
+    assertThat(asked).as("each is gone through once").hasValue(5);
   }
 
   @DisplayName("More than 2,000 lines, with all that stands inside, are refused by name")
