@@ -64,7 +64,7 @@ function Changes({ changes }: { changes: Schema['VocabularyChanges'] }) {
   return (
     <div role="status" className="mt-2 max-h-[40vh] overflow-y-auto">
       <p>
-        {counted(changes.terms, 'term')} from now on, {added} of them new.
+        {counted(changes.terms, 'term')} from now on, {added.toLocaleString('en-GB')} of them new.
       </p>
       <Part title="Renamed" lines={renamed.map(({ from, to }) => `${from} → ${to}`)} />
       <Part title="Replaced" lines={replaced.map(({ label, by }) => `${label} by ${listed(by)}`)} />
