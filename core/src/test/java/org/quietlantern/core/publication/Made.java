@@ -17,6 +17,8 @@ final class Made {
   private List<String> keywords = List.of();
   private String doi = "";
   private String versionOf = "";
+  private String noticeOf = "";
+  private List<Relations.Notice> notices = List.of();
   private int pages;
   private Optional<PartialDate> issued = Optional.empty();
   private List<Identifier> identifiers = List.of();
@@ -86,6 +88,20 @@ final class Made {
     return this;
   }
 
+  Made noticeOf(String value) {
+    noticeOf = value;
+    return this;
+  }
+
+  /** Notices of these kinds. */
+  Made notices(String... kinds) {
+    notices =
+        Arrays.stream(kinds)
+            .map(kind -> new Relations.Notice(kind, "10.5555/" + kind, "2026-11-20"))
+            .toList();
+    return this;
+  }
+
   Made pages(int value) {
     pages = value;
     return this;
@@ -121,7 +137,7 @@ final class Made {
         headings,
         keywords,
         doi,
-        new Relations(versionOf, "", List.of()),
+        new Relations(versionOf, noticeOf, notices),
         pages,
         false,
         Studied.NONE,
