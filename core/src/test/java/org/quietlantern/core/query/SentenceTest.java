@@ -28,7 +28,7 @@ class SentenceTest {
     assertThat(
             said(
                 words("moths"),
-                words("not bats"),
+                new Line.Words("not", "not bats", false),
                 new Line.Held("h", List.of("q:000000000a", "q:000000000b"), false, false),
                 new Line.Held("r", List.of("q:000000000c"), true, false),
                 limit(Limit.any(Property.KIND, "article", "review")),
