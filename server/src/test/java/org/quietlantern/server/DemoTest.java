@@ -1,13 +1,20 @@
 package org.quietlantern.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.quietlantern.server.demo.DemoDays;
 import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.DyingCheckpoint;
 import org.quietlantern.server.support.TestApp;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -53,6 +60,23 @@ class DemoTest {
             database.queryForObject(
                 "select count(*) from harvest where state <> 'done'", Integer.class))
         .isZero();
+  }
+
+  @DisplayName("A day that broke off anywhere is taken up again, and passes once")
+  @ParameterizedTest
+  @ValueSource(strings = {"harvest: all pages taken", "alert: locked"})
+  void takenUpAgain(String place) {
+    DemoDays days = APP.bean(DemoDays.class);
+    Instant before = days.today();
+    APP.bean(DyingCheckpoint.class).dieAt(place);
+    assertThatThrownBy(() -> days.passAsAsked(1)).isInstanceOf(DyingCheckpoint.Death.class);
+    assertThat(days.today()).as("on the way").isAfter(before.plus(Duration.ofHours(12)));
+    assertThat(days.passAsAsked(1).now())
+        .as("the same day")
+        .isBetween(before.plus(Duration.ofDays(1)), before.plus(Duration.ofHours(25)));
+    assertThat(days.passAsAsked(1).now())
+        .as("the next one")
+        .isBetween(before.plus(Duration.ofDays(2)), before.plus(Duration.ofHours(49)));
   }
 
   @Test

@@ -28,6 +28,7 @@ public class DemoDays {
   /** UTC. Sources publish in the night; they are asked after that and before rounds close. */
   private static final LocalTime HARVEST = LocalTime.of(2, 30);
 
+  private final DayMapper mapper;
   private final Calendar calendar;
   private final Harvests harvests;
   private final IndexKeeper index;
@@ -41,12 +42,14 @@ public class DemoDays {
   public record Passed(Instant now, int taken, int changed, List<String> problems) {}
 
   DemoDays(
+      DayMapper mapper,
       Calendar calendar,
       Harvests harvests,
       IndexKeeper index,
       Watching watching,
       Outbound outbound,
       LanternProperties properties) {
+    this.mapper = mapper;
     this.calendar = calendar;
     this.harvests = harvests;
     this.index = index;
@@ -90,16 +93,18 @@ public class DemoDays {
     return sum;
   }
 
+  /** The next day, or the rest of one that broke off: whatever was done of it is not done again. */
   private Passed passOne() {
-    Instant tomorrow = calendar.now().plus(Duration.ofDays(1));
-    Instant night =
-        tomorrow.atZone(ZoneOffset.UTC).toLocalDate().atTime(HARVEST).toInstant(ZoneOffset.UTC);
-    set(night);
+    Instant begun = mapper.begun();
+    Instant tomorrow = begun == null ? calendar.now().plus(Duration.ofDays(1)) : begun;
+    mapper.begin(tomorrow);
+    reach(tomorrow.atZone(ZoneOffset.UTC).toLocalDate().atTime(HARVEST).toInstant(ZoneOffset.UTC));
     List<Harvests.Outcome> outcomes = harvests.harvestAll();
     watching.run();
-    set(tomorrow);
+    reach(tomorrow);
     watching.run();
     index.catchUp();
+    mapper.end();
     return new Passed(
         tomorrow,
         outcomes.stream().mapToInt(Harvests.Outcome::taken).sum(),
@@ -116,6 +121,14 @@ public class DemoDays {
         sum.taken() + day.taken(),
         sum.changed() + day.changed(),
         java.util.stream.Stream.concat(sum.problems().stream(), day.problems().stream()).toList());
+  }
+
+  /** Time never goes back: a day that is taken up again may be further already. */
+  private void reach(Instant hour) {
+    if (calendar.now().isBefore(hour)) {
+      calendar.set(hour);
+    }
+    tellTheWorld();
   }
 
   void set(Instant present) {
