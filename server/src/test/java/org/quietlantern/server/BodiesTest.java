@@ -40,6 +40,22 @@ class BodiesTest {
         HttpResponse.BodyHandlers.ofString());
   }
 
+  @DisplayName("Whoever connects and says nothing, or half a request, does not stay")
+  @Test
+  void silent() throws IOException {
+    URI address = URI.create(APP.address());
+    try (Socket silent = new Socket(address.getHost(), address.getPort());
+        Socket half = new Socket(address.getHost(), address.getPort())) {
+      half.getOutputStream().write("GET /api/me HTT".getBytes(StandardCharsets.US_ASCII));
+      silent.setSoTimeout(30_000);
+      half.setSoTimeout(30_000);
+      assertThat(silent.getInputStream().read()).as("closed").isEqualTo(-1);
+      assertThat(new String(half.getInputStream().readAllBytes(), StandardCharsets.US_ASCII))
+          .as("closed, with a refusal or without")
+          .doesNotContain(" 200 ");
+    }
+  }
+
   @DisplayName("A body that says how long it is, and is too long, is refused unread")
   @Test
   void tooLong() throws Exception {
