@@ -45,12 +45,11 @@ run_postgres() {
   for _ in {1..20}; do
     port=$(free_port "$port")
     echo "$port" >"$data/db.port"
-    as_postgres rm -f "$cluster/server.log"
     if as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
       -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- 2>/dev/null; then
       return 0
     fi
-    grep -q 'Address already in use' "$cluster/server.log" || break
+    tail -n 6 "$cluster/server.log" | grep -q 'Address already in use' || break
     port=$((port + 1))
   done
   fail "the database does not start; see $cluster/server.log"

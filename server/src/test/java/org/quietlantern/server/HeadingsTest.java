@@ -114,6 +114,12 @@ class HeadingsTest {
       x:b skos:inScheme x:s ; skos:prefLabel "Lamp posts"%s .
       """;
 
+  private static Client steward(String name) {
+    TestGroup group = APP.group(name);
+    APP.makeSteward(group.member(0));
+    return group.client(0);
+  }
+
   private static Map<String, Object> file(String skos) {
     byte[] bytes = skos.getBytes(StandardCharsets.UTF_8);
     return Map.of("file", Base64.getEncoder().encodeToString(bytes));
@@ -124,9 +130,7 @@ class HeadingsTest {
   void newerVocabulary() {
     Map<String, Object> first = file(EDITION.formatted("Lanterns", ""));
     assertThat(sven.post("/vocabulary/look", first).status()).isEqualTo(403);
-    TestGroup stewards = APP.group("Stig Steward");
-    Client stig = stewards.client(0);
-    APP.makeSteward(stewards.member(0));
+    Client stig = steward("Stig Steward");
     JsonNode looked = stig.post("/vocabulary/look", first).ok();
     assertThat(looked.get("added").asInt()).isEqualTo(2);
     assertThat(looked.get("problems").get(0).get("sentence").asString())
@@ -154,9 +158,7 @@ class HeadingsTest {
   @DisplayName("While a large file is read, its steward sees how far that is; nobody else does")
   @Test
   void progress() {
-    TestGroup stewards = APP.group("Signe Steward");
-    Client signe = stewards.client(0);
-    APP.makeSteward(stewards.member(0));
+    Client signe = steward("Signe Steward");
     StringBuilder many =
         new StringBuilder("@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n");
     for (int i = 0; i < 30_000; i++) {
@@ -181,9 +183,7 @@ class HeadingsTest {
   @DisplayName("A file out of which nothing can be used changes nothing, and says why")
   @Test
   void unusableVocabulary() {
-    TestGroup stewards = APP.group("Stine Steward");
-    Client stine = stewards.client(0);
-    APP.makeSteward(stewards.member(0));
+    Client stine = steward("Stine Steward");
     Client.Response broken =
         stine.write("PUT", "/vocabulary", file("no turtle at all"), UUID.randomUUID());
     assertThat(broken.status()).isEqualTo(422);

@@ -17,6 +17,9 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
   /** {@code fields} is where it is searched; never empty. */
   record Leaf(String line, Term term, List<Field> fields) {}
 
+  /** Strategies inside strategies. */
+  private static final int DEEPEST = 10;
+
   /** What is searched of a line of words: its tree, widened or as it was typed. */
   interface Trees {
     Term of(Line.Words line, Term typed);
@@ -38,7 +41,7 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
   /** The same with what widening adds, as {@code trees} says. */
   static List<Leaf> of(Strategy strategy, Library library, Trees trees) {
     return strategy.inForce().stream()
-        .flatMap(line -> ofLine(line.id(), line, library, trees, new HashSet<>()))
+        .flatMap(line -> ofLine(line.id(), line, library, trees, new HashSet<>(), DEEPEST))
         .distinct()
         .toList();
   }
@@ -62,7 +65,7 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
    * {@code seen}: what the line holds and was gone through already; naming it again adds nothing.
    */
   private static Stream<Leaf> ofLine(
-      String as, Line line, Library library, Trees trees, Set<String> seen) {
+      String as, Line line, Library library, Trees trees, Set<String> seen, int deep) {
     if (line instanceof Line.Words words) {
       Parsed parsed = words.parsed();
       return parsed.rulesOut()
@@ -71,12 +74,12 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
               .map(tree -> trees.of(words, tree))
               .flatMap(tree -> tree.match(new MatchingTerms(as, IndexFields.DEFAULTS)));
     }
-    if (line instanceof Line.Held held && !held.rulesOut()) {
+    if (line instanceof Line.Held held && !held.rulesOut() && deep > 0) {
       return held.strategies().stream()
           .filter(seen::add)
           .flatMap(name -> library.find(name).stream())
           .flatMap(strategy -> strategy.inForce().stream())
-          .flatMap(inner -> ofLine(as, inner, library, trees, seen));
+          .flatMap(inner -> ofLine(as, inner, library, trees, seen, deep - 1));
     }
     return Stream.empty();
   }
