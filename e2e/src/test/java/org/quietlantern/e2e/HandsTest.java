@@ -54,7 +54,7 @@ class HandsTest {
 
   @BeforeAll
   static void open() {
-    lantern = new Lantern();
+    lantern = Lantern.prepared();
     chromium = new Chromium();
   }
 

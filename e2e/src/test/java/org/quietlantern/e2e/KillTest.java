@@ -17,7 +17,7 @@ class KillTest {
   @DisplayName("Killed between harvest and matching, started again: each arrival exactly once")
   @Test
   void killedInBetween() {
-    try (Lantern lantern = new Lantern();
+    try (Lantern lantern = Lantern.prepared();
         Chromium chromium = new Chromium();
         Person ilse = new Person(chromium.browser(), lantern)) {
       ilse.signIn("ilse");

@@ -14,34 +14,31 @@ import java.util.List;
 /** A demo of its own, started and stopped by the script that a user has. */
 final class Lantern implements AutoCloseable {
   static final String PASSWORD = "lamp-at-dusk";
-  private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
   private final Path data;
   private final int port = freePort();
 
-  /** With a past of two weeks, which is enough to look at. */
-  Lantern() {
-    this("--lantern.demo.past-days=14");
+  private Lantern() {
+    data = Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
+    Script.output("chmod", "755", data.toString());
   }
 
-  /** With further options of the server. */
-  Lantern(String serverOptions) {
-    try {
-      data = Files.createTempDirectory(Path.of("/tmp"), "lantern-e2e");
-      data.toFile().setExecutable(true, false);
-      data.toFile().setReadable(true, false);
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-    startWith(serverOptions);
+  /** With a past of two weeks, which is enough to look at. */
+  static Lantern prepared() {
+    Lantern lantern = new Lantern();
+    PreparedDemo.copyTo(lantern.data);
+    lantern.start();
+    return lantern;
+  }
+
+  /** With the whole past, made anew as for somebody who starts it for the first time. */
+  static Lantern whole() {
+    Lantern lantern = new Lantern();
+    lantern.start();
+    return lantern;
   }
 
   void start() {
-    startWith("");
-  }
-
-  /** Starts with further options of the server. */
-  void startWith(String serverOptions) {
-    run(serverOptions, "demo", "--data", data.toString(), "--port", Integer.toString(port));
+    Script.lantern("", "demo", "--data", data.toString(), "--port", Integer.toString(port));
   }
 
   String address() {
@@ -67,7 +64,7 @@ final class Lantern implements AutoCloseable {
   /** Asks the demo's database. */
   String query(String sql) {
     try {
-      return output(psql("-c", sql)).strip();
+      return Script.output(psql("-c", sql)).strip();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
@@ -137,30 +134,6 @@ final class Lantern implements AutoCloseable {
     return Files.readString(data.resolve(file)).strip();
   }
 
-  private static void run(String serverOptions, String... arguments) {
-    List<String> command = new ArrayList<>(List.of(ROOT.resolve("lantern").toString()));
-    command.addAll(List.of(arguments));
-    ProcessBuilder builder = new ProcessBuilder(command).directory(ROOT.toFile());
-    builder.environment().put("LANTERN_NO_BUILD", "1");
-    builder.environment().put("LANTERN_SERVER_OPTIONS", serverOptions);
-    output(builder);
-  }
-
-  static String output(ProcessBuilder builder) {
-    try {
-      Process process = builder.redirectErrorStream(true).start();
-      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-      if (process.waitFor() != 0) {
-        throw new IllegalStateException(builder.command() + " failed:\n" + said);
-      }
-      return said;
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    } catch (InterruptedException stop) {
-      throw new IllegalStateException(stop);
-    }
-  }
-
   private static int freePort() {
     try (ServerSocket socket = new ServerSocket(0)) {
       return socket.getLocalPort();
@@ -171,7 +144,7 @@ final class Lantern implements AutoCloseable {
 
   @Override
   public void close() {
-    run("", "stop", "--data", data.toString());
-    output(new ProcessBuilder("rm", "-rf", data.toString()));
+    Script.lantern("", "stop", "--data", data.toString());
+    Script.output("rm", "-rf", data.toString());
   }
 }

@@ -20,7 +20,7 @@ class SavedTest {
 
   @BeforeAll
   static void open() {
-    lantern = new Lantern();
+    lantern = Lantern.prepared();
     chromium = new Chromium();
   }
 

@@ -21,7 +21,7 @@ class Screenshots {
 
   @Test
   void all() {
-    try (Lantern lantern = new Lantern("");
+    try (Lantern lantern = Lantern.whole();
         Chromium chromium = new Chromium()) {
       try (Person ilse = new Person(chromium.browser(), lantern)) {
         signIn(ilse, lantern);

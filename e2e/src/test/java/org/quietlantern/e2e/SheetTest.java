@@ -25,7 +25,7 @@ class SheetTest {
 
   @BeforeAll
   static void open() {
-    lantern = new Lantern();
+    lantern = Lantern.prepared();
     chromium = new Chromium();
     ilse = new Person(chromium.browser(), lantern).signIn("ilse");
   }

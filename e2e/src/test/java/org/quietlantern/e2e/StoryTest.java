@@ -36,7 +36,7 @@ class StoryTest {
 
   @BeforeAll
   static void open() {
-    lantern = new Lantern();
+    lantern = Lantern.prepared();
     chromium = new Chromium();
     ilse = new Person(chromium.browser(), lantern);
     teodor = new Person(chromium.browser(), lantern);
@@ -93,7 +93,6 @@ class StoryTest {
   @Test
   @Order(3)
   void anAddressSurvivesReloadBackAndASecondWindow() {
-    String address = ilse.page().url();
     ilse.page().keyboard().press("ArrowDown");
     ilse.page().keyboard().press("ArrowDown");
     Locator third =
@@ -104,6 +103,7 @@ class StoryTest {
     ilse.page().reload();
     assertThat(ilse.searchLine()).hasValue(LINE);
     assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(chosen);
+    String address = ilse.page().url();
     ilse.go("Folders").page().goBack();
     assertThat(ilse.searchLine()).hasValue(LINE);
     teodor.page().navigate(address);

@@ -23,7 +23,7 @@ class TrailTest {
 
   @BeforeAll
   static void open() {
-    lantern = new Lantern();
+    lantern = Lantern.prepared();
     chromium = new Chromium();
     maren = new Person(chromium.browser(), lantern).signIn("maren");
   }

@@ -26,7 +26,7 @@ final class Views {
 
   /** Walks over all of them with axe: at 390 px too by day, at 200 % zoom too by night. */
   static void walk(ColorScheme scheme) {
-    try (Lantern lantern = new Lantern();
+    try (Lantern lantern = Lantern.prepared();
         Chromium chromium = new Chromium();
         Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
       ilse.page().navigate(lantern.address() + "/sign-in");

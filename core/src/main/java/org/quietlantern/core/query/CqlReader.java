@@ -117,7 +117,8 @@ public final class CqlReader {
         Optional<Widening> widening = Widening.ofModifier(modifier);
         widening.ifPresent(widened::add);
         if (widening.isEmpty() && !modifier.equals("stem") && !CqlTerms.isHeading(clause)) {
-          problem(Problem.Code.CQL_NOT_SPOKEN, clause);
+          problems.add(
+              new Problem(Problem.Code.CQL_NOT_SPOKEN, clause.relationAt(), "/" + modifier));
         }
       }
     }

@@ -51,7 +51,7 @@ final class CqlTerms {
     Optional<String> unspeakable =
         modifiers.stream().filter(m -> !m.matches("[\\p{L}-]+")).findFirst();
     if (unspeakable.isPresent()) {
-      return problem(Problem.Code.CQL_NOT_SPOKEN, clause, unspeakable.get());
+      return problem(Problem.Code.CQL_NOT_SPOKEN, clause.relationAt(), "/" + unspeakable.get());
     }
     String name = Scanner.withoutQuotes(clause.term()).strip();
     return name.isEmpty()
@@ -70,7 +70,8 @@ final class CqlTerms {
   }
 
   private Optional<Term> inAnyField(Cql.Clause clause) {
-    List<String> words = Arrays.stream(clause.term().strip().split("\\s+")).toList();
+    List<String> words =
+        Arrays.stream(clause.term().replace("\\^", "^").strip().split("\\s+")).toList();
     if (clause.term().isBlank()) {
       return problem(Problem.Code.CQL_ENDS, clause.termAt(), "");
     }

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 
 /** Cuts a line into tokens; owns all arithmetic with places in the text. */
 final class Scanner {
+  private static final Pattern NAME = Pattern.compile("[\\p{L},][\\p{L}\\p{N},]*");
   private static final Pattern HEADING = Pattern.compile("(?i)heading(/[\\p{L}-]+)+");
   private static final String NAMES =
       Arrays.stream(Field.values()).map(Field::word).collect(Collectors.joining("|"));
@@ -240,12 +241,11 @@ final class Scanner {
     }
   }
 
-  /** Letters with commas, and something that is no slash (as in an address) after the colon. */
+  /** A name, or several with commas, and no slashes (as in an address) after the colon. */
   private boolean looksLikeField(int start, int colon) {
     String before = text.substring(start, colon);
-    boolean names =
-        !before.isEmpty() && before.chars().allMatch(c -> Character.isLetter(c) || c == ',');
-    return (names || HEADING.matcher(before).matches()) && !text.startsWith("//", colon + 1);
+    return (NAME.matcher(before).matches() || HEADING.matcher(before).matches())
+        && !text.startsWith("//", colon + 1);
   }
 
   private void add(Token.Kind kind, int start, int end) {

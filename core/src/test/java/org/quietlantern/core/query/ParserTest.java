@@ -55,6 +55,24 @@ class ParserTest {
           year: <2020                 | year: -2019
           moth year : 2020 – 2024     | moth and (year: 2020-2024)
           year: -2019                 | year: -2019
+          year: (2020-)               | year: 2020-
+          moth year: (2020-) 2019-    | moth and (year: 2020-) and 2019
+          year: 2020 moth >2019       | year: 2020 and moth and 2020-
+          moth year: 2020- >2019      | moth and (year: 2020-) and 2019
+          moth (a) >2020              | moth and a and 2020
+          moth year: ((2020-) or -9) -2019 | moth and (year: (2020- or 9)) and 2019
+          title,year: >2020           | title,year: 2020
+          heading/narrower: Bats      | heading/narrower: "Bats"
+          HEADING/Narrower: "Bats" or moth | heading/narrower: "Bats" or moth
+          heading/narrower/central: "Bats" | heading/narrower/central: "Bats"
+          heading/sun/narrower: moth  | heading/narrower/sun: "moth"
+          http://moth                 | http://moth
+          title://moth                | title://moth
+          :moth                       | moth
+          ,title: moth                | title: moth
+          wom?                        | wom?
+          abc*                        | abc*
+          "one (two) three"           | "one two three"
           """)
   void reads(String typed, String meant) {
     Parsed parsed = Parser.parse(typed);
@@ -89,6 +107,11 @@ class ParserTest {
           *                  | column 1: “*”: a cut word needs at least three letters before its *
           col*r              | column 1: “col*r”: * may only end a word
           ?oth*              | column 1: “?oth*”: a word may not start with an open letter
+          ab*                | column 1: “ab*”: a cut word needs at least three letters before its *
+          abc**              | column 1: “abc**”: * may only end a word
+          "one (two) xyz*z"  | column 12: “xyz*z”: * may only end a word
+          heading/narrower:  | column 1: “heading/narrower” needs the name of a heading after it, in quotation marks
+          moth heading/narrower: (a or b) | column 6: “heading/narrower” needs the name of a heading after it, in quotation marks
           ""                 | column 1: there is no word between these quotation marks
           ~~                 | column 1: there is nothing to search for yet
           """)
@@ -129,7 +152,12 @@ class ParserTest {
   @DisplayName(
       "A field that does not exist is pointed out at its place, with a blank before the colon too")
   @ParameterizedTest
-  @CsvSource({"colour: red, 0, 7", "moth colour : red, 5, 13"})
+  @CsvSource({
+    "colour: red, 0, 7",
+    "moth colour : red, 5, 13",
+    "tit1e: red, 0, 6",
+    "'a,b: x', 0, 4"
+  })
   void noSuchField(String typed, int start, int end) {
     assertThat(Parser.parse(typed).problems())
         .extracting(Problem::code, Problem::span)

@@ -65,4 +65,38 @@ class StrategyTest {
     assertThat(new Span(13, 14).column()).isEqualTo(14);
     assertThatThrownBy(() -> new Span(3, 2)).hasMessage("bad span [3, 2)");
   }
+
+  @Test
+  void linesAreSwitchedAndTheLimitOfAKindIsFound() {
+    Line held = new Line.Held("h", List.of("q:abcdefghjk"), false, false);
+    for (Line line : List.of(line("a", false), limit("b"), held)) {
+      assertThat(line.switched(true).off()).isTrue();
+      assertThat(line.switched(true).switched(false)).isEqualTo(line);
+    }
+    Strategy strategy = new Strategy(List.of(line("a", false), limit("b"), held));
+    assertThat(strategy.limit(Property.KIND)).contains((Line.Limited) limit("b"));
+    assertThat(strategy.limit(Property.LANGUAGE)).isEmpty();
+  }
+
+  @Test
+  void wordsOfFieldsWideningsAndProperties() {
+    assertThat(Field.list()).startsWith("title, abstract, author, heading, ");
+    assertThat(Widening.of("narrower")).isEqualTo(Widening.NARROWER);
+    assertThatThrownBy(() -> Widening.of("wider")).hasMessage("unknown widening: wider");
+    assertThat(Property.KIND.isLimit()).isTrue();
+    assertThat(Property.HEADING.isLimit()).isFalse();
+    assertThat(Property.values()).allSatisfy(p -> assertThat(p.meaning()).isNotBlank());
+  }
+
+  @Test
+  void aHeadingKnowsItsModifiers() {
+    assertThat(heading("narrower", "central", "sun").modifiers())
+        .containsExactly("narrower", "central", "sun");
+    assertThat(heading("sun", "narrower").modifiers()).containsExactly("narrower", "sun");
+    assertThat(heading().modifiers()).containsExactly("exact");
+  }
+
+  private static Term.Heading heading(String... modifiers) {
+    return Term.Heading.of("Bats", List.of(modifiers), new Span(0, 1));
+  }
 }

@@ -7,6 +7,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -29,6 +31,10 @@ class WatchTest {
     assertThat(later.news(RoaringBitmap.bitmapOf(1, 4)).isEmpty()).isTrue();
     assertThat(later.size()).isEqualTo(4);
     assertThat(memory.size()).as("memory is immutable").isEqualTo(3);
+    assertThat(memory.remembersAny(List.of(7, 2))).isTrue();
+    assertThat(memory.remembersAny(List.of(7, 4))).isFalse();
+    assertThat(memory).hasToString("Memory{1,2,3}").isNotEqualTo(later).isNotEqualTo(null);
+    assertThat(memory).hasSameHashCodeAs(Memory.of(RoaringBitmap.bitmapOf(1, 2, 3)));
   }
 
   @Test
@@ -60,7 +66,9 @@ class WatchTest {
           """)
   void newClass(String published, boolean wasHere, NewClass expected) {
     Optional<PartialDate> date = Optional.ofNullable(published).flatMap(PartialDate::read);
-    assertThat(NewClass.of(date, LocalDate.of(2026, 11, 24), wasHere)).isEqualTo(expected);
+    NewClass found = NewClass.of(date, LocalDate.of(2026, 11, 24), wasHere);
+    assertThat(found).isEqualTo(expected);
+    assertThat(found.word()).isEqualTo(expected.name().toLowerCase(Locale.ROOT).replace('_', ' '));
   }
 
   @DisplayName("N6: a rhythm closes next, right across clock changes")
@@ -88,6 +96,7 @@ class WatchTest {
   @Test
   void atOnceHasNoClosingHour() {
     assertThat(Rhythm.of("at-once").nextClosing(Instant.EPOCH, OSLO, LocalTime.NOON)).isEmpty();
+    assertThat(Rhythm.of("at-once").closesOn(LocalDate.EPOCH)).isFalse();
   }
 
   @ParameterizedTest

@@ -1,0 +1,45 @@
+package org.quietlantern.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Runs other programs, the checkout's own script among them. */
+final class Script {
+  static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+
+  private Script() {}
+
+  /** {@code ./lantern} as it was built, with further options of the server. */
+  static void lantern(String serverOptions, String... arguments) {
+    List<String> command = new ArrayList<>(List.of(ROOT.resolve("lantern").toString()));
+    command.addAll(List.of(arguments));
+    ProcessBuilder builder = new ProcessBuilder(command).directory(ROOT.toFile());
+    builder.environment().put("LANTERN_NO_BUILD", "1");
+    builder.environment().put("LANTERN_SERVER_OPTIONS", serverOptions);
+    output(builder);
+  }
+
+  /** What it said, on both its streams. */
+  static String output(String... command) {
+    return output(new ProcessBuilder(command));
+  }
+
+  static String output(ProcessBuilder builder) {
+    try {
+      Process process = builder.redirectErrorStream(true).start();
+      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      if (process.waitFor() != 0) {
+        throw new IllegalStateException(builder.command() + " failed:\n" + said);
+      }
+      return said;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+}
