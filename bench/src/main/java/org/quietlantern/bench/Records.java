@@ -34,7 +34,12 @@ final class Records {
   private static IndexEntry entry(Work work) {
     int id = work.number();
     return new IndexEntry(
-        id, "p" + id, Instant.EPOCH.plusSeconds(id), SOURCES.get(id % SOURCES.size()), read(work));
+        id,
+        "p" + id,
+        IndexEntry.SHARED,
+        Instant.EPOCH.plusSeconds(id),
+        SOURCES.get(id % SOURCES.size()),
+        read(work));
   }
 
   private static Publication read(Work work) {

@@ -3,13 +3,11 @@ package org.quietlantern.server;
 import static java.util.Map.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -21,6 +19,7 @@ import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.Undoing;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Endpoints;
+import org.quietlantern.server.support.Readings;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.World;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -185,51 +184,14 @@ class CommandLawTest {
     return giver.write(endpoint.method(), WORLD.fill(path(endpoint)), body(endpoint), id);
   }
 
-  /** Every reading of the group by some of its members: address to answer. */
   private static Map<String, String> everythingRead(List<Client> readers) {
-    Map<String, String> read = new TreeMap<>();
-    for (Endpoints.Endpoint endpoint : Endpoints.of(APP)) {
-      boolean reads = endpoint.method().equals("GET") && endpoint.path().startsWith(GROUP);
-      if (reads && !NOT_READ.matcher(endpoint.path()).find()) {
-        String address = WORLD.fill(endpoint.path()) + WORLD.query(endpoint);
-        for (int n = 0; n < readers.size(); n++) {
-          Client.Response answer = readers.get(n).get(address);
-          read.put(n + " " + endpoint.path(), answer.status() + " " + answer.body());
-        }
-      }
-    }
-    return read;
+    return Readings.of(APP, WORLD, readers, NOT_READ);
   }
 
-  /** Names what differs, from where it does. */
   private static void assertSame(String when, Map<String, String> wanted) {
     boolean both = wanted.keySet().stream().anyMatch(address -> address.startsWith("1 "));
     List<Client> readers = both ? List.of(WORLD.member(), colleague()) : List.of(WORLD.member());
-    List<String> differences = new ArrayList<>();
-    everythingRead(readers)
-        .forEach(
-            (address, now) -> {
-              String was = wanted.get(address);
-              if (!now.equals(was)) {
-                int from = Math.max(0, from(was, now) - 60);
-                differences.add(
-                    "%s: was …%s, is …%s".formatted(address, cut(was, from), cut(now, from)));
-              }
-            });
-    assertThat(differences).as(when).isEmpty();
-  }
-
-  private static int from(String one, String other) {
-    int same = 0;
-    while (same < Math.min(one.length(), other.length())
-        && one.charAt(same) == other.charAt(same)) {
-      same++;
-    }
-    return same;
-  }
-
-  private static String cut(String text, int from) {
-    return text.substring(Math.min(from, text.length()), Math.min(text.length(), from + 200));
+    assertThat(Readings.differences(wanted, everythingRead(readers))).as(when).isEmpty();
   }
 
   private static String path(Endpoints.Endpoint command) {

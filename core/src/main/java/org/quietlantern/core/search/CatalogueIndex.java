@@ -8,11 +8,11 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import org.apache.lucene.index.DirectoryReader;
-import org.apache.lucene.index.IndexWriter;
-import org.apache.lucene.index.IndexWriterConfig;
-import org.apache.lucene.index.Term;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.lucene.index.IndexReader;
+import org.apache.lucene.index.MultiReader;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.store.Directory;
 import org.apache.lucene.store.FSDirectory;
@@ -21,43 +21,42 @@ import org.apache.lucene.store.FSDirectory;
  * The searchable copy of a catalogue. It can be deleted at any time: its commits remember whose
  * copy it is and up to which change it goes, and whoever feeds it asks {@link #number} where to go
  * on.
+ *
+ * <p>What a group alone has stands in a part of its own. A group is answered from the shared part
+ * and its own together, as if they were one; nothing of another group's is ever opened for it.
  */
 public final class CatalogueIndex implements AutoCloseable {
-  private static final System.Logger LOG = System.getLogger(CatalogueIndex.class.getName());
-  private static final String NUMBER = "number";
-  private static final String CATALOGUE = "catalogue";
-
   /** The form of the documents; a copy in another form is made anew. */
   private static final String FORM = "4";
+
+  private static final String OWN = "own";
 
   static {
     IndexSearcher.setMaxClauseCount(32_768);
   }
 
   private final String catalogue;
-  private final Directory directory;
-  private final IndexWriter writer;
+  private final Opening directories;
+  private final IndexPart shared;
+  private final Map<Integer, IndexPart> own = new TreeMap<>();
   private final Columns columns = new Columns();
   private final PostingsCache kept = new PostingsCache();
-  private IndexState state;
+
+  /** What groups look at now, made when they ask; {@link IndexEntry#SHARED} for all without own. */
+  private final Map<Integer, IndexState> states = new HashMap<>();
+
   private long number;
 
-  private CatalogueIndex(Directory directory, String catalogue) throws IOException {
+  private CatalogueIndex(Opening directories, String catalogue) throws IOException {
     this.catalogue = catalogue + "/" + FORM;
-    this.directory = directory;
-    this.writer =
-        new IndexWriter(
-            directory, new IndexWriterConfig(new FieldAnalysis()).setCommitOnClose(false));
-    Map<String, String> data = new HashMap<>();
-    if (writer.getLiveCommitData() != null) {
-      writer.getLiveCommitData().forEach(e -> data.put(e.getKey(), e.getValue()));
+    this.directories = directories;
+    this.shared = new IndexPart(directories.open(""), this.catalogue);
+    number = shared.number();
+    for (String group : shared.committed(OWN).split(" ")) {
+      if (!group.isEmpty()) {
+        number = Math.min(number, part(Integer.parseInt(group)).number());
+      }
     }
-    if (this.catalogue.equals(data.get(CATALOGUE))) {
-      number = Long.parseLong(data.get(NUMBER));
-    } else {
-      writer.deleteAll();
-    }
-    state = new IndexState(DirectoryReader.open(writer), columns, kept, number);
   }
 
   /**
@@ -66,20 +65,37 @@ public final class CatalogueIndex implements AutoCloseable {
    * @param catalogue names the original; a copy of another original is emptied
    */
   public static CatalogueIndex open(Path folder, String catalogue) {
-    return open(() -> FSDirectory.open(folder), catalogue);
+    return open(part -> FSDirectory.open(folder.resolve(part)), catalogue);
   }
 
-  static CatalogueIndex open(Opening directory, String catalogue) {
+  static CatalogueIndex open(Opening directories, String catalogue) {
     try {
-      return new CatalogueIndex(directory.open(), catalogue);
+      return new CatalogueIndex(directories, catalogue);
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
   }
 
-  /** Makes a directory to keep the copy in. */
+  /** Makes a directory to keep a part of the copy in; the shared part has no name. */
   interface Opening {
-    Directory open() throws IOException;
+    Directory open(String part) throws IOException;
+  }
+
+  private IndexPart part(int group) throws IOException {
+    if (group == IndexEntry.SHARED) {
+      return shared;
+    }
+    IndexPart part = own.get(group);
+    if (part == null) {
+      String name = OWN + "-" + group;
+      part = new IndexPart(directories.open(name), catalogue + "/" + name);
+      own.put(group, part);
+    }
+    return part;
+  }
+
+  private List<IndexPart> parts() {
+    return Stream.concat(own.values().stream(), Stream.of(shared)).toList();
   }
 
   /** The last change taken in. */
@@ -98,11 +114,13 @@ public final class CatalogueIndex implements AutoCloseable {
       Collection<IndexEntry> put, Collection<Integer> remove, long upTo) {
     List<SetAside> aside = new ArrayList<>();
     try {
-      for (int id : remove) {
-        writer.deleteDocuments(key(id));
+      for (IndexPart part : parts()) {
+        for (int id : remove) {
+          part.remove(id);
+        }
       }
       for (IndexEntry entry : put) {
-        put(entry).ifPresent(why -> aside.add(new SetAside(entry.id(), why)));
+        part(entry.group()).put(entry).ifPresent(why -> aside.add(new SetAside(entry.id(), why)));
       }
       number = upTo;
       refresh();
@@ -112,22 +130,13 @@ public final class CatalogueIndex implements AutoCloseable {
     return aside;
   }
 
-  private Optional<String> put(IndexEntry entry) throws IOException {
-    try {
-      writer.updateDocument(key(entry.id()), Documents.of(entry));
-      return Optional.empty();
-    } catch (IllegalArgumentException unfit) {
-      writer.deleteDocuments(key(entry.id()));
-      return Optional.of(String.valueOf(unfit.getMessage()));
-    }
-  }
-
-  /** Makes what was taken in outlive the process. */
+  /** Makes what was taken in outlive the process; the shared part last, which names the others. */
   public synchronized void commit() {
+    String groups = own.keySet().stream().map(String::valueOf).collect(Collectors.joining(" "));
     try {
-      Map<String, String> data = Map.of(NUMBER, Long.toString(number), CATALOGUE, catalogue);
-      writer.setLiveCommitData(data.entrySet());
-      writer.commit();
+      for (IndexPart part : parts()) {
+        part.commit(number, Map.of(OWN, groups));
+      }
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
@@ -136,7 +145,9 @@ public final class CatalogueIndex implements AutoCloseable {
   /** Forgets everything; the next changes to take in start from the first. */
   public synchronized void empty() {
     try {
-      writer.deleteAll();
+      for (IndexPart part : parts()) {
+        part.empty();
+      }
       number = 0;
       refresh();
       commit();
@@ -145,13 +156,24 @@ public final class CatalogueIndex implements AutoCloseable {
     }
   }
 
+  /** Whoever looks at a part that is as it was goes on with what was found there. */
   private void refresh() throws IOException {
-    DirectoryReader newer = DirectoryReader.openIfChanged(state.reader(), writer);
-    if (newer != null) {
+    boolean all = shared.refresh();
+    for (Map.Entry<Integer, IndexPart> part : own.entrySet()) {
+      if (part.getValue().refresh() || all) {
+        forget(part.getKey());
+      }
+    }
+    if (all) {
+      forget(IndexEntry.SHARED);
+    }
+    states.replaceAll((group, state) -> state.upTo(number));
+  }
+
+  private void forget(int group) throws IOException {
+    IndexState state = states.remove(group);
+    if (state != null) {
       state.reader().decRef();
-      state = new IndexState(newer, columns, kept, number);
-    } else {
-      state = state.upTo(number);
     }
   }
 
@@ -160,14 +182,35 @@ public final class CatalogueIndex implements AutoCloseable {
     kept.forgetAll();
   }
 
-  private static Term key(int id) {
-    return new Term(IndexFields.KEY, Integer.toString(id));
+  /** The present state of what is everybody's; to be closed by the caller. */
+  public Snapshot snapshot() {
+    return snapshot(IndexEntry.SHARED);
   }
 
-  /** The present state; to be closed by the caller. */
-  public synchronized Snapshot snapshot() {
-    state.reader().incRef();
-    return new Snapshot(state);
+  /** The present state as a group (its row number) sees it; to be closed by the caller. */
+  public synchronized Snapshot snapshot(int group) {
+    try {
+      int seen = own.containsKey(group) ? group : IndexEntry.SHARED;
+      IndexState state = states.get(seen);
+      if (state == null) {
+        state = new IndexState(reader(seen), columns, kept, number);
+        states.put(seen, state);
+      }
+      state.reader().incRef();
+      return new Snapshot(state);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Held by whoever asked until it is given back. */
+  private IndexReader reader(int group) throws IOException {
+    if (group == IndexEntry.SHARED) {
+      shared.reader().incRef();
+      return shared.reader();
+    }
+    return new MultiReader(
+        new IndexReader[] {shared.reader(), own.get(group).reader()}, /* closeSubReaders= */ false);
   }
 
   /**
@@ -175,22 +218,18 @@ public final class CatalogueIndex implements AutoCloseable {
    * in can still be searched until it is closed.
    */
   public synchronized void retire() {
-    try {
-      writer.rollback();
-    } catch (IOException | RuntimeException broken) {
-      // It was broken already, which is why it is given up.
-      LOG.log(System.Logger.Level.DEBUG, "an index was given up", broken);
-    }
+    parts().forEach(IndexPart::retire);
   }
 
   @Override
   public synchronized void close() {
     try {
-      state.reader().decRef();
-      if (writer.isOpen()) {
-        writer.close();
+      for (int group : List.copyOf(states.keySet())) {
+        forget(group);
       }
-      directory.close();
+      for (IndexPart part : parts()) {
+        part.close();
+      }
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -2,7 +2,7 @@ package org.quietlantern.core.search;
 
 import java.io.IOException;
 import java.util.Locale;
-import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.NumericDocValues;
 import org.apache.lucene.index.SortedNumericDocValues;
@@ -33,7 +33,7 @@ final class CitedBy {
     return hash == 0 ? 1 : hash;
   }
 
-  static CitedBy of(DirectoryReader reader) throws IOException {
+  static CitedBy of(IndexReader reader) throws IOException {
     LongCounts known = new LongCounts(reader.maxDoc());
     for (LeafReaderContext leaf : reader.leaves()) {
       NumericDocValues own = leaf.reader().getNumericDocValues(IndexFields.DOI_HASH);

@@ -7,10 +7,19 @@ import org.quietlantern.core.publication.Publication;
 /**
  * A publication as the index takes it in. {@code id} is its row number, above 0.
  *
+ * @param group the group that alone has it, by its row number; {@link #SHARED} for everybody's
  * @param sources keys of the sources that supply it
  */
 public record IndexEntry(
-    int id, String publicId, Instant came, List<String> sources, Publication publication) {
+    int id,
+    String publicId,
+    int group,
+    Instant came,
+    List<String> sources,
+    Publication publication) {
+  /** Of no group in particular. */
+  public static final int SHARED = 0;
+
   public IndexEntry {
     sources = List.copyOf(sources);
     if (id <= 0) {

@@ -2,12 +2,12 @@ package org.quietlantern.core.search;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.search.IndexSearcher;
 
 /** One state of the index with what was found in it so far; shared by all who look at it. */
 final class IndexState {
-  private final DirectoryReader reader;
+  private final IndexReader reader;
   private final IndexSearcher searcher;
   private final Columns columns;
   private final PostingsCache kept;
@@ -15,7 +15,7 @@ final class IndexState {
   private Sets sets;
   private CitedBy citedBy;
 
-  IndexState(DirectoryReader reader, Columns columns, PostingsCache kept, long number) {
+  IndexState(IndexReader reader, Columns columns, PostingsCache kept, long number) {
     this.reader = reader;
     this.searcher = new IndexSearcher(reader);
     this.searcher.setQueryCache(null);
@@ -25,7 +25,7 @@ final class IndexState {
     this.number = number;
   }
 
-  DirectoryReader reader() {
+  IndexReader reader() {
     return reader;
   }
 

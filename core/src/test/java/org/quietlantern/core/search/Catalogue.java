@@ -44,7 +44,7 @@ final class Catalogue implements AutoCloseable {
           Cited.UNKNOWN);
   static final SearchContext TODAY =
       SearchContext.on(LocalDate.of(2026, 11, 25), ZoneId.of("Europe/Oslo"));
-  final CatalogueIndex index = CatalogueIndex.open(ByteBuffersDirectory::new, "test");
+  final CatalogueIndex index = CatalogueIndex.open(part -> new ByteBuffersDirectory(), "test");
   private int last;
 
   static Publication titled(String title) {
@@ -137,7 +137,8 @@ final class Catalogue implements AutoCloseable {
   }
 
   static IndexEntry entry(int id, List<String> sources, Publication publication) {
-    return new IndexEntry(id, "p" + id, Instant.EPOCH.plusSeconds(id), sources, publication);
+    return new IndexEntry(
+        id, "p" + id, IndexEntry.SHARED, Instant.EPOCH.plusSeconds(id), sources, publication);
   }
 
   static Compiled compile(Snapshot snapshot, Strategy strategy) {

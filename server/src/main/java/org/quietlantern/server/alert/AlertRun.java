@@ -16,6 +16,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
@@ -92,7 +93,7 @@ class AlertRun {
     }
     checkpoint.pass("alert: locked");
     Instant begun = system.now();
-    try (Snapshot snapshot = index.snapshot(upTo)) {
+    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), upTo)) {
       Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
@@ -102,6 +103,8 @@ class AlertRun {
       RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(memory, memory.news(matches));
+      // What the group brought in itself it knows (rule N5).
+      publications.own(Arrays.asList(boxed(news))).forEach(news::remove);
       mapper.resolve(id, boxed(toLookAt), calendar.now());
       RoaringBitmap aside = announcing.announce(alert, look, strategy, changes, news);
       matches.andNot(aside);

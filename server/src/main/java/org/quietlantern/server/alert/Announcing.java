@@ -11,6 +11,7 @@ import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.matching.Matching;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
@@ -87,7 +88,8 @@ class Announcing {
       try {
         savepoint.executeWithoutResult(
             status -> {
-              StoredPublication stored = publications.byId(List.of(id)).get(0);
+              StoredPublication stored =
+                  publications.byId(new Viewer(alert.grp()), List.of(id)).get(0);
               rounds.announce(finder, round, id, classOf.apply(stored), reasons.of(strategy, id));
             });
       } catch (RuntimeException broken) {

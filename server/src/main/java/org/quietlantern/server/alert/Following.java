@@ -6,6 +6,7 @@ import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
@@ -98,7 +99,7 @@ public class Following {
 
   private RoaringBitmap announced(
       AlertMapper.Row alert, int to, Compared compared, RoaringBitmap news) {
-    try (Snapshot snapshot = index.snapshot(compared.number())) {
+    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), compared.number())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       return announcing.announceEdited(alert, to, look, compared.next(), news);
     }

@@ -12,6 +12,7 @@ import org.quietlantern.core.search.Explanation;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -85,7 +86,8 @@ public class Arrivals {
         reviews.onOccasions(
             who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
     List<StoredPublication> stored =
-        publications.byId(found.stream().map(RoundMapper.FoundRow::publication).toList());
+        publications.byId(
+            Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList());
     Map<Integer, Summary> shown = summaries.of(who, stored);
     List<Member> members = reviewers(who);
     List<ArrivalShown> arrivals =

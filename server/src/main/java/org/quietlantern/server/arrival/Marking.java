@@ -14,6 +14,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Items;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
@@ -106,7 +107,7 @@ public class Marking implements CommandKinds {
     if (said == Mark.KEEP && folder == null) {
       throw Refusal.unusable("folder", "A keep needs a folder.");
     }
-    List<StoredPublication> works = publications.getAll(given.publications(), MOST);
+    List<StoredPublication> works = publications.getAll(Viewer.of(who), given.publications(), MOST);
     return marked(who, command, works, said, given.reason().strip(), folder);
   }
 
@@ -152,7 +153,7 @@ public class Marking implements CommandKinds {
   }
 
   private CommandResult<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
-    List<StoredPublication> works = publications.getAll(ids, MOST);
+    List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, MOST);
     List<Out> out = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     for (StoredPublication work : works) {

@@ -33,6 +33,8 @@ public class Catalogue {
   /** Letters of an identifier; a longer one finds no place in an index of the database. */
   public static final int LONGEST_NAME = 1_000;
 
+  private static final int EVERYBODY = Viewer.NOBODY.group();
+
   /** Letters of a key that are kept; comparing decides, the key only finds. */
   private static final int LONGEST_KEY = 400;
 
@@ -50,7 +52,8 @@ public class Catalogue {
 
   /**
    * Takes a page of records of a source, in the caller's transaction; the caller notes its own
-   * progress in the same one. Records of one work come under one publication.
+   * progress in the same one. Records of one work come under one publication. What a group's own
+   * source supplies changes nothing that others see.
    *
    * @return how many publications changed
    */
@@ -63,17 +66,80 @@ public class Catalogue {
     // A page may name a record twice; the last one is the newest.
     Map<String, SourceRecord> newest = new LinkedHashMap<>();
     records.forEach(record -> newest.put(record.identifier(), record));
-    int rank = mapper.rank(source);
+    CatalogueMapper.Supplier supplier = mapper.supplier(source);
     Map<String, WorkRecord> members = new LinkedHashMap<>();
     // Supplied after all that is kept, in the order of the page (rule W2).
     newest.forEach(
         (identifier, record) ->
             members.put(
-                identifier, WorkRecord.of(record, rank, Long.MAX_VALUE - MOST + members.size())));
-    Works works = load(source, members);
-    members.replaceAll((identifier, member) -> inItsPlace(works, source, member));
-    members.forEach((identifier, member) -> take(works, source, member));
-    return write(works, source, members);
+                identifier,
+                WorkRecord.of(record, supplier.rank(), Long.MAX_VALUE - MOST + members.size())));
+    Page page = new Page(source, supplier.grp(), calendar.now());
+    return supplier.grp() == EVERYBODY ? takeShared(page, members) : takeOwn(page, members);
+  }
+
+  /**
+   * Where a page of records comes from, and when.
+   *
+   * @param group whose source it is
+   */
+  private record Page(int source, int group, Instant now) {}
+
+  private int takeShared(Page page, Map<String, WorkRecord> members) {
+    Works works = load(EVERYBODY, page.source(), members);
+    int changed = takeInto(works, page, members);
+    for (int group : mapper.groupsWith(keys(members))) {
+      changed += join(load(group, page.source(), members), works, page);
+    }
+    return changed;
+  }
+
+  /** What is of a shared work stands under it, and supplies it with nothing. */
+  private int takeOwn(Page page, Map<String, WorkRecord> members) {
+    String[] identifiers = members.keySet().toArray(String[]::new);
+    Works shared = load(EVERYBODY, page.source(), members);
+    Works own = load(page.group(), page.source(), members);
+    Map<String, Integer> standing = new HashMap<>();
+    mapper
+        .standing(page.source(), identifiers)
+        .forEach(s -> standing.put(s.identifier(), s.work()));
+    Map<String, WorkRecord> rest = new LinkedHashMap<>();
+    members.forEach(
+        (identifier, member) -> {
+          Optional<Integer> under =
+              Optional.ofNullable(standing.get(identifier))
+                  .or(
+                      () ->
+                          own.find(new Work.Name(page.source(), identifier)).isPresent()
+                              ? Optional.empty()
+                              : member.reading().flatMap(shared::same).flatMap(Work::id));
+          under.ifPresentOrElse(
+              work -> keep(page, member, work), () -> rest.put(identifier, member));
+        });
+    return takeInto(own, page, rest) + join(own, shared, page);
+  }
+
+  private int takeInto(Works works, Page page, Map<String, WorkRecord> members) {
+    members.replaceAll((identifier, member) -> inItsPlace(works, page.source(), member));
+    members.forEach((identifier, member) -> take(works, page.source(), member));
+    return write(works, page, members);
+  }
+
+  /** What a group alone had and has turned out to be a shared work goes into that one. */
+  private int join(Works own, Works shared, Page page) {
+    int joined = 0;
+    for (Work work : own.stored()) {
+      Optional<Work> whole = shared.same(work);
+      if (whole.isPresent()) {
+        int into = whole.get().id().orElseThrow();
+        int from = work.id().orElseThrow();
+        mapper.merge(from, into);
+        mapper.noteJoin(from, into, page.source(), page.now());
+        number(from, Set.of(ChangeKind.JOINED), page.now());
+        joined++;
+      }
+    }
+    return joined;
   }
 
   /** What a source only repeats was supplied when it was supplied first. */
@@ -97,16 +163,11 @@ public class Catalogue {
   }
 
   /** All works that the records belong to already or share a key with. */
-  private Works load(int source, Map<String, WorkRecord> members) {
-    String[] keys =
-        members.values().stream()
-            .flatMap(member -> keys(member).stream())
-            .distinct()
-            .toArray(String[]::new);
+  private Works load(int group, int source, Map<String, WorkRecord> members) {
     String[] identifiers = members.keySet().toArray(String[]::new);
     Works works = new Works();
     Map<Integer, Work> byId = new HashMap<>();
-    for (CatalogueMapper.Kept kept : mapper.kept(source, identifiers, keys)) {
+    for (CatalogueMapper.Kept kept : mapper.kept(group, source, identifiers, keys(members))) {
       Work work =
           byId.computeIfAbsent(kept.work(), id -> Work.stored(id, kept.hash(), kept.withdrawn()));
       SourceRecord record =
@@ -120,41 +181,48 @@ public class Catalogue {
     return works;
   }
 
+  private static String[] keys(Map<String, WorkRecord> members) {
+    return members.values().stream()
+        .flatMap(member -> keys(member).stream())
+        .distinct()
+        .toArray(String[]::new);
+  }
+
   private static List<String> keys(WorkRecord member) {
     return member.reading().map(SameWork::keys).orElse(List.of()).stream()
         .map(key -> key.substring(0, Math.min(key.length(), LONGEST_KEY)))
         .toList();
   }
 
-  private int write(Works works, int source, Map<String, WorkRecord> members) {
-    Instant now = calendar.now();
+  private int write(Works works, Page page, Map<String, WorkRecord> members) {
     int changed = 0;
     for (Work work : works.touched()) {
-      changed += store(work, now) ? 1 : 0;
+      changed += store(work, page) ? 1 : 0;
     }
     for (Works.Merge merge : works.merges()) {
-      changed += merge(merge, source, now) ? 1 : 0;
+      changed += merge(merge, page) ? 1 : 0;
     }
-    for (Works.Pair pair : works.doubtful()) {
-      doubt(pair, now);
+    if (page.group() == EVERYBODY) {
+      works.doubtful().forEach(pair -> doubt(pair, page.now()));
     }
     members.forEach(
         (identifier, member) -> {
-          Work.Name name = new Work.Name(source, identifier);
-          keep(source, member, works.find(name).flatMap(Work::id).orElse(null), now);
+          Work.Name name = new Work.Name(page.source(), identifier);
+          keep(page, member, works.find(name).flatMap(Work::id).orElse(null));
         });
     return changed;
   }
 
   /** Writes the winning values if they are others than before. */
-  private boolean store(Work work, Instant now) {
+  private boolean store(Work work, Page page) {
+    Instant now = page.now();
     Optional<Publication> publication = work.publication();
     if (publication.isEmpty()) {
       return withdraw(work, now);
     }
     MergedFields winning = MergedFields.of(json.write(publication.get()), work.sources());
     if (work.id().isEmpty()) {
-      work.id(mapper.add(ids.next(), now, winning.fields(), winning.hash()));
+      work.id(mapper.add(ids.next(), page.group(), now, winning.fields(), winning.hash()));
       return true;
     }
     if (!work.isWithdrawn() && Arrays.equals(work.hash(), winning.hash())) {
@@ -193,16 +261,16 @@ public class Catalogue {
   }
 
   /** One that was never stored just is a part of the other. */
-  private boolean merge(Works.Merge merge, int source, Instant now) {
+  private boolean merge(Works.Merge merge, Page page) {
     if (merge.from().id().isEmpty()) {
       return false;
     }
     int from = merge.from().id().orElseThrow();
     int into = merge.into().id().orElseThrow();
     mapper.merge(from, into);
-    mapper.noteJoin(from, into, source, now);
-    number(from, Set.of(ChangeKind.JOINED), now);
-    number(into, Set.of(ChangeKind.JOINED), now);
+    mapper.noteJoin(from, into, page.source(), page.now());
+    number(from, Set.of(ChangeKind.JOINED), page.now());
+    number(into, Set.of(ChangeKind.JOINED), page.now());
     return true;
   }
 
@@ -214,17 +282,17 @@ public class Catalogue {
     }
   }
 
-  private void keep(int source, WorkRecord member, @Nullable Integer publication, Instant now) {
+  private void keep(Page page, WorkRecord member, @Nullable Integer publication) {
     SourceRecord record = member.record();
     mapper.keep(
-        source,
+        page.source(),
         record.identifier(),
         publication,
         record.format(),
         record.raw(),
         record.datestamp(),
         record.deleted(),
-        now,
+        page.now(),
         record.deleted() ? new String[0] : member.problems().toArray(String[]::new),
         keys(member).toArray(String[]::new));
   }

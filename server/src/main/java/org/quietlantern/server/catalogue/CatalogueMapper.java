@@ -30,6 +30,7 @@ interface CatalogueMapper {
       String askedPid,
       int id,
       String pid,
+      int grp,
       Instant came,
       boolean withdrawn,
       String fields) {}
@@ -59,12 +60,44 @@ interface CatalogueMapper {
         r.format, r.raw, r.datestamp, r.deleted, r.supply, s.rank
       from parts t join publication c on c.id = t.work
       join source_record r on r.publication = t.part join source s on s.id = r.source
+      where coalesce(c.grp, 0) = #{group} and coalesce(s.grp, 0) = #{group}
       order by r.id
       """)
-  List<Kept> kept(int source, String[] identifiers, String[] keys);
+  List<Kept> kept(int group, int source, String[] identifiers, String[] keys);
 
-  @Select("select rank from source where id = #{source}")
-  int rank(int source);
+  /** {@code grp}: whose it is; 0: everybody's. */
+  record Supplier(int rank, int grp) {}
+
+  @Select("select rank, coalesce(grp, 0) as grp from source where id = #{source}")
+  Supplier supplier(int source);
+
+  record Standing(String identifier, int work) {}
+
+  /** Records of a group's source that stand under a shared publication. */
+  @Select(
+      """
+      select r.identifier, c.id as work
+      from source_record r join publication p on p.id = r.publication
+      join publication c on c.id = coalesce(p.canonical, p.id)
+      where r.source = #{source} and r.identifier = any(#{identifiers}) and c.grp is null
+      order by r.id
+      """)
+  List<Standing> standing(int source, String[] identifiers);
+
+  /** Groups that alone have a publication with one of the keys. */
+  @Select(
+      """
+      select distinct p.grp
+      from work_key k join source_record r on r.id = k.source_record
+      join publication p on p.id = r.publication
+      where k.value = any(#{keys}) and p.grp is not null and p.canonical is null
+      order by 1
+      """)
+  List<Integer> groupsWith(String[] keys);
+
+  /** Those that one group alone has. */
+  @Select("select id from publication where id = any(#{ids}) and grp is not null order by id")
+  List<Integer> own(Integer[] ids);
 
   @Select(
       """
@@ -129,14 +162,14 @@ interface CatalogueMapper {
   @Select(
       """
       with added as (
-        insert into publication (pid, came, fields, hash)
-        values (#{pid}, #{now}, #{fields}::jsonb, #{hash}) returning id),
+        insert into publication (pid, grp, came, fields, hash)
+        values (#{pid}, nullif(#{group}, 0), #{now}, #{fields}::jsonb, #{hash}) returning id),
       numbered as (
         insert into publication_change (publication, kinds, at)
         select id, array['new'], #{now} from added)
       select id from added
       """)
-  int add(String pid, Instant now, String fields, byte[] hash);
+  int add(String pid, int group, Instant now, String fields, byte[] hash);
 
   @Update(
       """
@@ -168,7 +201,8 @@ interface CatalogueMapper {
 
   @Select(
       """
-      select p.pid as id, coalesce(p.fields ->> 'title', '') as title, w.what, w.why, w.at
+      select p.pid as id, case when p.grp is null then coalesce(p.fields ->> 'title', '') else ''
+        end as title, w.what, w.why, w.at
       from set_aside w join publication p on p.id = w.publication
       where w.resolved is null order by w.at desc, p.id
       """)
@@ -198,30 +232,45 @@ interface CatalogueMapper {
   @Select(
       """
       select c.at, c.kinds from publication p join publication_change c on c.publication = p.id
-      where p.id = #{publication} or p.canonical = #{publication} order by c.no desc
+      where (p.id = #{publication} or p.canonical = #{publication})
+        and (p.grp is null or p.grp = #{viewer})
+      order by c.no desc
       """)
-  List<ChangeRow> history(int publication);
+  List<ChangeRow> history(int viewer, int publication);
 
   @Select(
       """
-      select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
+      select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.id = any(#{ids}) and a.grp is null order by a.id
+      where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id
       """)
-  List<Row> byId(Integer[] ids);
+  List<Row> byId(int viewer, Integer[] ids);
 
   @Select(
       """
-      select a.id as asked, a.pid as asked_pid, p.id, p.pid, p.came,
+      select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.pid = any(#{pids}) and a.grp is null order by a.id
+      where a.id = any(#{ids}) order by a.id
       """)
-  List<Row> byPid(String[] pids);
+  List<Row> ofAnybody(Integer[] ids);
 
-  @Select("select count(*) from publication where pid = any(#{pids}) and grp is null")
-  int existing(String[] pids);
+  @Select(
+      """
+      select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
+        p.withdrawn is not null as withdrawn, p.fields::text
+      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
+      where a.pid = any(#{pids}) and (a.grp is null or a.grp = #{viewer}) order by a.id
+      """)
+  List<Row> byPid(int viewer, String[] pids);
+
+  @Select(
+      """
+      select count(*) from publication
+      where pid = any(#{pids}) and (grp is null or grp = #{viewer})
+      """)
+  int existing(int viewer, String[] pids);
 
   /** Which source supplies which publication, merged ones under what they are now. */
   record Supplying(int publication, String source) {}
@@ -231,7 +280,9 @@ interface CatalogueMapper {
       select distinct coalesce(p.canonical, p.id) as publication, s.key as source
       from publication p join source_record r on r.publication = p.id
       join source s on s.id = r.source
-      where coalesce(p.canonical, p.id) = any(#{ids}) and not r.deleted
+      join publication c on c.id = coalesce(p.canonical, p.id)
+      where c.id = any(#{ids}) and not r.deleted
+        and s.grp is not distinct from c.grp
         and (p.id = any(#{ids}) or p.canonical = any(#{ids}))
       order by 1, 2
       """)
@@ -248,9 +299,10 @@ interface CatalogueMapper {
       from publication p join source_record r on r.publication = p.id
       join source s on s.id = r.source
       where (p.id = #{publication} or p.canonical = #{publication}) and r.raw <> ''
+        and (s.grp is null or s.grp = #{viewer})
       order by s.rank, r.id
       """)
-  List<RecordRow> records(int publication);
+  List<RecordRow> records(int viewer, int publication);
 
   record OpenRecord(String format, String raw) {}
 
@@ -260,7 +312,7 @@ interface CatalogueMapper {
       select r.format, r.raw from publication p join source_record r on r.publication = p.id
       join source s on s.id = r.source
       where (p.id = #{publication} or p.canonical = #{publication}) and not r.deleted
-        and s.abstracts_open
+        and s.abstracts_open and s.grp is null
       order by r.id
       """)
   List<OpenRecord> openRecords(int publication);
@@ -282,9 +334,10 @@ interface CatalogueMapper {
   @Select(
       """
       select distinct k.value from work_key k join source_record r on r.id = k.source_record
-      where k.value = any(#{keys}) and not r.deleted
+      join source s on s.id = r.source
+      where k.value = any(#{keys}) and not r.deleted and (s.grp is null or s.grp = #{viewer})
       """)
-  List<String> keysHere(String[] keys);
+  List<String> keysHere(int viewer, String[] keys);
 
   @Select(
       """
@@ -331,7 +384,7 @@ interface CatalogueMapper {
   @Select(
       """
       select c.pid from publication p join publication c on c.id = p.canonical
-      where p.pid = #{pid} and p.grp is null
+      where p.pid = #{pid} and (p.grp is null or p.grp = #{viewer})
       """)
-  String canonicalOf(String pid);
+  String canonicalOf(int viewer, String pid);
 }

@@ -43,11 +43,11 @@ public class Publications {
    * Those of the ids that exist, withdrawn ones too, in the order of the ids. Merged ones are what
    * they were merged into; nothing comes twice.
    */
-  public List<StoredPublication> byPid(List<String> pids) {
+  public List<StoredPublication> byPid(Viewer viewer, List<String> pids) {
     Map<String, Integer> place = new HashMap<>();
     pids.forEach(pid -> place.putIfAbsent(pid, place.size()));
     Map<Integer, StoredPublication> found = new LinkedHashMap<>();
-    mapper.byPid(pids.toArray(String[]::new)).stream()
+    mapper.byPid(viewer.group(), pids.toArray(String[]::new)).stream()
         .sorted(Comparator.comparingInt(row -> place.get(row.askedPid())))
         .forEach(row -> found.putIfAbsent(row.id(), stored(row)));
     return List.copyOf(found.values());
@@ -57,34 +57,46 @@ public class Publications {
    * Those of the row numbers that exist, withdrawn ones too, by row number. Merged ones are what
    * they were merged into, once for each number asked for.
    */
-  public List<StoredPublication> byId(Collection<Integer> ids) {
-    return mapper.byId(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
+  public List<StoredPublication> byId(Viewer viewer, Collection<Integer> ids) {
+    return mapper.byId(viewer.group(), ids.toArray(Integer[]::new)).stream()
+        .map(this::stored)
+        .toList();
+  }
+
+  /** The same whoever may see them: for what is built of all, and shown to nobody as it is. */
+  public List<StoredPublication> ofAnybody(Collection<Integer> ids) {
+    return mapper.ofAnybody(ids.toArray(Integer[]::new)).stream().map(this::stored).toList();
   }
 
   /** Those of the DOIs that no publication here has, in their order. */
-  public List<String> notHere(List<String> dois) {
+  public List<String> notHere(Viewer viewer, List<String> dois) {
     String[] keys = dois.stream().map(SameWork::doiKey).toArray(String[]::new);
-    Set<String> here = Set.copyOf(mapper.keysHere(keys));
+    Set<String> here = Set.copyOf(mapper.keysHere(viewer.group(), keys));
     return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
   }
 
-  public Optional<StoredPublication> find(String pid) {
-    return byPid(List.of(pid)).stream().findFirst();
+  public Optional<StoredPublication> find(Viewer viewer, String pid) {
+    return byPid(viewer, List.of(pid)).stream().findFirst();
   }
 
-  public StoredPublication get(String pid) {
-    return find(pid).orElseThrow(Refusal::unknown);
+  public StoredPublication get(Viewer viewer, String pid) {
+    return find(viewer, pid).orElseThrow(Refusal::unknown);
+  }
+
+  /** What a publication is now: itself, or what it was merged into. */
+  public StoredPublication present(Viewer viewer, String pid) {
+    return get(viewer, canonicalOf(viewer, pid).orElse(pid));
   }
 
   /** All of some publications, each once; refused where one is not there or there are too many. */
-  public List<StoredPublication> getAll(List<String> pids, int most) {
+  public List<StoredPublication> getAll(Viewer viewer, List<String> pids, int most) {
     if (pids == null || pids.isEmpty() || pids.size() > most) {
       throw Refusal.unusable(
           "publications",
           "One act is about one publication at least and %,d at most.".formatted(most));
     }
-    List<StoredPublication> found = byPid(pids);
-    if (mapper.existing(pids.toArray(String[]::new)) < Set.copyOf(pids).size()) {
+    List<StoredPublication> found = byPid(viewer, pids);
+    if (mapper.existing(viewer.group(), pids.toArray(String[]::new)) < Set.copyOf(pids).size()) {
       throw Refusal.unknown();
     }
     return found;
@@ -99,14 +111,19 @@ public class Publications {
                 Collectors.mapping(CatalogueMapper.Part::part, Collectors.toList())));
   }
 
+  /** Those of some publications (row numbers) that one group alone has. */
+  public Set<Integer> own(Collection<Integer> ids) {
+    return ids.isEmpty() ? Set.of() : Set.copyOf(mapper.own(ids.toArray(Integer[]::new)));
+  }
+
   /** How many pairs may be the same work and wait for a person. */
   public int doubtful() {
     return mapper.doubtful();
   }
 
   /** The public id of the publication that this one was merged into. */
-  public Optional<String> canonicalOf(String pid) {
-    return Optional.ofNullable(mapper.canonicalOf(pid));
+  public Optional<String> canonicalOf(Viewer viewer, String pid) {
+    return Optional.ofNullable(mapper.canonicalOf(viewer.group(), pid));
   }
 
   /** The number of the last change; 0 in an empty catalogue. */
@@ -175,6 +192,7 @@ public class Publications {
         row.asked(),
         row.id(),
         row.pid(),
+        row.grp(),
         row.came(),
         row.withdrawn(),
         json.read(row.fields(), Publication.class));

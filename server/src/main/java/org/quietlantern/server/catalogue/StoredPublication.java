@@ -10,9 +10,16 @@ import org.quietlantern.core.publication.Publication;
  *
  * @param asked row number that was asked for: that of {@code id}, or of one merged into it
  * @param id its row number, never shown
+ * @param group the group that alone has it; 0 for everybody's
  */
 public record StoredPublication(
-    int asked, int id, String pid, Instant came, boolean withdrawn, Publication publication) {
+    int asked,
+    int id,
+    String pid,
+    int group,
+    Instant came,
+    boolean withdrawn,
+    Publication publication) {
   /** What its access depends on. */
   public static Ways.Asked asked(Publication publication) {
     return new Ways.Asked(

@@ -54,8 +54,8 @@ public class Versions {
    * The latest form first, the most believed source first; those that could not be read are left
    * out.
    */
-  public List<VersionShown> of(String pid) {
-    return mapper.records(publications.get(pid).id()).stream()
+  public List<VersionShown> of(Viewer viewer, String pid) {
+    return mapper.records(viewer.group(), publications.get(viewer, pid).id()).stream()
         .map(row -> new Reading(row, RecordReader.read(row.format(), row.raw())))
         .filter(reading -> reading.supplied() instanceof SuppliedRecord.Read)
         .sorted(Comparator.comparing(Reading::form).reversed())
@@ -64,8 +64,8 @@ public class Versions {
   }
 
   /** What changed of a work since it came, the latest first. */
-  public List<PublicationChange> history(String pid) {
-    return mapper.history(publications.get(pid).id()).stream()
+  public List<PublicationChange> history(Viewer viewer, String pid) {
+    return mapper.history(viewer.group(), publications.get(viewer, pid).id()).stream()
         .map(row -> new PublicationChange(row.at(), List.of(row.kinds())))
         .toList();
   }

@@ -107,7 +107,7 @@ final class Work {
     return readings().stream().allMatch(holds);
   }
 
-  private List<Publication> readings() {
+  List<Publication> readings() {
     return members.values().stream().flatMap(m -> m.reading().stream()).toList();
   }
 }

@@ -80,6 +80,28 @@ final class Works {
         .collect(Collectors.groupingBy(work -> work.likeness(reading)));
   }
 
+  /** The oldest work that is there and that a record is of, by all its records. */
+  Optional<Work> same(Publication reading) {
+    return compare(Optional.empty(), reading)
+        .getOrDefault(SameWork.Likeness.SAME, List.of())
+        .stream()
+        .filter(work -> work.id().isPresent() && !work.isWithdrawn())
+        .findFirst();
+  }
+
+  /** The same for a work of others, which has to fit it with all its records. */
+  Optional<Work> same(Work other) {
+    return other.readings().stream()
+        .flatMap(reading -> same(reading).stream())
+        .filter(work -> work.fits(other))
+        .findFirst();
+  }
+
+  /** All that have a row. */
+  List<Work> stored() {
+    return byName.values().stream().distinct().filter(work -> work.id().isPresent()).toList();
+  }
+
   /** The older takes over the younger, unless their records contradict each other. */
   private Work join(Work home, Work other) {
     if (!home.fits(other)) {

@@ -15,6 +15,7 @@ import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
@@ -136,7 +137,9 @@ public class Feeds implements CommandKinds {
     Page<FeedMapper.Told> page = Page.of(mapper.told(row.alert(), before, ENTRIES + 1), ENTRIES);
     List<FeedMapper.Told> told = page.rows();
     Map<Integer, StoredPublication> stored =
-        publications.byId(told.stream().map(FeedMapper.Told::publication).toList()).stream()
+        publications
+            .byId(new Viewer(row.grp()), told.stream().map(FeedMapper.Told::publication).toList())
+            .stream()
             .collect(Collectors.toMap(StoredPublication::asked, Function.identity()));
     String installation = calendar.installation().toString();
     Instant updated = told.stream().map(Feeds::updated).max(Instant::compareTo).orElse(row.at());

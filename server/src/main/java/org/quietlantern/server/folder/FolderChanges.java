@@ -15,6 +15,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -156,7 +157,7 @@ public class FolderChanges implements CommandKinds {
 
   private CommandResult<TakenOut, ItemsBefore> taken(Member who, String pid, List<String> ids) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<StoredPublication> works = publications.getAll(ids, Keeping.MOST);
+    List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, Keeping.MOST);
     List<Items.Taken> taken = new ArrayList<>();
     works.forEach(work -> taken.addAll(items.takeOut(folder.id(), work.id())));
     if (taken.isEmpty()) {

@@ -13,6 +13,7 @@ import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
@@ -103,7 +104,7 @@ public class FolderReading {
     List<FolderMapper.Item> all = items(folder);
     int start = Math.min(Math.max(from, 0), all.size());
     List<FolderMapper.Item> items = all.subList(start, Math.min(start + PAGE, all.size()));
-    Map<Integer, StoredPublication> stored = stored(items);
+    Map<Integer, StoredPublication> stored = stored(who, items);
     Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
     Map<Integer, Summary> shown = summaries.of(who, stored.values());
@@ -127,8 +128,10 @@ public class FolderReading {
         searches.inFolder(who, folder.id()));
   }
 
-  private Map<Integer, StoredPublication> stored(List<FolderMapper.Item> items) {
-    return publications.byId(items.stream().map(FolderMapper.Item::publication).toList()).stream()
+  private Map<Integer, StoredPublication> stored(Member who, List<FolderMapper.Item> items) {
+    return publications
+        .byId(Viewer.of(who), items.stream().map(FolderMapper.Item::publication).toList())
+        .stream()
         .collect(Collectors.toMap(StoredPublication::id, Function.identity()));
   }
 
@@ -168,7 +171,7 @@ public class FolderReading {
     List<RisWriter.Item> entries = new ArrayList<>();
     for (int start = 0; start < items.size(); start += PAGE) {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
-      Map<Integer, StoredPublication> stored = stored(page);
+      Map<Integer, StoredPublication> stored = stored(who, page);
       Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
       page.forEach(
           item ->

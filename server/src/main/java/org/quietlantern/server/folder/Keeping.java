@@ -13,6 +13,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -97,7 +98,8 @@ public class Keeping implements CommandKinds {
     if (wanted.note().length() > LONGEST_NOTE) {
       throw Refusal.unusable("note", "A note has at most 4,000 characters.");
     }
-    List<StoredPublication> works = publications.getAll(wanted.publications(), MOST);
+    List<StoredPublication> works =
+        publications.getAll(Viewer.of(who), wanted.publications(), MOST);
     Integer step = trail.findStep(who, wanted.step()).orElse(null);
     String note = wanted.note().strip();
     List<One> kept = new ArrayList<>();

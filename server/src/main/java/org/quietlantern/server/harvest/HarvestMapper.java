@@ -36,6 +36,10 @@ interface HarvestMapper {
   @Update("update installation set reading_edition = #{edition}")
   void setReadingEdition(int edition);
 
+  /** Of groups, too. */
+  @Select("select id, name, base_url, format from source order by rank, id")
+  List<Source> all();
+
   @Select("select id, name, base_url, format from source where grp is null order by rank, id")
   List<Source> sources();
 

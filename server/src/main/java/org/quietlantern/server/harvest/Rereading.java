@@ -28,7 +28,7 @@ class Rereading {
     if (mapper.readingEdition() >= RecordReader.EDITION) {
       return;
     }
-    for (HarvestMapper.Source source : mapper.sources()) {
+    for (HarvestMapper.Source source : mapper.all()) {
       LOG.info("reading the records of {} again", source.name());
       List<HarvestMapper.Kept> page = mapper.kept(source.id(), 0, Catalogue.MOST);
       while (!page.isEmpty()) {

@@ -39,6 +39,7 @@ class IndexFeeder {
             new IndexEntry(
                 stored.id(),
                 stored.pid(),
+                stored.group(),
                 stored.came(),
                 supplying.getOrDefault(stored.id(), List.of()),
                 stored.publication()));
@@ -52,12 +53,12 @@ class IndexFeeder {
   private List<StoredPublication> read(
       Collection<Integer> ids, List<CatalogueIndex.SetAside> aside) {
     try {
-      return publications.byId(ids);
+      return publications.ofAnybody(ids);
     } catch (RuntimeException unreadable) {
       List<StoredPublication> readable = new ArrayList<>();
       for (int id : ids) {
         try {
-          readable.addAll(publications.byId(List.of(id)));
+          readable.addAll(publications.ofAnybody(List.of(id)));
         } catch (RuntimeException broken) {
           aside.add(new CatalogueIndex.SetAside(id, String.valueOf(broken.getMessage())));
         }

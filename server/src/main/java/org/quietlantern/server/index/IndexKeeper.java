@@ -15,6 +15,7 @@ import org.apache.lucene.store.AlreadyClosedException;
 import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.slf4j.Logger;
@@ -52,20 +53,20 @@ public class IndexKeeper implements SmartLifecycle {
     this.properties = properties;
   }
 
-  /** A state that holds at least the change with this number; to be closed by the caller. */
-  public Snapshot snapshot(long atLeast) {
+  /** As a viewer sees it, with at least the change of this number; to be closed by the caller. */
+  public Snapshot snapshot(Viewer viewer, long atLeast) {
     if (index.number() < atLeast) {
       catchUp();
     }
-    return index.snapshot();
+    return index.snapshot(viewer.group());
   }
 
   /**
    * The same where it can be had; otherwise the last state that there is, which {@link #upToDate}
    * dates. To be closed by the caller.
    */
-  public Snapshot latest(long atLeast) {
-    return trouble.isThere() ? index.snapshot() : snapshot(atLeast);
+  public Snapshot latest(Viewer viewer, long atLeast) {
+    return trouble.isThere() ? index.snapshot(viewer.group()) : snapshot(viewer, atLeast);
   }
 
   /** Whether the copy cannot be brought up to date for now. */

@@ -19,6 +19,7 @@ import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.Stretch;
 import org.quietlantern.server.matching.Matching;
@@ -151,7 +152,7 @@ class OneJournal {
               return look.snapshot().search(look.compile(strategy), NEWEST).publicIds();
             });
     Map<List<String>, List<StoredPublication>> issues = new LinkedHashMap<>();
-    for (StoredPublication stored : publications.byPid(ids)) {
+    for (StoredPublication stored : publications.byPid(Viewer.of(who), ids)) {
       Host host = stored.publication().host();
       issues
           .computeIfAbsent(List.of(host.volume(), host.issue()), i -> new ArrayList<>())

@@ -6,6 +6,7 @@ import org.quietlantern.core.link.PublicId;
 import org.quietlantern.server.catalogue.OpenAbstracts;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.web.SignedIn;
@@ -48,13 +49,13 @@ class LinkController {
       return html(HttpStatus.NOT_FOUND, page.mistyped(id));
     }
     String pid = sound.id().text();
-    Optional<String> canonical = publications.canonicalOf(pid);
+    Optional<String> canonical = publications.canonicalOf(Viewer.NOBODY, pid);
     if (canonical.isPresent() || !pid.equals(id)) {
       return ResponseEntity.status(HttpStatus.MOVED_PERMANENTLY)
           .location(URI.create("/p/" + canonical.orElse(pid)))
           .build();
     }
-    Optional<StoredPublication> found = publications.find(pid);
+    Optional<StoredPublication> found = publications.find(Viewer.NOBODY, pid);
     if (found.isEmpty()) {
       return html(HttpStatus.NOT_FOUND, page.unknown());
     }

@@ -28,6 +28,7 @@ import org.quietlantern.core.search.SearchResult;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.search.Unheaded;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.LanternProperties;
@@ -108,7 +109,7 @@ public class Matching {
     if (HELD.get() != null) {
       return work.get();
     }
-    Supplier<T> inState = () -> inState(index.latest(waitFor), who, work);
+    Supplier<T> inState = () -> inState(index.latest(Viewer.of(who), waitFor), who, work);
     // Whoever has a connection to the database keeps nobody waiting for one by waiting here.
     return TransactionSynchronizationManager.isActualTransactionActive()
         ? inState.get()
@@ -263,11 +264,11 @@ public class Matching {
   }
 
   /** How often works are cited by others here, by DOI. */
-  public Map<String, Integer> citedBy(Collection<String> dois) {
+  public Map<String, Integer> citedBy(Member who, Collection<String> dois) {
     if (HELD.get() != null) {
       return CitedCounts.of(HELD.get().snapshot(), dois);
     }
-    try (Snapshot snapshot = index.latest(0)) {
+    try (Snapshot snapshot = index.latest(Viewer.of(who), 0)) {
       return CitedCounts.of(snapshot, dois);
     }
   }

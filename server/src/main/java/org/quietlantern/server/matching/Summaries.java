@@ -29,7 +29,7 @@ public class Summaries {
     SearchContext reader = circumstances.of(who);
     Ways ways = reader.ways();
     List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
-    Map<String, Integer> cited = matching.citedBy(dois);
+    Map<String, Integer> cited = matching.citedBy(who, dois);
     Map<Integer, Summary> summaries = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       summaries.put(

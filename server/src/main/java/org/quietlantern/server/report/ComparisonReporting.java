@@ -7,6 +7,7 @@ import org.quietlantern.core.report.Document;
 import org.quietlantern.core.report.Titles;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Refusal;
@@ -56,8 +57,8 @@ class ComparisonReporting implements Reporting {
                 imprint.title(who, two[0]), found.common() + found.lost().count()),
             new ComparisonReport.Side(
                 imprint.title(who, two[1]), found.common() + found.gained().count()),
-            part(found.gained()),
-            part(found.lost()),
+            part(who, found.gained()),
+            part(who, found.lost()),
             found.common(),
             imprint.address(who, name))
         .document();
@@ -67,9 +68,11 @@ class ComparisonReporting implements Reporting {
     return look.library().find(name).orElseThrow(Refusal::unknown);
   }
 
-  private ComparisonReport.Part part(Comparison.Part part) {
+  private ComparisonReport.Part part(Member who, Comparison.Part part) {
     return new ComparisonReport.Part(
         part.count(),
-        publications.byPid(part.newest()).stream().map(s -> Titles.of(s.publication())).toList());
+        publications.byPid(Viewer.of(who), part.newest()).stream()
+            .map(s -> Titles.of(s.publication()))
+            .toList());
   }
 }

@@ -11,6 +11,7 @@ import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Following;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Revisions;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -95,8 +96,8 @@ public class Revising implements CommandKinds {
               last.n(),
               found.common() + found.lost().count(),
               found.common() + found.gained().count(),
-              shown(found.gained()),
-              shown(found.lost()));
+              shown(who, found.gained()),
+              shown(who, found.lost()));
         });
   }
 
@@ -106,10 +107,10 @@ public class Revising implements CommandKinds {
         look.snapshot(), look.compile(last.strategy().strategy()), look.compile(strategy), NAMED);
   }
 
-  private SideShown shown(Comparison.Part part) {
+  private SideShown shown(Member who, Comparison.Part part) {
     return new SideShown(
         part.count(),
-        publications.byPid(part.newest()).stream()
+        publications.byPid(Viewer.of(who), part.newest()).stream()
             .map(stored -> new Titled(stored.pid(), stored.publication().title()))
             .toList());
   }

@@ -7,6 +7,7 @@ import org.quietlantern.core.search.SimilarPublications;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Shelf;
 import org.quietlantern.server.matching.StrategyBody;
@@ -32,11 +33,12 @@ class AlikeShelf implements Shelf {
   @Override
   @Transactional(readOnly = true)
   public Optional<StrategyBody> find(int group, String name) {
-    return stored(name).map(stored -> StrategyBody.of(Strategy.of(line(alike(stored)))));
+    return stored(group, name)
+        .map(stored -> StrategyBody.of(Strategy.of(line(alike(group, stored)))));
   }
 
-  private List<String> alike(StoredPublication stored) {
-    try (Snapshot snapshot = index.snapshot(0)) {
+  private List<String> alike(int group, StoredPublication stored) {
+    try (Snapshot snapshot = index.snapshot(new Viewer(group), 0)) {
       return new SimilarPublications(snapshot, stored.publication()).found(stored.pid());
     }
   }
@@ -49,10 +51,11 @@ class AlikeShelf implements Shelf {
   @Override
   @Transactional(readOnly = true)
   public Optional<String> title(int group, String name) {
-    return stored(name).map(stored -> "what is like “" + stored.publication().title() + "”");
+    return stored(group, name).map(stored -> "what is like “" + stored.publication().title() + "”");
   }
 
-  private Optional<StoredPublication> stored(String name) {
-    return publications.find(publications.canonicalOf(name).orElse(name));
+  private Optional<StoredPublication> stored(int group, String name) {
+    Viewer viewer = new Viewer(group);
+    return publications.find(viewer, publications.canonicalOf(viewer, name).orElse(name));
   }
 }

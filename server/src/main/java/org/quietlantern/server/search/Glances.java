@@ -12,6 +12,7 @@ import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.vocabulary.Concept;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
@@ -103,7 +104,7 @@ public class Glances {
         look.snapshot().search(look.compile(strategy), ordering).publicIds().stream()
             .limit(NAMED)
             .toList();
-    return List.copyOf(summaries.of(who, publications.byPid(ids)).values());
+    return List.copyOf(summaries.of(who, publications.byPid(Viewer.of(who), ids)).values());
   }
 
   /**

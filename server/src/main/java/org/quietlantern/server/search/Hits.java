@@ -11,6 +11,7 @@ import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
@@ -49,7 +50,7 @@ public class Hits {
 
   /** In the order of the ids; {@code strategy} is what to light in the titles. */
   public List<Hit> of(Member who, List<String> pids, Optional<Strategy> strategy) {
-    List<StoredPublication> found = publications.byPid(pids);
+    List<StoredPublication> found = publications.byPid(Viewer.of(who), pids);
     List<Integer> ids = found.stream().map(StoredPublication::id).toList();
     Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), ids);
     Map<Integer, List<Folders.FolderName>> holding = folders.holding(who, ids);

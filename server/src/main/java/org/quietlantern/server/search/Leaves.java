@@ -13,6 +13,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -55,7 +56,7 @@ public class Leaves {
 
   /** {@code strategy}: the search that led to it, if one did. */
   public Leaf get(Member who, String pid, Optional<Strategy> strategy) {
-    StoredPublication stored = publications.get(publications.canonicalOf(pid).orElse(pid));
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
     Publication publication = stored.publication();
     List<CurrentMark> said =
         reviews

@@ -11,6 +11,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.SimilarPublications;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
@@ -65,7 +66,7 @@ class Outward {
   }
 
   OutwardShown of(Member who, String pid) {
-    StoredPublication stored = publications.get(publications.canonicalOf(pid).orElse(pid));
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
     Publication publication = stored.publication();
     return matching.look(
         who,
@@ -76,10 +77,10 @@ class Outward {
           List<String> found = alike.found(stored.pid());
           return new OutwardShown(
               references,
-              publications.notHere(publication.cited().dois()),
+              publications.notHere(Viewer.of(who), publication.cited().dois()),
               ways(look, stored, found),
               Math.max(0, publication.authors().size() - AUTHORS),
-              closest(alike, found),
+              closest(who, alike, found),
               look.circumstances().today());
         });
   }
@@ -119,8 +120,8 @@ class Outward {
     return StrategyBody.of(new Strategy(List.of(line))).lines().get(0);
   }
 
-  private List<Like> closest(SimilarPublications alike, List<String> found) {
-    return publications.byPid(found.stream().limit(CLOSEST).toList()).stream()
+  private List<Like> closest(Member who, SimilarPublications alike, List<String> found) {
+    return publications.byPid(Viewer.of(who), found.stream().limit(CLOSEST).toList()).stream()
         .map(
             like ->
                 new Like(

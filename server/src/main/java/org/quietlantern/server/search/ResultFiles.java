@@ -6,6 +6,7 @@ import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.LanternProperties;
@@ -48,7 +49,7 @@ class ResultFiles {
     StringBuilder file = new StringBuilder();
     for (int from = 0; from < found.length; from += AT_ONCE) {
       int[] some = Arrays.copyOfRange(found, from, Math.min(found.length, from + AT_ONCE));
-      file.append(new RisWriter().write(items(some)));
+      file.append(new RisWriter().write(items(who, some)));
     }
     return file.toString();
   }
@@ -57,12 +58,12 @@ class ResultFiles {
   private static final int MOST_NAMED = 500;
 
   /** Some publications by their ids, each once. */
-  String ris(List<String> ids) {
-    return new RisWriter().write(items(publications.getAll(ids, MOST_NAMED)));
+  String ris(Member who, List<String> ids) {
+    return new RisWriter().write(items(publications.getAll(Viewer.of(who), ids, MOST_NAMED)));
   }
 
-  private List<RisWriter.Item> items(int[] ids) {
-    return items(publications.byId(Arrays.stream(ids).boxed().toList()));
+  private List<RisWriter.Item> items(Member who, int[] ids) {
+    return items(publications.byId(Viewer.of(who), Arrays.stream(ids).boxed().toList()));
   }
 
   private List<RisWriter.Item> items(List<StoredPublication> all) {

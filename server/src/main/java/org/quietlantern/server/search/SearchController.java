@@ -6,6 +6,7 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Versions;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
@@ -129,7 +130,7 @@ class SearchController {
   /** Some publications in RIS, in the order of the ids. */
   @GetMapping(value = "/records.ris", produces = "application/x-research-info-systems")
   ResponseEntity<byte[]> some(Member me, @RequestParam(required = false) List<String> id) {
-    return Attachment.of("publications.ris", files.ris(id == null ? List.of() : id));
+    return Attachment.of("publications.ris", files.ris(me, id == null ? List.of() : id));
   }
 
   /** Saved searches and steps that a line can hold, or that can be compared. */
@@ -170,13 +171,13 @@ class SearchController {
   /** What each source supplied of it: its versions, the latest form first. */
   @GetMapping("/publications/{publication}/versions")
   List<Versions.VersionShown> versions(Member me, @PathVariable String publication) {
-    return versions.of(publication);
+    return versions.of(Viewer.of(me), publication);
   }
 
   /** What changed of it since it came, the latest first. */
   @GetMapping("/publications/{publication}/history")
   List<Versions.PublicationChange> history(Member me, @PathVariable String publication) {
-    return versions.history(publication);
+    return versions.history(Viewer.of(me), publication);
   }
 
   /** One publication with everything that is known of it. */

@@ -13,6 +13,7 @@ import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
@@ -144,7 +145,7 @@ public class Trail implements CommandKinds {
    */
   @Transactional
   public void open(Member who, String publication, @Nullable String step) {
-    int id = publications.get(publication).id();
+    int id = publications.get(Viewer.of(who), publication).id();
     mapper.open(who.id(), id, findStep(who, step).orElse(null), calendar.now());
   }
 

@@ -74,7 +74,7 @@ class OneWorkOnceTest {
     assertThat(field("index:1", "title")).isEqualTo("Owls over orchards: a census");
     assertThat(field("index:1", "abstractText")).isEqualTo("Owls hunted over dark orchards.");
     assertThat(field("index:1", "authors")).contains("Liv Marie");
-    assertThat(APP.bean(Versions.class).of(first))
+    assertThat(APP.bean(Versions.class).of(Viewer.NOBODY, first))
         .as("each as it was supplied")
         .extracting(
             Versions.VersionShown::source,
@@ -124,7 +124,7 @@ class OneWorkOnceTest {
     take("shelf", new SourceRecord("shelf:h", "oai_dc", "", "2026-11-21", true));
     take("night-index", mods("index:h", "Newts at lit ponds", "Reed", doi("10.5555/n.1")));
     List<List<String>> kinds =
-        APP.bean(Versions.class).history(newts).stream()
+        APP.bean(Versions.class).history(Viewer.NOBODY, newts).stream()
             .map(Versions.PublicationChange::kinds)
             .toList();
     assertThat(kinds).last().as("it came").isEqualTo(List.of("new"));

@@ -75,7 +75,9 @@ class LiteratureSearchTest {
       if (!record.deleted()
           && RecordReader.read("mods", record.raw()) instanceof SuppliedRecord.Read read) {
         int id = before + entries.size() + 1;
-        entries.add(new IndexEntry(id, "p" + id, Instant.EPOCH, List.of(), read.publication()));
+        entries.add(
+            new IndexEntry(
+                id, "p" + id, IndexEntry.SHARED, Instant.EPOCH, List.of(), read.publication()));
       }
     }
     index.apply(entries, List.of(), before + entries.size());
