@@ -64,6 +64,12 @@ describe('the lines of a sheet', () => {
     expect(s.texts()).toEqual(['moths', '']);
   });
 
+  it('keep what names of headings meant while a line is edited', () => {
+    const s = sheet({ ...MOTHS, text: 'heading/exact: Moths', means: { moths: 'urn:m' } });
+    s.do((now) => now.type('m', 'heading/exact: Moths or bats'));
+    expect(s.now().lines[0]?.means).toEqual({ moths: 'urn:m' });
+  });
+
   it('have one limit a property; one that asks for nothing goes', () => {
     const s = sheet(MOTHS);
     s.do((now) => now.limit({ property: 'date', from: '2016' }));

@@ -4,7 +4,7 @@ import type { Schema } from '../../api';
 export type Line = Schema['LineBody'];
 export type Strategy = { version: number; lines: Line[] };
 
-const VERSION = 2;
+const VERSION = 3;
 export const UNKNOWN = 'unknown';
 
 let last = 0;

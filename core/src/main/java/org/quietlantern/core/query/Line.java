@@ -2,6 +2,7 @@ package org.quietlantern.core.query;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 
@@ -30,18 +31,46 @@ public sealed interface Line {
   /** The same line under another id. */
   Line called(String id);
 
-  /** Text as it was typed; everything else about the line is derived from it. */
-  record Words(String id, String text, boolean off, Set<Widening> widened) implements Line {
+  /**
+   * Text as it was typed; everything else about the line is derived from it.
+   *
+   * @param means what names of headings in it meant before headings were renamed: names in folded
+   *     letters with URIs. Names that are not there mean what they mean now.
+   */
+  record Words(
+      String id, String text, boolean off, Set<Widening> widened, Map<String, String> means)
+      implements Line {
     public Words {
       checkId(id);
       widened = Set.copyOf(widened);
+      means = Map.copyOf(means);
       if (!widened.stream().allMatch(Widening::works)) {
         throw new IllegalArgumentException("this widening is not there yet: " + widened);
       }
     }
 
+    public Words(String id, String text, boolean off, Set<Widening> widened) {
+      this(id, text, off, widened, Map.of());
+    }
+
     public Words(String id, String text, boolean off) {
       this(id, text, off, EnumSet.noneOf(Widening.class));
+    }
+
+    /** The same line in force with another text. */
+    public Words saying(String other) {
+      return new Words(id, other, false, widened, means);
+    }
+
+    /** The same line in force, widened in more ways. */
+    public Words wider(Set<Widening> more) {
+      Set<Widening> all = EnumSet.copyOf(more);
+      all.addAll(widened);
+      return new Words(id, text, false, all, means);
+    }
+
+    public Words meaning(Map<String, String> names) {
+      return new Words(id, text, off, widened, names);
     }
 
     public Parsed parsed() {
@@ -50,12 +79,12 @@ public sealed interface Line {
 
     @Override
     public Line switched(boolean isOff) {
-      return new Words(id, text, isOff, widened);
+      return new Words(id, text, isOff, widened, means);
     }
 
     @Override
     public Line called(String newId) {
-      return new Words(newId, text, off, widened);
+      return new Words(newId, text, off, widened, means);
     }
 
     @Override

@@ -28,7 +28,8 @@ public final class Explainer {
     List<Explanation> reasons = new ArrayList<>();
     Lexicon lexicon = new Lexicon(snapshot.reader());
     MatchingTerms.Trees widened =
-        (line, typed) -> Widener.widen(typed, line.widened(), headings, lexicon);
+        (line, typed) ->
+            Widener.widen(typed, line.widened(), headings.meaning(line.means()), lexicon);
     for (MatchingTerms.Leaf leaf : MatchingTerms.of(strategy, library, widened)) {
       List<Field> fields = leaf.fields().stream().filter(f -> meets(leaf, f, id)).toList();
       if (!fields.isEmpty()) {
@@ -39,9 +40,9 @@ public final class Explainer {
   }
 
   private boolean meets(MatchingTerms.Leaf leaf, Field field, int id) {
+    Headings meant = headings.meaning(leaf.means());
     Query query =
-        leaf.term()
-            .match(new TermCompiler(new Lexicon(snapshot.reader()), headings, List.of(field)));
+        leaf.term().match(new TermCompiler(new Lexicon(snapshot.reader()), meant, List.of(field)));
     return !(query instanceof MatchNoDocsQuery)
         && snapshot.count(
                 new BooleanQuery.Builder()

@@ -248,12 +248,12 @@ public final class LineHelp {
   }
 
   private Gain gain(Strategy strategy, Line.Words line, Widening widening) {
-    Set<Widening> both = EnumSet.of(widening);
-    both.addAll(line.widened());
-    Line.Words wide = new Line.Words(line.id(), line.text(), line.off(), both);
+    Line.Words wide = line.wider(EnumSet.of(widening));
     Strategy widened =
         new Strategy(
-            strategy.lines().stream().map(l -> l.id().equals(line.id()) ? wide : l).toList());
+            strategy.lines().stream()
+                .map(l -> l.id().equals(line.id()) ? wide.switched(line.off()) : l)
+                .toList());
     int alone = alone(wide) - alone(line);
     return new Gain(widening, alone, whole(widened) - whole(strategy));
   }

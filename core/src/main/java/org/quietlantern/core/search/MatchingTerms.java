@@ -2,6 +2,7 @@ package org.quietlantern.core.search;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -14,8 +15,11 @@ import org.quietlantern.core.query.Term;
 
 /** The words, cut words and phrases of a strategy that can make a publication match. */
 final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
-  /** {@code fields} is where it is searched; never empty. */
-  record Leaf(String line, Term term, List<Field> fields) {}
+  /**
+   * {@code fields} is where it is searched; never empty. {@code means}: names of headings in its
+   * line that mean what they meant before.
+   */
+  record Leaf(String line, Term term, List<Field> fields, Map<String, String> means) {}
 
   /** Strategies inside strategies. */
   private static final int DEEPEST = 10;
@@ -27,10 +31,12 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
 
   private final String line;
   private final List<Field> fields;
+  private final Map<String, String> means;
 
-  private MatchingTerms(String line, List<Field> fields) {
+  private MatchingTerms(String line, List<Field> fields, Map<String, String> means) {
     this.line = line;
     this.fields = fields;
+    this.means = means;
   }
 
   /** Of the lines in force that find something; those of held strategies under their line. */
@@ -49,7 +55,8 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
   /** Every word of a line, whether it finds or rules out. */
   static List<Leaf> ofWords(Line.Words line) {
     return line.parsed().tree().stream()
-        .flatMap(tree -> tree.match(new MatchingTerms(line.id(), IndexFields.DEFAULTS)))
+        .flatMap(
+            tree -> tree.match(new MatchingTerms(line.id(), IndexFields.DEFAULTS, line.means())))
         .filter(leaf -> !(leaf.term() instanceof Term.Heading))
         .distinct()
         .toList();
@@ -72,7 +79,8 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
           ? Stream.empty()
           : parsed.tree().stream()
               .map(tree -> trees.of(words, tree))
-              .flatMap(tree -> tree.match(new MatchingTerms(as, IndexFields.DEFAULTS)));
+              .flatMap(
+                  tree -> tree.match(new MatchingTerms(as, IndexFields.DEFAULTS, words.means())));
     }
     if (line instanceof Line.Held held && !held.rulesOut() && deep > 0) {
       return held.strategies().stream()
@@ -99,22 +107,22 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
 
   @Override
   public Stream<Leaf> word(Term.Word word) {
-    return Stream.of(new Leaf(line, word, fields));
+    return Stream.of(new Leaf(line, word, fields, means));
   }
 
   @Override
   public Stream<Leaf> cut(Term.Cut cut) {
-    return Stream.of(new Leaf(line, cut, fields));
+    return Stream.of(new Leaf(line, cut, fields, means));
   }
 
   @Override
   public Stream<Leaf> phrase(Term.Phrase phrase) {
-    return Stream.of(new Leaf(line, phrase, fields));
+    return Stream.of(new Leaf(line, phrase, fields, means));
   }
 
   @Override
   public Stream<Leaf> heading(Term.Heading heading) {
-    return Stream.of(new Leaf(line, heading, List.of(Field.HEADING)));
+    return Stream.of(new Leaf(line, heading, List.of(Field.HEADING), means));
   }
 
   @Override
@@ -134,6 +142,6 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
 
   @Override
   public Stream<Leaf> in(Term.In in) {
-    return in.term().match(new MatchingTerms(line, in.fields()));
+    return in.term().match(new MatchingTerms(line, in.fields(), means));
   }
 }

@@ -17,6 +17,7 @@ import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.vocabulary.Headings;
 
 /** A strategy as queries, line by line, and what is wrong or worth knowing about each. */
 final class StrategyCompiler {
@@ -131,17 +132,18 @@ final class StrategyCompiler {
   private Optional<Compiled.Part> typed(Line.Words line) {
     Parsed parsed = line.parsed();
     parsed.problems().forEach(p -> problems.add(new Compiled.Placed(line.id(), p)));
+    Headings headings = circumstances.headings().meaning(line.means());
     return parsed
         .tree()
-        .map(tree -> Widener.widen(tree, line.widened(), circumstances.headings(), lexicon))
+        .map(tree -> Widener.widen(tree, line.widened(), headings, lexicon))
         .map(
             tree ->
                 new Compiled.Part(
-                    line, query(line.id(), tree), parsed.rulesOut(), Optional.empty()));
+                    line, query(line.id(), tree, headings), parsed.rulesOut(), Optional.empty()));
   }
 
-  private Query query(String line, Term tree) {
-    TermCompiler compiler = new TermCompiler(lexicon, circumstances.headings(), List.of());
+  private Query query(String line, Term tree, Headings headings) {
+    TermCompiler compiler = new TermCompiler(lexicon, headings, List.of());
     Query query = tree.match(compiler);
     compiler.problems().forEach(p -> problems.add(new Compiled.Placed(line, p)));
     compiler

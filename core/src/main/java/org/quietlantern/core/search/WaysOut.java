@@ -85,8 +85,7 @@ public final class WaysOut {
   private Stream<WayOut> words(Strategy strategy, Line.Words line) {
     List<WayOut> ways = new ArrayList<>();
     if (!line.widened().contains(Widening.VARIANTS)) {
-      Line wide = new Line.Words(line.id(), line.text(), false, EnumSet.of(Widening.VARIANTS));
-      ways.add(way(strategy, Kind.VARIANTS, wide, ""));
+      ways.add(way(strategy, Kind.VARIANTS, line.wider(EnumSet.of(Widening.VARIANTS)), ""));
     }
     for (LineHelp.Offer offer : new LineHelp(snapshot, circumstances, library).offers(line)) {
       switch (offer.kind()) {
@@ -102,8 +101,7 @@ public final class WaysOut {
 
   private WayOut put(Strategy strategy, Line.Words line, LineHelp.Offer offer, Kind kind) {
     String text = putInto(line.text(), offer.span(), offer.text(), kind == Kind.SPELLING);
-    return way(
-        strategy, kind, new Line.Words(line.id(), text, false, line.widened()), offer.text());
+    return way(strategy, kind, line.saying(text), offer.text());
   }
 
   /** A text with another word in the place of one, or beside it. */

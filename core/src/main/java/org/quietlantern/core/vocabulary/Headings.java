@@ -19,12 +19,15 @@ import org.quietlantern.core.publication.Fold;
 public final class Headings {
   public static final Headings NONE = new Headings(List.of(), List.of());
 
-  private final Map<String, Concept> byUri = new LinkedHashMap<>();
-  private final Map<String, List<Concept>> narrower = new HashMap<>();
-  private final Map<Kind, Map<String, Concept>> byName = new HashMap<>();
-  private final Map<String, Named> byForm = new HashMap<>();
-  private final HeadingIndex index = new HeadingIndex();
-  private final Map<String, Concept> aspects = new LinkedHashMap<>();
+  private final Map<String, Concept> byUri;
+  private final Map<String, List<Concept>> narrower;
+  private final Map<Kind, Map<String, Concept>> byName;
+  private final Map<String, Named> byForm;
+  private final HeadingIndex index;
+  private final Map<String, Concept> aspects;
+
+  /** Names in folded letters that mean a heading whoever has them now. */
+  private final Map<String, String> meant;
 
   /** What sort of name a heading was met by, best first. */
   public enum Kind {
@@ -48,6 +51,13 @@ public final class Headings {
   public record Named(Concept heading, String name, Kind kind) {}
 
   public Headings(Collection<Concept> headings, Collection<Concept> aspects) {
+    byUri = new LinkedHashMap<>();
+    narrower = new HashMap<>();
+    byName = new HashMap<>();
+    byForm = new HashMap<>();
+    index = new HeadingIndex();
+    this.aspects = new LinkedHashMap<>();
+    meant = Map.of();
     headings.forEach(heading -> byUri.put(heading.uri(), heading));
     aspects.forEach(aspect -> this.aspects.put(aspect.uri(), aspect));
     for (Concept heading : headings) {
@@ -64,6 +74,25 @@ public final class Headings {
       }
     }
     narrower.values().forEach(below -> below.sort(Comparator.comparing(Concept::label)));
+  }
+
+  private Headings(Headings same, Map<String, String> meant) {
+    this.byUri = same.byUri;
+    this.narrower = same.narrower;
+    this.byName = same.byName;
+    this.byForm = same.byForm;
+    this.index = same.index;
+    this.aspects = same.aspects;
+    this.meant = Map.copyOf(meant);
+  }
+
+  /**
+   * The same headings, where some names mean what they meant once, whoever has them now (rule H4).
+   *
+   * @param names in folded letters, with URIs; those of headings that are not here mean nothing
+   */
+  public Headings meaning(Map<String, String> names) {
+    return names.isEmpty() ? this : new Headings(this, names);
   }
 
   /** Of two with one name, the one that is still given. */
@@ -111,6 +140,10 @@ public final class Headings {
    */
   public Optional<Named> find(String name) {
     String folded = Fold.letters(name);
+    Optional<Concept> once = Optional.ofNullable(meant.get(folded)).flatMap(this::get);
+    if (once.isPresent()) {
+      return Optional.of(new Named(once.get(), name, kind(once.get(), folded)));
+    }
     for (Kind kind : Kind.values()) {
       Concept heading = byName.getOrDefault(kind, Map.of()).get(folded);
       if (heading != null) {
@@ -119,6 +152,15 @@ public final class Headings {
     }
     return Optional.ofNullable(byForm.get(NameForms.key(name)))
         .map(named -> new Named(named.heading(), name, named.kind()));
+  }
+
+  /** A name that is not its own any more, be it another's now, is one it had. */
+  private static Kind kind(Concept heading, String folded) {
+    return names(heading).stream()
+        .filter(named -> Fold.letters(named.name()).equals(folded))
+        .map(Named::kind)
+        .findFirst()
+        .orElse(Kind.FORMER);
   }
 
   /** Those right above a heading. */

@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.matching.KeptMeanings;
 
 @Mapper
 interface SavedSearchMapper {
@@ -85,6 +86,17 @@ interface SavedSearchMapper {
       """)
   void addRevision(
       int search, String strategy, int count, String asOf, int membership, Instant now);
+
+  /** Those of all groups that may name a heading, after a row number. */
+  @Select(
+      """
+      select id, strategy::text from revision
+      where id > #{after} and strategy_says(strategy, '%heading%') order by id limit #{most}
+      """)
+  List<KeptMeanings.Stored> naming(int after, int most);
+
+  @Update("update revision set strategy = #{strategy}::jsonb where id = #{id}")
+  void put(int id, String strategy);
 
   record RevisionRow(
       int id,

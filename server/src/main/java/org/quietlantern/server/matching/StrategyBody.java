@@ -2,8 +2,11 @@ package org.quietlantern.server.matching;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Property;
@@ -15,10 +18,11 @@ import org.quietlantern.server.platform.Refusal;
 
 /**
  * A strategy as it travels and is stored: versioned, its lines with ids (docs/formats.md). Version
- * 1 knew lines of words only; it is read as what it is.
+ * 1 knew lines of words only, version 2 not what names of headings meant; both are read as what
+ * they are.
  */
 public record StrategyBody(int version, List<LineBody> lines) {
-  private static final int VERSION = 2;
+  private static final int VERSION = 3;
 
   public StrategyBody {
     lines = lines == null ? List.of() : List.copyOf(lines);
@@ -38,6 +42,8 @@ public record StrategyBody(int version, List<LineBody> lines) {
    *
    * @param text of a line of words, as typed
    * @param widened how a line of words is widened
+   * @param means names of headings in a line of words that mean what they meant before headings
+   *     were renamed, with the URIs of those
    * @param property what a limit narrows by
    * @param chosen values of a limit; {@code all}: all of them
    * @param ruledOut values that a limit rules out
@@ -49,6 +55,7 @@ public record StrategyBody(int version, List<LineBody> lines) {
       String kind,
       @Nullable String text,
       @Nullable List<String> widened,
+      @Nullable Map<String, String> means,
       @Nullable String property,
       @Nullable List<String> chosen,
       @Nullable Boolean all,
@@ -76,6 +83,7 @@ public record StrategyBody(int version, List<LineBody> lines) {
         words
             .map(w -> ifAny(w.widened().stream().sorted().map(Widening::word).toList()))
             .orElse(null),
+        words.map(w -> ifAny(w.means())).orElse(null),
         limit.map(l -> l.property().word()).orElse(null),
         limit.map(l -> ifAny(l.chosen())).orElse(null),
         limit.map(l -> ifTrue(l.all())).orElse(null),
@@ -98,6 +106,11 @@ public record StrategyBody(int version, List<LineBody> lines) {
 
   private static @Nullable String ifAny(String text) {
     return text.isEmpty() ? null : text;
+  }
+
+  /** In one order, so that the same strategy is the same text. */
+  private static @Nullable Map<String, String> ifAny(Map<String, String> means) {
+    return means.isEmpty() ? null : new TreeMap<>(means);
   }
 
   private static @Nullable List<String> ifAny(List<String> values) {
@@ -126,7 +139,7 @@ public record StrategyBody(int version, List<LineBody> lines) {
       case "words" -> {
         Set<Widening> widened = EnumSet.noneOf(Widening.class);
         orNone(body.widened()).forEach(word -> widened.add(Widening.of(word)));
-        yield new Line.Words(body.id(), orNone(body.text()), off, widened);
+        yield new Line.Words(body.id(), orNone(body.text()), off, widened, means(body));
       }
       case "limit" -> new Line.Limited(body.id(), limit(body), off);
       case "held" ->
@@ -134,6 +147,14 @@ public record StrategyBody(int version, List<LineBody> lines) {
               body.id(), orNone(body.strategies()), Boolean.TRUE.equals(body.rulesOut()), off);
       default -> throw new IllegalArgumentException("unknown kind of line: " + body.kind());
     };
+  }
+
+  private static Map<String, String> means(LineBody body) {
+    Map<String, String> means = body.means() == null ? Map.of() : body.means();
+    if (means.values().stream().anyMatch(Objects::isNull)) {
+      throw new IllegalArgumentException("a name means nothing");
+    }
+    return means;
   }
 
   private static Limit limit(LineBody body) {

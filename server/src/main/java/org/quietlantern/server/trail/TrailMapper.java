@@ -5,6 +5,8 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.matching.KeptMeanings;
 
 @Mapper
 interface TrailMapper {
@@ -29,6 +31,25 @@ interface TrailMapper {
       select id, pid, strategy::text from kept_strategy where grp = #{group} and pid = #{pid}
       """)
   Kept find(int group, String pid);
+
+  /** Those of all groups that may name a heading, after a row number. */
+  @Select(
+      """
+      select id, strategy::text from kept_strategy
+      where id > #{after} and strategy_says(strategy, '%heading%') order by id limit #{most}
+      """)
+  List<KeptMeanings.Stored> naming(int after, int most);
+
+  /** Found by what it says now; {@code other}: where that is taken. */
+  @Update(
+      """
+      update kept_strategy k set strategy = #{strategy}::jsonb,
+        hash = case when exists (
+          select 1 from kept_strategy o where o.grp = k.grp and o.hash = #{hash} and o.id <> k.id)
+          then #{other} else #{hash} end
+      where id = #{id}
+      """)
+  void put(int id, String strategy, byte[] hash, byte[] other);
 
   @Select("select g.pid from kept_strategy k join grp g on g.id = k.grp where k.pid = #{pid}")
   String groupOf(String pid);

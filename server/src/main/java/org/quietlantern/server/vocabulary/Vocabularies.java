@@ -34,6 +34,7 @@ public class Vocabularies {
 
   private final VocabularyMapper mapper;
   private final Editions editions;
+  private final List<BeforeRenaming> keepers;
   private volatile Kept kept = new Kept(-1, List.of(), Map.of(), Headings.NONE);
 
   /** What was made of one edition. */
@@ -47,7 +48,8 @@ public class Vocabularies {
    */
   public record Looked(int edition, VocabularyUpdate update, List<SkosReader.Problem> problems) {}
 
-  Vocabularies(VocabularyMapper mapper, Editions editions) {
+  Vocabularies(VocabularyMapper mapper, Editions editions, List<BeforeRenaming> keepers) {
+    this.keepers = keepers;
     this.mapper = mapper;
     this.editions = editions;
   }
@@ -74,6 +76,8 @@ public class Vocabularies {
     }
     Collection<Concept> terms = looked.update().terms();
     if (!terms.isEmpty()) {
+      Headings before = headings();
+      keepers.forEach(keeper -> keeper.headingsWillChange(before));
       mapper.forget(terms.stream().map(Concept::scheme).distinct().toArray(String[]::new));
       List<VocabularyMapper.Row> rows = terms.stream().map(VocabularyMapper.Row::of).toList();
       for (int from = 0; from < rows.size(); from += AT_ONCE) {
