@@ -1,11 +1,11 @@
 package org.quietlantern.core.publication;
 
 /** How many letters lie between two words (Levenshtein). */
-final class Distance {
+public final class Distance {
   private Distance() {}
 
   /** Whether at most so many letters must be changed, added or left out. */
-  static boolean within(String one, String other, int most) {
+  public static boolean within(String one, String other, int most) {
     if (Math.abs(one.length() - other.length()) > most) {
       return false;
     }

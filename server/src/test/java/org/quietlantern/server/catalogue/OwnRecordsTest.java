@@ -163,6 +163,49 @@ class OwnRecordsTest {
     assertThat(everythingStored()).isEqualTo(stored);
   }
 
+  @DisplayName("What its sources supply again is decided without a group's record of it")
+  @Test
+  void suppliedAgain() {
+    TestGroup mine = APP.group("Maud Mine");
+    Supply shared = new Supply(APP, "night-index");
+    shared.take(mods("index:axo", "Axolotls in lit lakes", "Reed", doi("10.5555/axo.1")));
+    ownSource(mine, "own-" + mine.pid())
+        .take(
+            mods(
+                "own:axo",
+                "Axolotls in lit lakes",
+                "Reed",
+                doi("10.5555/axo.1") + "<abstract>Secretly weighed.</abstract>"));
+    shared.take(
+        mods(
+            "index:axo",
+            "Axolotls in lit lakes",
+            "Reed",
+            doi("10.5555/axo.1") + "<language><languageTerm>de</languageTerm></language>"));
+    assertThat(mine.find("axolotls language: de")).hasSize(1);
+    assertThat(mine.find("axolotls weighed")).isEmpty();
+    Map<String, Object> own =
+        Map.of(
+            "id",
+            "s",
+            "kind",
+            "limit",
+            "property",
+            "source",
+            "chosen",
+            List.of("own-" + mine.pid()));
+    assertThat(
+            mine.client(0)
+                .post(
+                    "/search/count",
+                    Map.of("strategy", Map.of("version", 3, "lines", List.of(own))))
+                .ok()
+                .get("count")
+                .asInt())
+        .as("for nobody the work comes from that source")
+        .isZero();
+  }
+
   private static List<String> versions(TestGroup group, String pid) {
     return group
         .client(0)
