@@ -1,6 +1,7 @@
 /** Keys of what is remembered of the server, from general to special. */
 export const keys = {
   me: ['me'] as const,
+  entry: (code: string) => ['entry', code] as const,
   changes: (group: string) => ['changes', group] as const,
   group: (group: string) => ['group', group] as const,
   /** Everything of a group that others may change; refreshed when something happened. */

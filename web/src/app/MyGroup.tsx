@@ -1,5 +1,5 @@
 import { Navigate } from 'react-router';
-import { useMe } from '../features/session';
+import { FoundGroup, useMe } from '../features/session';
 import { Failed, Waiting } from '../ui';
 
 /** Leads on to a place of the member's group; of the first one if there are several. */
@@ -8,6 +8,14 @@ export function MyGroup({ to }: { to: string }) {
   if (me.error) return <Failed error={me.error} again={() => void me.refetch()} />;
   if (!me.data) return <Waiting what="your groups" />;
   const first = me.data.groups[0];
-  if (!first) return <p className="page">You are in no group yet.</p>;
+  if (!first) {
+    return me.data.steward ? (
+      <FoundGroup />
+    ) : (
+      <p className="page">
+        You are in no group yet. Somebody in a group can ask you to join theirs.
+      </p>
+    );
+  }
   return <Navigate to={`/g/${first.id}/${to}`} replace />;
 }

@@ -8,7 +8,7 @@ import { PublicationPage } from '../features/publication';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
-import { SignInPage } from '../features/session';
+import { EntryPage, SignInPage } from '../features/session';
 import { ComparePage, TrailPage } from '../features/trail';
 import { Frame } from './Frame';
 import { Lost } from './Lost';
@@ -22,6 +22,7 @@ function OpenPublication() {
 export const router = createBrowserRouter([
   { path: '/', element: <MyGroup to="search" /> },
   { path: '/sign-in', element: <SignInPage /> },
+  { path: '/enter', element: <EntryPage /> },
   { path: '/open/p/:id', element: <OpenPublication /> },
   {
     path: '/g/:group',

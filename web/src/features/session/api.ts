@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useOutletContext } from 'react-router';
-import { api, body, changesSince, keys, type Schema } from '../../api';
+import { api, body, changesSince, keys, newCommand, type Schema } from '../../api';
 import { setZone } from '../../ui';
 
 const LOOK_EVERY = 4000;
@@ -35,18 +35,63 @@ export function mayWrite(group: Schema['GroupView']): boolean {
   return group.me.role !== 'guest';
 }
 
-export function useSignIn() {
+/** The first answer brings the token for writing. */
+async function withToken(): Promise<void> {
+  if (!document.cookie.includes('XSRF-TOKEN')) await api.GET('/api/me').catch(() => null);
+}
+
+/** A visit that begins knows nothing of the one before. */
+function useBegin<Words>(begin: (words: Words) => Promise<Schema['Me']>) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async (words: Schema['SignIn']) => {
-      // The first answer brings the token for writing.
-      if (!document.cookie.includes('XSRF-TOKEN')) await api.GET('/api/me').catch(() => null);
-      return body(await api.POST('/api/session', { body: words }));
+    mutationFn: async (words: Words) => {
+      await withToken();
+      return begin(words);
     },
     onSuccess: (me) => {
       client.clear();
       client.setQueryData(keys.me, me);
     },
+  });
+}
+
+export function useSignIn() {
+  return useBegin(async (words: Schema['SignIn']) =>
+    body(await api.POST('/api/session', { body: words })),
+  );
+}
+
+/** Whom a link is for. */
+export function useEntry(code: string) {
+  return useQuery({
+    queryKey: keys.entry(code),
+    queryFn: async () => {
+      await withToken();
+      return body(await api.POST('/api/entry', { body: { code } }));
+    },
+    retry: false,
+  });
+}
+
+export function useEnter() {
+  return useBegin(async (words: Schema['EntryWords']) =>
+    body(await api.POST('/api/entry/visit', { body: words })),
+  );
+}
+
+/** Founds a group, once however often it is pressed. */
+export function useFound() {
+  const client = useQueryClient();
+  const [founding] = useState(newCommand);
+  return useMutation({
+    mutationFn: async (wanted: Schema['GroupWanted']) =>
+      body(
+        await api.PUT('/api/foundings/{founding}', {
+          params: { path: { founding } },
+          body: wanted,
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.me }),
   });
 }
 

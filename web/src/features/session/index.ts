@@ -1,3 +1,5 @@
 export { mayWrite, useGroup, useHere, useLiveGroup, useMe, useSignOut } from './api';
+export { EntryPage } from './EntryPage';
+export { FoundGroup } from './FoundGroup';
 export { SignInPage } from './SignInPage';
 export { useAct } from './useAct';

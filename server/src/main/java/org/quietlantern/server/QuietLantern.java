@@ -15,7 +15,7 @@ import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoCon
 public class QuietLantern {
   private static final String SETTINGS = "--settings=";
 
-  /** {@code --settings=FILE}: as docs/settings.md says; what else is given counts before it. */
+  /** {@code --settings=FILE}: as docs/settings.md says; without a name, as they are by themselves. */
   public static void main(String[] arguments) {
     List<String> all = new ArrayList<>();
     for (String argument : arguments) {
@@ -30,7 +30,8 @@ public class QuietLantern {
 
   private static List<String> settings(String file) {
     try {
-      return Settings.read(Path.of(file)).arguments();
+      Settings settings = file.isEmpty() ? Settings.defaults() : Settings.read(Path.of(file));
+      return settings.arguments();
     } catch (Settings.Unusable unusable) {
       throw new IllegalArgumentException(unusable.getMessage(), unusable);
     }

@@ -22,6 +22,9 @@ interface AccountMapper {
       """)
   int add(String email, String hash, String zone);
 
+  @Update("update account set password_hash = #{hash} where id = #{account}")
+  void setPassword(int account, String hash);
+
   @Update("update account set steward = true where id = #{account}")
   void makeSteward(int account);
 

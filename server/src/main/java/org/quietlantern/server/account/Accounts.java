@@ -32,6 +32,12 @@ public class Accounts {
     mapper.makeSteward(account);
   }
 
+  /** Whether an account looks after the shared catalogue of the installation. */
+  @Transactional(readOnly = true)
+  public boolean isSteward(int account) {
+    return mapper.isSteward(account);
+  }
+
   @Transactional
   public int add(String email, String password, String zone) {
     return mapper.add(email, passwords.encode(password), zone);

@@ -2,8 +2,8 @@ package org.quietlantern.server.account;
 
 import jakarta.annotation.PreDestroy;
 import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.Future;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
@@ -36,10 +36,18 @@ class PasswordWork {
    * @param hash null for an address that nobody has: the same work, so that time tells nothing
    */
   boolean matches(String password, String hash) {
+    return done(() -> passwords.matches(password, hash == null ? nobodysHash : hash))
+        && hash != null;
+  }
+
+  /** The hash to keep of a password. */
+  String hash(String password) {
+    return done(() -> passwords.encode(password));
+  }
+
+  private <T> T done(Callable<T> work) {
     try {
-      Future<Boolean> checked =
-          threads.submit(() -> passwords.matches(password, hash == null ? nobodysHash : hash));
-      return checked.get() && hash != null;
+      return threads.submit(work).get();
     } catch (RejectedExecutionException full) {
       throw Refusal.busy("Too many people sign in at this moment. Try again in a few seconds.");
     } catch (InterruptedException stop) {

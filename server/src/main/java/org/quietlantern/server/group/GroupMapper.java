@@ -2,6 +2,7 @@ package org.quietlantern.server.group;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 
@@ -39,6 +40,17 @@ interface GroupMapper {
       where m.left_at is null order by m.id
       """)
   List<Member> everybody();
+
+  /** The one that something founded; null if it did not. */
+  @Select("select id, pid, name, zone from grp where founding = #{founding}")
+  Row founded(UUID founding);
+
+  @Select(
+      """
+      insert into grp (pid, name, zone, founding)
+      values (#{pid}, #{name}, #{zone}, #{founding}) on conflict do nothing returning id
+      """)
+  Integer found(String pid, String name, String zone, UUID founding);
 
   @Select("insert into grp (pid, name, zone) values (#{pid}, #{name}, #{zone}) returning id")
   int add(String pid, String name, String zone);

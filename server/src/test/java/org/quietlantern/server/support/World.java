@@ -82,6 +82,7 @@ public final class World {
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("year", "2025");
+    values.put("founding", UUID.randomUUID().toString());
   }
 
   /** A new one; days pass in the application until it has a round. */

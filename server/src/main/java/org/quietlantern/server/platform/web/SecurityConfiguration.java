@@ -101,7 +101,8 @@ class SecurityConfiguration {
                     .permitAll()
                     .requestMatchers("/error")
                     .denyAll()
-                    .requestMatchers(HttpMethod.POST, "/api/session")
+                    .requestMatchers(
+                        HttpMethod.POST, "/api/session", "/api/entry", "/api/entry/visit")
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()

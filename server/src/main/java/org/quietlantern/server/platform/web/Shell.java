@@ -12,7 +12,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class Shell implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    for (String address : new String[] {"/", "/sign-in", "/open/**", "/g/**"}) {
+    for (String address : new String[] {"/", "/sign-in", "/enter", "/open/**", "/g/**"}) {
       registry.addViewController(address).setViewName("forward:/index.html");
     }
   }

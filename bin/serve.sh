@@ -1,0 +1,102 @@
+# Running it for real: one server by one file of settings, in the foreground.
+
+serve() {
+  local data server
+  read_config "$@"
+  need_running
+  build
+  read_settings
+  data=$(setting data)
+  make_data_folder "$data"
+  exec 8>"$data/serve.lock"
+  flock -n 8 || fail "it runs already on $data"
+  if [ "$(setting database)" = own ]; then
+    LANTERN_DB_PORT=$(setting database-port) start_postgres "$data"
+    export LANTERN_DB_PORT LANTERN_DB_PASSWORD
+    LANTERN_DB_PORT=$(cat "$data/db.port")
+    LANTERN_DB_PASSWORD=$(cat "$data/db.password")
+  fi
+  say "starting; it will be at $(setting base-url)"
+  java -Xmx"$(setting memory)" -jar "$(server_jar)" --settings="$config" &
+  server=$!
+  # Whatever asks this script to end asks the server first; the database ends after it.
+  trap 'kill -TERM "$server" 2>/dev/null' TERM INT
+  until wait "$server"; do
+    ended=$?
+    kill -0 "$server" 2>/dev/null || break
+  done
+  [ "$(setting database)" != own ] || stop_postgres "$data"
+  # 143: it ended because it was asked to.
+  [ "${ended:-0}" = 0 ] || [ "$ended" = 143 ] || exit "$ended"
+}
+
+# Options that all of these have. Sets config: the file of settings, empty for none.
+read_config() {
+  config=''
+  rest=()
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --config) config=${2:?--config needs a file} && shift ;;
+      -*) fail "there is no option “$1”" ;;
+      *) rest+=("$1") ;;
+    esac
+    shift
+  done
+  [ -z "$config" ] || config=$(cd "$(dirname "$config")" 2>/dev/null && pwd)/$(basename "$config")
+}
+
+# Sets settings: lines of name=value. Ends with what is wrong with the file.
+read_settings() {
+  settings=$(java -Xshare:auto -XX:TieredStopAtLevel=1 -cp "$(server_jar)" "$reads_settings" ${config:+"$config"}) \
+    || exit 2
+}
+
+reads_settings=org.quietlantern.server.platform.settings.ReadSettings
+
+setting() { sed -n "s/^$1=//p" <<<"$settings"; }
+
+settings_example() {
+  build
+  java -cp "$(server_jar)" "$reads_settings" --example
+}
+
+# Where the database's own user may enter, too.
+make_data_folder() {
+  mkdir -p "$1" 2>/dev/null && [ -w "$1" ] || fail "$1 cannot be made or written; set data in the file of settings"
+  if [ "$(id -u)" = 0 ] && [ "$(setting database)" = own ] && ! runuser -u postgres -- test -x "$1"; then
+    fail "the user postgres cannot enter $1; set data to another folder"
+  fi
+}
+
+# Asks the installation's database, its own or another: psql's options and a statement on its input.
+in_database() {
+  local data place
+  data=$(setting data)
+  place=$(setting database)
+  if [ "$place" = own ]; then
+    [ -f "$data/db.port" ] || fail "nothing runs on $data; start it first"
+    PGPASSWORD=$(cat "$data/db.password") psql -h 127.0.0.1 -p "$(cat "$data/db.port")" -U app -d lantern "$@"
+  else
+    PGPASSWORD=$(head -n 1 "$(setting database-password-file)") psql -h "${place%%:*}" \
+      -p "$(sed 's/.*:\([0-9]*\)\/.*/\1/' <<<"$place")" -U "$(setting database-user)" -d "${place##*/}" "$@"
+  fi
+}
+
+# A link by which somebody comes in as a steward: once, within an hour.
+account() {
+  local email code
+  read_config "$@"
+  email=$(tr '[:upper:]' '[:lower:]' <<<"${rest[0]:-}")
+  [[ $email =~ ^[^@[:space:]]+@[^@[:space:]]+$ ]] || fail "account needs an e-mail address"
+  need_running
+  build
+  read_settings
+  code=$(head -c 32 /dev/urandom | base64 | tr '+/' '-_' | tr -d '=\n')
+  in_database -v ON_ERROR_STOP=1 -q -v email="$email" -v code="$code" \
+    -v until="$(date -u -d '+1 hour' '+%Y-%m-%dT%H:%M:%SZ')" <<'SQL' || fail "the database does not answer, or is no lantern's"
+insert into entry_link (code, email, steward, until)
+values (sha256(convert_to(:'code', 'UTF8')), :'email', true, :'until');
+SQL
+  say "a link for $email, for one hour and one use:"
+  echo "$(setting base-url)/enter#$code"
+}

@@ -1,0 +1,18 @@
+package org.quietlantern.server.account;
+
+import java.time.Instant;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface EntryMapper {
+  record Link(String email, boolean steward, Instant until, Instant used) {}
+
+  @Select("select email, steward, until, used from entry_link where code = #{code}")
+  Link find(byte[] code);
+
+  /** Answers 0 if somebody used it meanwhile. */
+  @Update("update entry_link set used = #{now} where code = #{code} and used is null")
+  int use(byte[] code, Instant now);
+}
