@@ -5,13 +5,13 @@ import { Act, counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { sheetLimited } from '../strategy';
-import { useSources, useSupplied } from './sourcesApi';
+import { useSources, useSupplied, useUpkeep } from './sourcesApi';
+import { AddSource } from './AddSource';
+import { ChangeSource } from './ChangeSource';
+import { SPEAKS } from './formats';
 import { Parts } from './Parts';
 import { SourceTries } from './SourceTries';
 import { Upkeep } from './Upkeep';
-
-/** The form of its records, as OAI-PMH calls it. */
-const SPEAKS: Record<string, string> = { mods: 'MODS', oai_dc: 'Dublin Core' };
 
 /** What each source holds and supplies. */
 export function SourcesPage() {
@@ -27,6 +27,7 @@ export function SourcesPage() {
         Sources
       </Title>
       <Parts />
+      <Adding none={sources.data.length === 0} />
       <ul className="max-w-[52rem]">
         {sources.data.map((source) => (
           <li key={source.key} className="border-b border-base-300 py-3">
@@ -36,6 +37,7 @@ export function SourcesPage() {
               {source.firstYear != null && ` from ${source.firstYear} to ${source.lastYear}`} ·{' '}
               records in {SPEAKS[source.format] ?? source.format} ·{' '}
               {source.harvested ? `last harvest on ${day(source.harvested)}` : 'not harvested yet'}
+              {source.paused && ' · paused'}
             </p>
             {source.failed && (
               <p className="text-error">
@@ -44,7 +46,7 @@ export function SourcesPage() {
               </p>
             )}
             <Supplies supplied={supplied.find((each) => each.source === source.key)} />
-            <Acts source={source.key} name={source.name} />
+            <Acts source={source} />
           </li>
         ))}
       </ul>
@@ -53,20 +55,59 @@ export function SourcesPage() {
   );
 }
 
-function Acts({ source, name }: { source: string; name: string }) {
+/** A steward adds one; everybody else is told who does where there is none. */
+function Adding({ none }: { none: boolean }) {
   const here = useHere();
+  const steward = useUpkeep(here.id).data?.steward ?? false;
   const [open, setOpen] = useState(false);
   return (
     <>
+      {none && (
+        <p className="my-3 max-w-[52rem]">
+          Nothing can be found yet: no source supplies records.{' '}
+          {steward
+            ? 'Add one by the address of its OAI-PMH server.'
+            : 'A steward of the installation adds sources.'}
+        </p>
+      )}
+      {steward && (
+        <p className="my-2">
+          <Act main={none} onClick={() => setOpen(true)}>
+            Add a source
+          </Act>
+        </p>
+      )}
+      {open && <AddSource onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function Acts({ source }: { source: Schema['SourceView'] }) {
+  const here = useHere();
+  const steward = useUpkeep(here.id).data?.steward ?? false;
+  const [open, setOpen] = useState(false);
+  const [changing, setChanging] = useState(false);
+  return (
+    <>
       <p className="flex flex-wrap gap-x-4">
-        <Link className="act" to={sheetLimited(here.id, 'source', [source])}>
+        <Link className="act" to={sheetLimited(here.id, 'source', [source.key])}>
           Search only here
         </Link>
-        <Act aria-expanded={open} aria-label={`Harvests of ${name}`} onClick={() => setOpen(!open)}>
+        <Act
+          aria-expanded={open}
+          aria-label={`Harvests of ${source.name}`}
+          onClick={() => setOpen(!open)}
+        >
           Harvests
         </Act>
+        {steward && (
+          <Act aria-label={`Change ${source.name}`} onClick={() => setChanging(true)}>
+            Change
+          </Act>
+        )}
       </p>
-      {open && <SourceTries source={source} />}
+      {open && <SourceTries source={source.key} />}
+      {changing && <ChangeSource source={source} onClose={() => setChanging(false)} />}
     </>
   );
 }

@@ -3,17 +3,20 @@ import { api, body, keys } from '../../api';
 
 export function useSources(group: string) {
   return useQuery({
-    queryKey: [...keys.group(group), 'sources'],
+    queryKey: [...keys.living(group), 'sources'],
     staleTime: 60_000,
     queryFn: async ({ signal }) =>
       body(await api.GET('/api/groups/{group}/sources', { params: { path: { group } }, signal })),
+    // While a first harvest is under way its counts grow.
+    refetchInterval: (query) =>
+      query.state.data?.some((s) => !s.harvested && !s.failed && !s.paused) ? 3_000 : false,
   });
 }
 
 /** What each source supplies, counted. */
 export function useSupplied(group: string) {
   return useQuery({
-    queryKey: [...keys.group(group), 'supplied'],
+    queryKey: [...keys.living(group), 'supplied'],
     staleTime: 60_000,
     queryFn: async ({ signal }) =>
       body(

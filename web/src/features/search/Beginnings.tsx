@@ -5,19 +5,15 @@ import { GuideOffer } from '../help';
 import { useHere } from '../session';
 import { useBeginnings } from './sheetApi';
 import { headingText, shortText } from '../strategy';
-
-const LINES = [
-  ['dimming moths', 'both words, in any form'],
-  ['"part-night lighting" or curfew*', 'a phrase, or any ending'],
-  ['title: (bat or bats) not bridge*', 'a field, brackets, ruled out'],
-  ['author: oxlade year: 2025-2026', 'a person, some years'],
-  ['heading/narrower: "Insects"', 'a heading with all below it'],
-] as const;
+import { linesToTry } from './linesToTry';
 
 /** What an empty sheet shows: lines that can be run, headings, and what the group searched for. */
 export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
   const here = useHere();
   const known = useBeginnings(here.id).data;
+  if (known?.size === 0) return <Nothing />;
+  const headings = (known?.headings ?? []).map(({ label }) => label);
+  const lines = known ? linesToTry(here.demo, headings, Number(here.today.slice(0, 4))) : [];
   return (
     <div className="page">
       <GuideOffer />
@@ -25,7 +21,7 @@ export function Beginnings({ onPick }: { onPick: (line: string) => void }) {
         <section aria-label="Examples">
           <h2 className="small-head">Lines to try</h2>
           <ul className="mt-1">
-            {LINES.map(([line, does]) => (
+            {lines.map(([line, does]) => (
               <li key={line} className="flex flex-wrap items-baseline gap-x-3">
                 <button
                   type="button"
@@ -115,5 +111,23 @@ function Then({ held }: { held: Schema['Holdable'] }) {
     <span className="flex-none text-[13px] text-soft">
       {held.count.toLocaleString('en-GB')} on {shortDay(held.at)}
     </span>
+  );
+}
+
+/** A catalogue that nobody supplies yet. */
+function Nothing() {
+  const here = useHere();
+  return (
+    <div className="page max-w-[60ch]">
+      <p>
+        There is nothing to search yet. Publications come from sources; once one is added, its
+        records can be found while they arrive.
+      </p>
+      <p className="mt-2">
+        <Link className="act" to={`/g/${here.id}/catalogue/sources`}>
+          Sources
+        </Link>
+      </p>
+    </div>
   );
 }

@@ -5,18 +5,15 @@ import { Entrance, EntranceEnd, EntranceField } from './Entrance';
 
 /** A steward's first act: a group to search in. */
 export function FoundGroup() {
-  const found = useFound();
   const navigate = useNavigate();
+  const found = useFound((id) => void navigate(`/g/${id}/catalogue/sources`, { replace: true }));
   const [name, setName] = useState('');
   const [person, setPerson] = useState('');
   return (
     <Entrance
       says="A group is who searches, keeps and reviews together. Found the first one; sources and headings come next."
       onSubmit={() =>
-        found.mutate(
-          { name, person, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
-          { onSuccess: ({ id }) => navigate(`/g/${id}/catalogue/sources`, { replace: true }) },
-        )
+        found.mutate({ name, person, zone: Intl.DateTimeFormat().resolvedOptions().timeZone })
       }
     >
       <EntranceField

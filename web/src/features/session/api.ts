@@ -79,8 +79,8 @@ export function useEnter() {
   );
 }
 
-/** Founds a group, once however often it is pressed. */
-export function useFound() {
+/** Founds a group, once however often it is pressed, and leads on before anything is read anew. */
+export function useFound(then: (group: string) => void) {
   const client = useQueryClient();
   const [founding] = useState(newCommand);
   return useMutation({
@@ -91,7 +91,10 @@ export function useFound() {
           body: wanted,
         }),
       ),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.me }),
+    onSuccess: ({ id }) => {
+      then(id);
+      void client.invalidateQueries({ queryKey: keys.me });
+    },
   });
 }
 

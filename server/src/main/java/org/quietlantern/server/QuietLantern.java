@@ -15,7 +15,9 @@ import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoCon
 public class QuietLantern {
   private static final String SETTINGS = "--settings=";
 
-  /** {@code --settings=FILE}: as docs/settings.md says; without a name, as they are by themselves. */
+  /**
+   * {@code --settings=FILE}: as docs/settings.md says; without a name, as they are by themselves.
+   */
   public static void main(String[] arguments) {
     List<String> all = new ArrayList<>();
     for (String argument : arguments) {

@@ -1,5 +1,7 @@
 package org.quietlantern.core.exchange;
 
+import java.util.List;
+
 /** Reads a supplied record in whichever of the known formats it is. */
 public final class RecordReader {
   /** To be raised when records are read differently, so that what is kept is read again. */
@@ -12,6 +14,11 @@ public final class RecordReader {
   private static final char REPLACED = '\uFFFD';
 
   private RecordReader() {}
+
+  /** Prefixes of the formats that can be read, the best first. */
+  public static List<String> formats() {
+    return List.of("mods", "oai_dc");
+  }
 
   /** {@code format}: the metadata prefix of OAI-PMH under which it came. */
   public static SuppliedRecord read(String format, String raw) {

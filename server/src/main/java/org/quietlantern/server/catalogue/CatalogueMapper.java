@@ -323,6 +323,9 @@ interface CatalogueMapper {
       String name,
       String baseUrl,
       String format,
+      int rank,
+      boolean abstractsOpen,
+      boolean paused,
       int records,
       Integer firstYear,
       Integer lastYear,
@@ -341,7 +344,8 @@ interface CatalogueMapper {
 
   @Select(
       """
-      select s.key, s.name, s.base_url, s.format, coalesce(c.records, 0) as records, c.first_year,
+      select s.key, s.name, s.base_url, s.format, s.rank, s.abstracts_open,
+        s.paused, coalesce(c.records, 0) as records, c.first_year,
         c.last_year, h.ended,
         f.ended as failed, f.error
       from source s

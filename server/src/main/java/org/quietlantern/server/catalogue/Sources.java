@@ -21,6 +21,9 @@ public class Sources {
   /**
    * A source.
    *
+   * @param rank whose values are believed first: the lower the sooner
+   * @param abstractsOpen whether its abstracts may be shown to anyone
+   * @param paused whether it is not harvested, by a steward's choice
    * @param records that it supplies now
    * @param firstYear of the earliest of them that has a year
    * @param harvested when the last harvest ended that came through
@@ -30,6 +33,9 @@ public class Sources {
       String key,
       String name,
       String format,
+      int rank,
+      boolean abstractsOpen,
+      boolean paused,
       int records,
       @Nullable Integer firstYear,
       @Nullable Integer lastYear,
@@ -57,6 +63,9 @@ public class Sources {
                     row.key(),
                     row.name(),
                     row.format(),
+                    row.rank(),
+                    row.abstractsOpen(),
+                    row.paused(),
                     row.records(),
                     row.firstYear(),
                     row.lastYear(),

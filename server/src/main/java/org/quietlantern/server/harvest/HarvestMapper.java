@@ -11,7 +11,8 @@ import org.quietlantern.core.publication.SourceRecord;
 
 @Mapper
 interface HarvestMapper {
-  record Source(int id, String name, String baseUrl, String format) {}
+  record Source(
+      int id, String name, String baseUrl, String format, String oaiSet, boolean paused) {}
 
   record Row(int id, String fromStamp, String token, String firstResponse, int taken) {}
 
@@ -37,10 +38,11 @@ interface HarvestMapper {
   void setReadingEdition(int edition);
 
   /** Of groups, too. */
-  @Select("select id, name, base_url, format from source order by rank, id")
+  @Select("select id, name, base_url, format, oai_set, paused from source order by rank, id")
   List<Source> all();
 
-  @Select("select id, name, base_url, format from source where grp is null order by rank, id")
+  @Select(
+      "select id, name, base_url, format, oai_set, paused from source where grp is null order by rank, id")
   List<Source> sources();
 
   @Select(

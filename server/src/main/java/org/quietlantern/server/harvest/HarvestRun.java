@@ -34,14 +34,20 @@ final class HarvestRun {
   /** Where a page is, and in which format its records are. */
   record Address(URI uri, String format) {}
 
-  /** Where a harvest begins; {@code token}: of the page to go on with. */
-  record Place(String format, @Nullable String from, Optional<String> token) {}
+  /**
+   * Where a harvest begins.
+   *
+   * @param set the part that is asked for; empty: all
+   * @param token of the page to go on with
+   */
+  record Place(String format, String set, @Nullable String from, Optional<String> token) {}
 
   private final Asking asking;
   private final URI base;
   private final Set<ByteBuffer> tokens = new HashSet<>();
   private final Set<Integer> pages = new HashSet<>();
   private int withoutNews;
+  private final String set;
   private String format;
   private @Nullable String from;
   private Optional<String> token;
@@ -53,6 +59,7 @@ final class HarvestRun {
     this.asking = asking;
     this.base = base;
     this.format = place.format();
+    this.set = place.set();
     this.from = place.from();
     this.token = place.token();
   }
@@ -121,7 +128,11 @@ final class HarvestRun {
     String query =
         token
             .map(t -> "resumptionToken=" + encoded(t))
-            .orElse("metadataPrefix=" + format + (from == null ? "" : "&from=" + encoded(from)));
+            .orElse(
+                "metadataPrefix="
+                    + format
+                    + (set.isEmpty() ? "" : "&set=" + encoded(set))
+                    + (from == null ? "" : "&from=" + encoded(from)));
     return URI.create(base + "?verb=ListRecords&" + query);
   }
 

@@ -82,7 +82,7 @@ public class Harvests {
 
   /** Harvests every source now; one that fails does not keep the others from it. */
   public List<Outcome> harvestAll() {
-    return mapper.sources().stream().map(this::harvest).toList();
+    return mapper.sources().stream().filter(source -> !source.paused()).map(this::harvest).toList();
   }
 
   /** That a source be tried at the next chance, whatever it asked for. */
@@ -98,7 +98,7 @@ public class Harvests {
    */
   void harvestDue() {
     for (HarvestMapper.Source source : mapper.sources()) {
-      if (mapper.isAskedFor(source.id()) || isDue(source.id())) {
+      if (!source.paused() && (mapper.isAskedFor(source.id()) || isDue(source.id()))) {
         harvest(source);
       }
     }
@@ -122,7 +122,10 @@ public class Harvests {
           source,
           id,
           new HarvestRun.Place(
-              source.format(), from, Optional.ofNullable(row).map(HarvestMapper.Row::token)));
+              source.format(),
+              source.oaiSet(),
+              from,
+              Optional.ofNullable(row).map(HarvestMapper.Row::token)));
     } catch (DuplicateKeyException twice) {
       LOG.info("{} is being harvested by another process", source.name());
       return new Outcome(source.name(), 0, 0, "");
