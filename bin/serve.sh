@@ -30,18 +30,20 @@ serve() {
   [ "${ended:-0}" = 0 ] || [ "$ended" = 143 ] || exit "$ended"
 }
 
-# Options that all of these have. Sets config: the file of settings, empty for none.
+# Options that these have. Sets config: the file of settings, empty for none.
 read_config() {
-  config=''
+  config='' keep=''
   rest=()
   while [ $# -gt 0 ]; do
     case "$1" in
       --config) config=${2:?--config needs a file} && shift ;;
+      --keep) keep=${2:?--keep needs a number} && shift ;;
       -*) fail "there is no option “$1”" ;;
       *) rest+=("$1") ;;
     esac
     shift
   done
+  [[ $keep =~ ^([1-9][0-9]*)?$ ]] || fail "--keep needs a number from 1 on"
   [ -z "$config" ] || config=$(cd "$(dirname "$config")" 2>/dev/null && pwd)/$(basename "$config")
 }
 
@@ -68,19 +70,23 @@ make_data_folder() {
   fi
 }
 
-# Asks the installation's database, its own or another: psql's options and a statement on its input.
-in_database() {
+# Runs a program of PostgreSQL's against the installation's database, its own or another.
+with_database() {
   local data place
   data=$(setting data)
   place=$(setting database)
   if [ "$place" = own ]; then
     [ -f "$data/db.port" ] || fail "nothing runs on $data; start it first"
-    PGPASSWORD=$(cat "$data/db.password") psql -h 127.0.0.1 -p "$(cat "$data/db.port")" -U app -d lantern "$@"
+    PGPASSWORD=$(cat "$data/db.password") PGHOST=127.0.0.1 PGPORT=$(cat "$data/db.port") PGUSER=app \
+      "$1" -d lantern "${@:2}"
   else
-    PGPASSWORD=$(head -n 1 "$(setting database-password-file)") psql -h "${place%%:*}" \
-      -p "$(sed 's/.*:\([0-9]*\)\/.*/\1/' <<<"$place")" -U "$(setting database-user)" -d "${place##*/}" "$@"
+    PGPASSWORD=$(head -n 1 "$(setting database-password-file)") PGHOST=${place%%:*} \
+      PGPORT=$(sed 's/.*:\([0-9]*\)\/.*/\1/' <<<"$place") PGUSER=$(setting database-user) \
+      "$1" -d "${place##*/}" "${@:2}"
   fi
 }
+
+in_database() { with_database psql "$@"; }
 
 # A link by which somebody comes in as a steward: once, within an hour.
 account() {

@@ -4,7 +4,6 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,7 +14,7 @@ import java.util.List;
 final class Lantern implements AutoCloseable {
   static final String PASSWORD = "lamp-at-dusk";
   private final Path data;
-  private final int port = freePort();
+  private final int port = Served.freePort();
 
   private Lantern() {
     data = Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
@@ -132,14 +131,6 @@ final class Lantern implements AutoCloseable {
 
   private String read(String file) throws IOException {
     return Files.readString(data.resolve(file)).strip();
-  }
-
-  private static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException none) {
-      throw new UncheckedIOException(none);
-    }
   }
 
   @Override

@@ -15,12 +15,17 @@ final class Script {
 
   /** {@code ./lantern} as it was built, with further options of the server. */
   static void lantern(String serverOptions, String... arguments) {
+    ProcessBuilder builder = ofLantern(arguments);
+    builder.environment().put("LANTERN_SERVER_OPTIONS", serverOptions);
+    output(builder);
+  }
+
+  static ProcessBuilder ofLantern(String... arguments) {
     List<String> command = new ArrayList<>(List.of(ROOT.resolve("lantern").toString()));
     command.addAll(List.of(arguments));
     ProcessBuilder builder = new ProcessBuilder(command).directory(ROOT.toFile());
     builder.environment().put("LANTERN_NO_BUILD", "1");
-    builder.environment().put("LANTERN_SERVER_OPTIONS", serverOptions);
-    output(builder);
+    return builder;
   }
 
   /** What it said, on both its streams. */

@@ -25,7 +25,8 @@ class StrangersTest {
   private static final TestGroup OTHERS = APP.group("Olga Other");
 
   /** Open to anybody on purpose. */
-  private static final Set<String> OPEN = Set.of("POST /api/session");
+  private static final Set<String> OPEN =
+      Set.of("POST /api/session", "POST /api/entry", "POST /api/entry/visit");
 
   @TestFactory
   Stream<DynamicTest> aStrangerIsAskedToSignIn() {

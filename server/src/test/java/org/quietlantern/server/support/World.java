@@ -186,6 +186,13 @@ public final class World {
     body.put("comment", "a reason");
     body.put("documented", true);
     body.put("member", group.member(1).pid());
+    body.put("address", "http://127.0.0.1:9/" + UUID.randomUUID());
+    body.put("format", "mods");
+    body.put("rank", 5);
+    body.put("zone", "Europe/Oslo");
+    body.put("person", "Wilma World");
+    body.put("abstractsOpen", true);
+    body.put("paused", false);
     if (endpoint.path().endsWith("/alerts/{alert}")) {
       body.put("asked", 1);
     }

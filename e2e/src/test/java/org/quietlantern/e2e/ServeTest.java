@@ -1,0 +1,192 @@
+package org.quietlantern.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/**
+ * A group that likes it has it by the evening: from nothing to searching, a copy, and its return.
+ */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class ServeTest {
+  private static final String EMAIL = "nora@attic.example";
+  private static final String WORDS = "lantern-in-the-attic";
+  private static final List<String> SEARCHED =
+      Stream.of(
+              "moth*", "bat*", "light", "dimm*", "verge*", "spider*", "bird*", "lamp*", "plant*",
+              "insect*")
+          .flatMap(
+              word ->
+                  Stream.of(
+                          "%s",
+                          "title: %s",
+                          "%s year: 2010-",
+                          "%s not review",
+                          "abstract: %s",
+                          "heading: %s",
+                          "%s or night",
+                          "%s kind: article",
+                          "%s (effect or effects)",
+                          "not %s")
+                      .map(line -> line.formatted(word)))
+          .toList();
+  private static final Served SERVED = new Served();
+  private static Process standIns;
+  private static int outside;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void open() {
+    outside = Served.freePort();
+    try {
+      standIns =
+          new ProcessBuilder(
+                  "java",
+                  "-Xmx192m",
+                  "-XX:+UseSerialGC",
+                  "-jar",
+                  Script.ROOT.resolve("stand-ins/target/stand-ins-0.1.0.jar").toString(),
+                  Integer.toString(outside))
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .start();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    SERVED.start();
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+    SERVED.close();
+    standIns.destroy();
+  }
+
+  @DisplayName("A link for the first steward, a group, a source by its address, the first search")
+  @Test
+  @Order(1)
+  void fromNothing() {
+    String link = SERVED.command("account", EMAIL);
+    try (Page page = page(chromium.browser())) {
+      page.navigate(link);
+      assertThat(page.getByText(EMAIL)).isVisible();
+      page.getByLabel("A password").fill(WORDS);
+      page.keyboard().press("Enter");
+      page.getByLabel("Name of the group").fill("Attic moths");
+      page.getByLabel("Your name").fill("Nora Field");
+      page.keyboard().press("Enter");
+      button(page, "Add a source").click();
+      page.getByLabel("Address of its").fill("http://127.0.0.1:" + outside + "/nowhere");
+      page.keyboard().press("Enter");
+      assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing could be read there");
+      page.getByLabel("Address of its").fill("http://127.0.0.1:" + outside + "/night-index/oai");
+      page.keyboard().press("Enter");
+      button(page, "Try its first records").click();
+      assertThat(page.getByText("20 records")).isVisible();
+      button(page, "Add it").click();
+      assertThat(page.getByText(Pattern.compile("publications from \\d+ to 2026.*last harvest")))
+          .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Search").setExact(true))
+          .click();
+      Locator line = page.getByLabel("Line 1", new Page.GetByLabelOptions().setExact(true));
+      line.fill("moth* light");
+      line.press("Enter");
+      assertThat(page.getByLabel("Publications found").getByRole(AriaRole.LISTITEM).first())
+          .isVisible();
+    }
+    try (Page page = page(chromium.browser())) {
+      page.navigate(link);
+      assertThat(page.getByText("This link was used already.")).isVisible();
+      page.navigate(SERVED.address() + "/enter#nobody-was-given-this");
+      assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
+    }
+  }
+
+  private static Page page(Browser browser) {
+    return browser.newContext().newPage();
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  @DisplayName("A copy made while it runs comes back elsewhere: every table, a hundred searches")
+  @Test
+  @Order(2)
+  void aCopyComesBack() throws IOException {
+    Path copies = SERVED.folder("copies");
+    SERVED.command("backup", copies.toString(), "--keep", "1");
+    Map<String, String> before = SERVED.tables();
+    List<?> found = found(SERVED);
+    assertThat(found).hasSize(100);
+    Path copy;
+    try (Stream<Path> made = Files.list(copies)) {
+      copy = made.findFirst().orElseThrow();
+    }
+    try (Served other = new Served()) {
+      other.command("restore", copy.toString());
+      assertThatThrownBy(() -> other.command("restore", copy.toString()))
+          .hasMessageContaining("restore elsewhere");
+      other.start();
+      Map<String, String> after = other.tables();
+      // A server that starts notes what it checked and whom it asked.
+      for (String own : List.of("derived", "harvest", "harvest_try")) {
+        before.remove(own);
+        after.remove(own);
+      }
+      assertThat(after).isEqualTo(before).hasSizeGreaterThan(30);
+      assertThat(found(other)).isEqualTo(found);
+    }
+    assertThatThrownBy(() -> SERVED.command("restore", copy.toString()))
+        .hasMessageContaining("an installation runs on");
+    Files.writeString(copy.resolve("database"), "cut short");
+    try (Served third = new Served()) {
+      assertThatThrownBy(() -> third.command("restore", copy.toString()))
+          .hasMessageContaining("is not as it was written");
+    }
+  }
+
+  /** How many publications each of a hundred lines finds. */
+  private static List<?> found(Served served) {
+    try (Page page = page(chromium.browser())) {
+      page.navigate(served.address());
+      page.getByLabel("E-mail").fill(EMAIL);
+      page.getByLabel("Password").fill(WORDS);
+      page.keyboard().press("Enter");
+      page.waitForURL(Pattern.compile(".*/g/.*"));
+      return (List<?>)
+          page.evaluate(
+              "async lines => { const group = location.pathname.split('/')[2];"
+                  + " const token = document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]; const found = [];"
+                  + " for (const text of lines) { const answer = await"
+                  + " fetch(`/api/groups/${group}/search/count`, {method: 'POST', headers:"
+                  + " {'Content-Type': 'application/json', 'X-XSRF-TOKEN': token},"
+                  + " body: JSON.stringify({text})}); found.push((await answer.json()).count); }"
+                  + " return found; }",
+              SEARCHED);
+    }
+  }
+}

@@ -1,0 +1,163 @@
+package org.quietlantern.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/** An installation without demo, in a place of its own, by the commands of docs/installing.md. */
+final class Served implements AutoCloseable {
+  private static final Duration START = Duration.ofMinutes(3);
+  private final Path place =
+      Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
+  private final Path config = place.resolve("lantern.conf");
+  private final int port = freePort();
+  private Process process;
+
+  Served() {
+    Script.output("chmod", "755", place.toString());
+    try {
+      Files.write(
+          config,
+          List.of(
+              "port = " + port,
+              "base-url = " + address(),
+              "data = " + place.resolve("data"),
+              "database-port = " + freePort(),
+              "memory = 700m",
+              "outbound-allowed = 127.0.0.1"));
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  String address() {
+    return "http://localhost:" + port;
+  }
+
+  /** Starts it and waits until it answers. */
+  Served start() {
+    try {
+      ProcessBuilder serve =
+          Script.ofLantern("serve", "--config", config.toString())
+              .redirectErrorStream(true)
+              .redirectOutput(place.resolve("serve.log").toFile());
+      process = serve.start();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    long end = System.nanoTime() + START.toNanos();
+    while (!isHealthy()) {
+      if (!process.isAlive() || System.nanoTime() > end) {
+        throw new IllegalStateException(
+            Script.output("cat", place.resolve("serve.log").toString()));
+      }
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
+    }
+    return this;
+  }
+
+  private boolean isHealthy() {
+    HttpRequest health =
+        HttpRequest.newBuilder(URI.create(address() + "/manage/health")).timeout(START).build();
+    try {
+      return HttpClient.newHttpClient()
+              .send(health, HttpResponse.BodyHandlers.discarding())
+              .statusCode()
+          == 200;
+    } catch (IOException notYet) {
+      return false;
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+
+  /** Asks it to end, as the machine does that goes down. */
+  void stop() {
+    if (process != null) {
+      process.destroy();
+      process.onExit().join();
+    }
+  }
+
+  /** The last line of what a command of this installation said. */
+  String command(String... words) {
+    List<String> all = new ArrayList<>(List.of(words));
+    all.addAll(List.of("--config", config.toString()));
+    String said = Script.output(Script.ofLantern(all.toArray(String[]::new))).strip();
+    return said.substring(said.lastIndexOf('\n') + 1);
+  }
+
+  /** A new folder of its own. */
+  Path folder(String name) {
+    return place.resolve(name);
+  }
+
+  /** What stands in each table, as one sum; sessions come and go. */
+  Map<String, String> tables() {
+    Map<String, String> sums = new TreeMap<>();
+    for (String table :
+        query(
+                "select tablename from pg_tables where schemaname = 'public'"
+                    + " and tablename not like 'spring_session%' order by 1")
+            .split("\n")) {
+      sums.put(
+          table,
+          query(
+              "select count(*) || ' ' || coalesce(md5(string_agg(t::text, '' order by t::text)), '')"
+                  + " from "
+                  + table
+                  + " t"));
+    }
+    return sums;
+  }
+
+  private String query(String sql) {
+    try {
+      Path data = place.resolve("data");
+      ProcessBuilder psql =
+          new ProcessBuilder(
+              "psql",
+              "-h",
+              "127.0.0.1",
+              "-p",
+              Files.readString(data.resolve("db.port")).strip(),
+              "-U",
+              "app",
+              "-d",
+              "lantern",
+              "-Atqc",
+              sql);
+      psql.environment().put("PGPASSWORD", Files.readString(data.resolve("db.password")).strip());
+      return Script.output(psql).strip();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  static int freePort() {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    } catch (IOException none) {
+      throw new UncheckedIOException(none);
+    }
+  }
+
+  @Override
+  public void close() {
+    stop();
+    Script.output("rm", "-rf", place.toString());
+  }
+}
