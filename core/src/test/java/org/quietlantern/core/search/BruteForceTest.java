@@ -45,7 +45,7 @@ class BruteForceTest {
       try (Snapshot snapshot = catalogue.index.snapshot()) {
         int found = 0;
         List<Reading> readings = all.stream().map(Reading::new).toList();
-        for (int n = 0; n < 1500; n++) {
+        for (int n = 0; n < Laws.times(1500); n++) {
           String line = line(2);
           found += check(snapshot, readings, line);
         }

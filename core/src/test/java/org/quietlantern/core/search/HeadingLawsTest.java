@@ -48,7 +48,7 @@ class HeadingLawsTest {
       catalogue.index.apply(entries, List.of(), 250);
       try (Snapshot snapshot = catalogue.index.snapshot()) {
         int met = 0;
-        for (int n = 0; n < 400; n++) {
+        for (int n = 0; n < Laws.times(400); n++) {
           int heading = random.nextInt(HEADINGS);
           boolean narrower = random.nextBoolean();
           boolean central = random.nextInt(3) == 0;

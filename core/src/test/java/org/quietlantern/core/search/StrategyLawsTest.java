@@ -224,7 +224,7 @@ class StrategyLawsTest {
   @Test
   void wholeStrategies() {
     int found = 0;
-    for (int n = 0; n < STRATEGIES; n++) {
+    for (int n = 0; n < Laws.times(STRATEGIES); n++) {
       Strategy strategy = draw.strategy();
       if (strategy.inForce().isEmpty()) {
         continue;
@@ -250,7 +250,7 @@ class StrategyLawsTest {
   @Test
   void comparisons() {
     int changed = 0;
-    for (int n = 0; n < STRATEGIES; n++) {
+    for (int n = 0; n < Laws.times(STRATEGIES); n++) {
       Strategy first = draw.strategy();
       Strategy second = draw.strategy();
       if (first.inForce().isEmpty() || second.inForce().isEmpty()) {
@@ -283,7 +283,7 @@ class StrategyLawsTest {
   @DisplayName("M10: alone, left after it and without it are what they say, line by line")
   @Test
   void lines() {
-    for (int n = 0; n < STRATEGIES / 2; n++) {
+    for (int n = 0; n < Laws.times(STRATEGIES / 2); n++) {
       Strategy strategy = draw.strategy();
       if (strategy.inForce().isEmpty()) {
         continue;
@@ -317,7 +317,7 @@ class StrategyLawsTest {
   @DisplayName("L2: a limit never raises a count; taking all away gives the first count back")
   @Test
   void limitsNeverRaise() {
-    for (int n = 0; n < STRATEGIES / 2; n++) {
+    for (int n = 0; n < Laws.times(STRATEGIES / 2); n++) {
       Strategy words = Strategy.of(draw.text(2, false));
       int first = count(words);
       Strategy limited = words;
@@ -344,7 +344,7 @@ class StrategyLawsTest {
   @DisplayName("L6: bars are counted without their own limit, and add up as they say")
   @Test
   void breakdowns() {
-    for (int n = 0; n < STRATEGIES / 2; n++) {
+    for (int n = 0; n < Laws.times(STRATEGIES / 2); n++) {
       Strategy strategy = draw.strategy();
       if (strategy.inForce().isEmpty()) {
         continue;
