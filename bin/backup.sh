@@ -4,7 +4,8 @@
 backup() {
   local into data made name
   read_config "$@"
-  into=${rest[0]:?backup needs a folder to write into}
+  [ -n "${rest[0]:-}" ] || fail "backup needs a folder to write into"
+  into=$(as_called "${rest[0]}")
   need_running
   build
   read_settings
@@ -67,7 +68,8 @@ forget_older() {
 restore() {
   local from data
   read_config "$@"
-  from=${rest[0]:?restore needs the folder of a backup}
+  [ -n "${rest[0]:-}" ] || fail "restore needs the folder of a backup"
+  from=$(as_called "${rest[0]}")
   [ -f "$from/SHA256SUMS" ] || fail "$from is no backup, or one that was cut short"
   need_running
   build

@@ -9,7 +9,7 @@ sources_hash() {
 }
 
 build() {
-  [ -z "${LANTERN_NO_BUILD:-}" ] || return 0
+  [ -z "${LANTERN_NO_BUILD:-}" ] && ! is_packaged || return 0
   need_building
   local hash
   hash=$(sources_hash)
@@ -35,7 +35,17 @@ web_packages() {
   cp web/package-lock.json "$stamp"
 }
 
-server_jar() { echo "$root/server/target/app/server-0.1.0-app.jar"; }
+# Unpacked from an archive, where nothing can be built.
+is_packaged() { [ -d "$root/app" ]; }
+
+server_jar() {
+  if is_packaged; then
+    echo "$root/app/server-0.1.0-app.jar"
+  else
+    echo "$root/server/target/app/server-0.1.0-app.jar"
+  fi
+}
+
 standins_jar() { echo "$root/stand-ins/target/stand-ins-0.1.0.jar"; }
 
 # What is in it, as CycloneDX: the libraries of the server and those of the pages.

@@ -27,6 +27,7 @@ need_building() {
 }
 
 need_running() {
+  need_package java openjdk-17-jre-headless
   need_package initdb postgresql
   need_package curl curl
 }

@@ -44,7 +44,15 @@ read_config() {
     shift
   done
   [[ $keep =~ ^([1-9][0-9]*)?$ ]] || fail "--keep needs a number from 1 on"
-  [ -z "$config" ] || config=$(cd "$(dirname "$config")" 2>/dev/null && pwd)/$(basename "$config")
+  [ -z "$config" ] || config=$(as_called "$config")
+}
+
+# A path as it was meant where the command was given.
+as_called() {
+  case "$1" in
+    /*) echo "$1" ;;
+    *) echo "$called_from/$1" ;;
+  esac
 }
 
 # Sets settings: lines of name=value. Ends with what is wrong with the file.

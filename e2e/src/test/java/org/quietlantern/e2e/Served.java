@@ -17,8 +17,9 @@ import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 
-/** An installation without demo, in a place of its own, by the commands of docs/installing.md. */
+/** An installation without demo, unpacked in a place of its own, as docs/installing.md has it. */
 final class Served implements AutoCloseable {
+  private static Path archive;
   private static final Duration START = Duration.ofMinutes(3);
   private final Path place =
       Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
@@ -28,6 +29,7 @@ final class Served implements AutoCloseable {
 
   Served() {
     Script.output("chmod", "755", place.toString());
+    Script.output("tar", "-xzf", archive().toString(), "-C", place.toString());
     try {
       Files.write(
           config,
@@ -43,6 +45,22 @@ final class Served implements AutoCloseable {
     }
   }
 
+  /** Made once, of what was built. */
+  private static synchronized Path archive() {
+    if (archive == null) {
+      String said = Script.output(Script.ofLantern("package")).strip();
+      archive = Path.of(said.substring(said.lastIndexOf(' ') + 1));
+    }
+    return archive;
+  }
+
+  private ProcessBuilder unpacked(String... words) {
+    List<String> command = new ArrayList<>(List.of("quiet-lantern-0.1.0/lantern"));
+    command.addAll(List.of(words));
+    command.addAll(List.of("--config", "lantern.conf"));
+    return new ProcessBuilder(command).directory(place.toFile());
+  }
+
   String address() {
     return "http://localhost:" + port;
   }
@@ -51,7 +69,7 @@ final class Served implements AutoCloseable {
   Served start() {
     try {
       ProcessBuilder serve =
-          Script.ofLantern("serve", "--config", config.toString())
+          unpacked("serve")
               .redirectErrorStream(true)
               .redirectOutput(place.resolve("serve.log").toFile());
       process = serve.start();
@@ -94,9 +112,7 @@ final class Served implements AutoCloseable {
 
   /** The last line of what a command of this installation said. */
   String command(String... words) {
-    List<String> all = new ArrayList<>(List.of(words));
-    all.addAll(List.of("--config", config.toString()));
-    String said = Script.output(Script.ofLantern(all.toArray(String[]::new))).strip();
+    String said = Script.output(unpacked(words)).strip();
     return said.substring(said.lastIndexOf('\n') + 1);
   }
 

@@ -1,0 +1,27 @@
+# One archive that runs where there are only Java and PostgreSQL.
+
+# The same commit gives the same bytes: names in order, one time for all, nobody's ids.
+package() {
+  local name stage archive when
+  build
+  name=quiet-lantern-$(version)
+  stage=$root/target/package/$name
+  archive=$root/target/package/$name.tar.gz
+  rm -rf "$root/target/package"
+  mkdir -p "$stage/docs"
+  cp -r "$root/server/target/app" "$stage/app"
+  mkdir "$stage/bin"
+  cp "$root"/bin/{say,machine,build,postgres,run,serve,backup}.sh "$stage/bin/"
+  cp "$root/lantern" "$root/LICENSE" "$root/NOTICE" "$root/CHANGELOG.md" "$root/SECURITY.md" "$stage/"
+  cp "$root"/docs/{installing,settings,formats,security}.md "$stage/docs/"
+  cp -r "$root/install" "$stage/install"
+  [ ! -d "$root/target/components" ] || cp -r "$root/target/components" "$stage/components"
+  find "$stage" -type d -exec chmod 755 {} +
+  find "$stage" -type f -exec chmod 644 {} +
+  chmod 755 "$stage/lantern"
+  (cd "$stage" && find . -type f ! -name SHA256SUMS | LC_ALL=C sort | xargs sha256sum >SHA256SUMS && chmod 644 SHA256SUMS)
+  when=@$(git -C "$root" log -1 --format=%ct 2>/dev/null || echo 0)
+  tar -C "$root/target/package" --sort=name --mtime="$when" --owner=0 --group=0 --numeric-owner -cf - "$name" \
+    | gzip -n >"$archive"
+  say "$archive"
+}
