@@ -19,6 +19,8 @@ build() {
   mkdir -p target
   say "building (some minutes the first time, while libraries are fetched)"
   web_packages
+  # Libraries that are not needed any more would stay there.
+  rm -rf server/target/app
   quietly target/build.log maven -DskipTests -pl core,stand-ins,server package
   echo "$hash" >target/built
 }

@@ -3,6 +3,8 @@
 # The same commit gives the same bytes: names in order, one time for all, nobody's ids.
 package() {
   local name stage archive when
+  # Nothing of an earlier build: no class that is not there any more.
+  [ -n "${LANTERN_NO_BUILD:-}" ] || rm -rf "$root"/{core,server}/target/{classes,*.jar} "$root/target/built"
   build
   name=quiet-lantern-$(version)
   stage=$root/target/package/$name

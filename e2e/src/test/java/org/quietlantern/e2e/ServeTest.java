@@ -153,7 +153,7 @@ class ServeTest {
       other.start();
       Map<String, String> after = other.tables();
       // A server that starts notes what it checked and whom it asked.
-      for (String own : List.of("derived", "harvest", "harvest_try")) {
+      for (String own : List.of("derived", "harvest", "harvest_try", "scheduled_tasks")) {
         before.remove(own);
         after.remove(own);
       }
