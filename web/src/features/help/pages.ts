@@ -167,6 +167,7 @@ export const PAGES: Record<string, HelpOf> = {
     path: 'catalogue/sources',
     says: [
       'Where records come from, how many, of which years, and when each was last asked. The same work from two sources is one publication; every source’s record is kept as it was supplied.',
+      'A steward adds a source by the address of its OAI-PMH server: it is looked at, and its first records are shown as they would be read, before anything is kept. Paused, it supplies nothing more; what it has supplied stays.',
     ],
     words: ['source', 'steward'],
   },
