@@ -19,6 +19,7 @@ import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.session.FindByIndexNameSessionRepository;
 
 class AccountTest {
   private static final TestApp APP = TestApp.shared();
@@ -139,8 +140,17 @@ class AccountTest {
     JdbcTemplate database = APP.bean(JdbcTemplate.class);
     assertThat(
             database.queryForList(
-                "select distinct attribute_name from spring_session_attributes", String.class))
-        .containsExactly("account");
+                "select distinct attribute_name from spring_session_attributes order by 1",
+                String.class))
+        .containsExactly("account", FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME);
+    assertThat(
+            database.queryForList(
+                "select principal_name from spring_session where principal_name <> ?",
+                String.class,
+                "x"))
+        .as("by which visits are found is that number again")
+        .isNotEmpty()
+        .allMatch(name -> name.matches("\\d+"));
     assertThat(anna.write("DELETE", "/api/session", Map.of(), java.util.UUID.randomUUID()).status())
         .isEqualTo(204);
     assertThat(anna.get("/api/me").status()).isEqualTo(401);

@@ -74,12 +74,16 @@ class EntryTest {
   @Test
   void again() {
     String email = someone();
-    enter(visitor(), link(email), WORDS).ok();
+    Client before = visitor();
+    enter(before, link(email), WORDS).ok();
+    assertThat(before.get("/api/me").status()).isEqualTo(200);
     String code = link(email, false, Duration.ofHours(1));
     Client nora = visitor();
     assertThat(nora.post("/api/entry", Map.of("code", code)).ok().get("known").asBoolean())
         .isTrue();
     assertThat(enter(nora, code, "other-words-now").ok().get("steward").asBoolean()).isTrue();
+    assertThat(before.get("/api/me").status()).as("other visits have ended").isEqualTo(401);
+    assertThat(nora.get("/api/me").status()).isEqualTo(200);
     assertThat(visitor().signIn(email, WORDS).status()).isEqualTo(401);
     assertThat(visitor().signIn(email, "other-words-now").status()).isEqualTo(200);
   }

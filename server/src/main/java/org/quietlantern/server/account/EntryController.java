@@ -37,6 +37,7 @@ class EntryController {
   @PostMapping("/visit")
   Me enter(@RequestBody EntryWords words, HttpServletRequest request) {
     int account = entries.enter(words.code(), words.password(), words.zone());
+    sessions.signOutEverywhere(account);
     sessions.signIn(request, account);
     return accounts.me(account);
   }

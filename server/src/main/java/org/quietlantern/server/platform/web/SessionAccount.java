@@ -11,12 +11,19 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.security.web.context.HttpRequestResponseHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
 /** Who is signed in. The session holds the number of the account and nothing else. */
 @Component
 public class SessionAccount implements SecurityContextRepository {
   private static final String ATTRIBUTE = "account";
+  private final FindByIndexNameSessionRepository<? extends Session> sessions;
+
+  SessionAccount(FindByIndexNameSessionRepository<? extends Session> sessions) {
+    this.sessions = sessions;
+  }
 
   /** The account of the running request; the request has passed the gate, so there is one. */
   public static int current() {
@@ -26,7 +33,15 @@ public class SessionAccount implements SecurityContextRepository {
   /** Starts a session of its own, whatever was there before. */
   public void signIn(HttpServletRequest request, int account) {
     signOut(request);
-    request.getSession(true).setAttribute(ATTRIBUTE, account);
+    HttpSession session = request.getSession(true);
+    session.setAttribute(ATTRIBUTE, account);
+    session.setAttribute(
+        FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, Integer.toString(account));
+  }
+
+  /** Ends all visits of an account, wherever they are. */
+  public void signOutEverywhere(int account) {
+    sessions.findByPrincipalName(Integer.toString(account)).keySet().forEach(sessions::deleteById);
   }
 
   public void signOut(HttpServletRequest request) {
