@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { Failed, Waiting } from '../../ui';
 import { useEnter, useEntry } from './api';
 import { Entrance, EntranceEnd, EntranceField } from './Entrance';
@@ -16,7 +16,12 @@ export function EntryPage() {
   if (entry.error)
     return (
       <main className="page">
-        <Failed error={entry.error} again={() => void entry.refetch()} />
+        <Failed error={entry.error} />
+        <p className="mt-2">
+          <Link className="act" to="/sign-in">
+            Sign in
+          </Link>
+        </p>
       </main>
     );
   if (!entry.data) return <Waiting what="your link" />;

@@ -60,6 +60,17 @@ final class Views {
       ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
       sound(ilse, scheme);
     }
+    ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
+    for (String act : List.of("Add a source", "Change The Night Index")) {
+      ilse.button(act).click();
+      ilse.page().locator("dialog[open]").waitFor();
+      sound(ilse, scheme);
+      ilse.page().keyboard().press("Escape");
+      gone(ilse);
+    }
+    ilse.page().navigate(lantern.address() + "/enter#nobody-was-given-this");
+    ilse.page().getByRole(AriaRole.ALERT).waitFor();
+    sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/journals");
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();

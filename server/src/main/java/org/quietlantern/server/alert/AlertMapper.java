@@ -11,6 +11,19 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface AlertMapper {
+  /** An alert as it is set; {@code hour}: at which its rounds close. */
+  record NewAlert(
+      String pid,
+      int group,
+      int revision,
+      int folder,
+      String rhythm,
+      LocalTime hour,
+      long number,
+      byte[] memory,
+      int membership,
+      Instant now) {}
+
   record Row(
       int id,
       String pid,
@@ -77,17 +90,7 @@ interface AlertMapper {
         #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
-  Integer add(
-      String pid,
-      int group,
-      int revision,
-      int folder,
-      String rhythm,
-      LocalTime hour,
-      long number,
-      byte[] memory,
-      int membership,
-      Instant now);
+  Integer add(NewAlert row);
 
   /** Those that have not seen a change, or have not looked since a harvest ended. */
   @Select(

@@ -221,16 +221,17 @@ public class Alerts implements CommandKinds {
     Instant now = calendar.now();
     Integer id =
         mapper.add(
-            pid,
-            who.group(),
-            watched.revision(),
-            watched.folder(),
-            rhythm.text(),
-            HOUR,
-            baseline.number(),
-            baseline.memory().bytes(),
-            who.id(),
-            now);
+            new AlertMapper.NewAlert(
+                pid,
+                who.group(),
+                watched.revision(),
+                watched.folder(),
+                rhythm.text(),
+                HOUR,
+                baseline.number(),
+                baseline.memory().bytes(),
+                who.id(),
+                now));
     if (id == null) {
       throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }

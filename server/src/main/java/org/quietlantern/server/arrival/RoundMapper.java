@@ -10,6 +10,17 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface RoundMapper {
+  /** Why an arrival stands in a round. */
+  record NewFinding(
+      int arrival,
+      int alert,
+      int round,
+      int revision,
+      String findingClass,
+      String words,
+      boolean hereSince,
+      Instant now) {}
+
   record Row(
       int id,
       String pid,
@@ -251,13 +262,5 @@ interface RoundMapper {
         #{hereSince}, #{now})
       on conflict (arrival, alert) do nothing
       """)
-  int addFinding(
-      int arrival,
-      int alert,
-      int round,
-      int revision,
-      String findingClass,
-      String words,
-      boolean hereSince,
-      Instant now);
+  int addFinding(NewFinding row);
 }

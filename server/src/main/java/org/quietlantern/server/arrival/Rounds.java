@@ -120,13 +120,14 @@ public class Rounds {
     Integer made = mapper.arrive(finder.group(), occasion, now);
     int arrival = made != null ? made : mapper.arrival(finder.group(), occasion);
     mapper.addFinding(
-        arrival,
-        finder.alert(),
-        round,
-        finder.revision(),
-        newClass.word(),
-        json.write(words),
-        made == null,
-        now);
+        new RoundMapper.NewFinding(
+            arrival,
+            finder.alert(),
+            round,
+            finder.revision(),
+            newClass.word(),
+            json.write(words),
+            made == null,
+            now));
   }
 }

@@ -285,15 +285,16 @@ public class Catalogue {
   private void keep(Page page, WorkRecord member, @Nullable Integer publication) {
     SourceRecord record = member.record();
     mapper.keep(
-        page.source(),
-        record.identifier(),
-        publication,
-        record.format(),
-        record.raw(),
-        record.datestamp(),
-        record.deleted(),
-        page.now(),
-        record.deleted() ? new String[0] : member.problems().toArray(String[]::new),
-        keys(member).toArray(String[]::new));
+        new CatalogueMapper.NewRecord(
+            page.source(),
+            record.identifier(),
+            publication,
+            record.format(),
+            record.raw(),
+            record.datestamp(),
+            record.deleted(),
+            page.now(),
+            record.deleted() ? new String[0] : member.problems().toArray(String[]::new),
+            keys(member).toArray(String[]::new)));
   }
 }

@@ -9,6 +9,23 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface CatalogueMapper {
+  /** Something that the index or an alert could not deal with. */
+  record NewSetAside(
+      int publication, long no, String what, Integer alert, int edition, String why, Instant now) {}
+
+  /** A record as it came; {@code publication}: under which it stands, if it can be read. */
+  record NewRecord(
+      int source,
+      String identifier,
+      Integer publication,
+      String format,
+      String raw,
+      String datestamp,
+      boolean deleted,
+      Instant now,
+      String[] problems,
+      String[] keys) {}
+
   /** A record that is kept, and the publication it stands under. */
   record Kept(
       int work,
@@ -127,17 +144,7 @@ interface CatalogueMapper {
         on conflict do nothing)
       select id from kept
       """)
-  int keep(
-      int source,
-      String identifier,
-      Integer publication,
-      String format,
-      String raw,
-      String datestamp,
-      boolean deleted,
-      Instant now,
-      String[] problems,
-      String[] keys);
+  int keep(NewRecord row);
 
   @Update("update publication set canonical = #{into} where id = #{from} or canonical = #{from}")
   void merge(int from, int into);
@@ -196,8 +203,7 @@ interface CatalogueMapper {
       insert into set_aside (publication, no, what, alert, edition, why, at)
       values (#{publication}, #{no}, #{what}, #{alert}, #{edition}, #{why}, #{now})
       """)
-  void setAside(
-      int publication, long no, String what, Integer alert, int edition, String why, Instant now);
+  void setAside(NewSetAside row);
 
   @Select(
       """

@@ -142,7 +142,8 @@ public class Publications {
   @Transactional
   public void setAside(int publication, long no, String why) {
     LOG.warn("publication {} was set aside by the index: {}", publication, why);
-    mapper.setAside(publication, no, "index", null, 0, why, calendar.now());
+    mapper.setAside(
+        new CatalogueMapper.NewSetAside(publication, no, "index", null, 0, why, calendar.now()));
   }
 
   /**
@@ -153,7 +154,9 @@ public class Publications {
   @Transactional
   public void setAside(int publication, int alert, int edition, String why) {
     LOG.warn("publication {} was set aside by alert {}: {}", publication, alert, why);
-    mapper.setAside(publication, mapper.latest(), "alert", alert, edition, why, calendar.now());
+    mapper.setAside(
+        new CatalogueMapper.NewSetAside(
+            publication, mapper.latest(), "alert", alert, edition, why, calendar.now()));
   }
 
   /** The index looks at these again: what was set aside of them is not so any more. */

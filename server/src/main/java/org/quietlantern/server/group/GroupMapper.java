@@ -8,6 +8,10 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface GroupMapper {
+  /** Somebody who joins. */
+  record NewMember(
+      String pid, int group, int account, String role, String name, String letters, Instant now) {}
+
   record Row(int id, String pid, String name, String zone) {}
 
   @Select(
@@ -70,6 +74,5 @@ interface GroupMapper {
       insert into membership (pid, grp, account, role, name, letters, joined)
       values (#{pid}, #{group}, #{account}, #{role}, #{name}, #{letters}, #{now}) returning id
       """)
-  int join(
-      String pid, int group, int account, String role, String name, String letters, Instant now);
+  int join(NewMember row);
 }

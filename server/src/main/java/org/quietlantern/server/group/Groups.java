@@ -96,6 +96,7 @@ public class Groups {
             .filter(two -> !taken.contains(two))
             .findFirst()
             .orElseThrow();
-    mapper.join(ids.next(), group, account, role, name, letters, calendar.now());
+    mapper.join(
+        new GroupMapper.NewMember(ids.next(), group, account, role, name, letters, calendar.now()));
   }
 }

@@ -11,6 +11,17 @@ import org.quietlantern.core.publication.SourceRecord;
 
 @Mapper
 interface HarvestMapper {
+  /** What came of asking a source once. */
+  record NewTry(
+      int source,
+      Instant at,
+      int pages,
+      int taken,
+      int changed,
+      int setAside,
+      String error,
+      String movedTo) {}
+
   record Source(
       int id, String name, String baseUrl, String format, String oaiSet, boolean paused) {}
 
@@ -177,15 +188,7 @@ interface HarvestMapper {
       insert into harvest_try (source, at, pages, taken, changed, set_aside, error, moved_to)
       values (#{source}, #{at}, #{pages}, #{taken}, #{changed}, #{setAside}, #{error}, #{movedTo})
       """)
-  void addTry(
-      int source,
-      Instant at,
-      int pages,
-      int taken,
-      int changed,
-      int setAside,
-      String error,
-      String movedTo);
+  void addTry(NewTry row);
 
   /**
    * Tries that brought nothing are told for a while only; those since the last good one stay, for

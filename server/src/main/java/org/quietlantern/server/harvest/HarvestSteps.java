@@ -146,14 +146,15 @@ class HarvestSteps {
 
   private void note(int source, Attempt attempt, @Nullable String error) {
     mapper.addTry(
-        source,
-        calendar.now(),
-        attempt.pages(),
-        attempt.taken(),
-        attempt.changed(),
-        attempt.setAside(),
-        error,
-        attempt.movedTo().map(URI::toString).orElse(null));
+        new HarvestMapper.NewTry(
+            source,
+            calendar.now(),
+            attempt.pages(),
+            attempt.taken(),
+            attempt.changed(),
+            attempt.setAside(),
+            error,
+            attempt.movedTo().map(URI::toString).orElse(null)));
     mapper.forgetTries(source, calendar.now().minus(EMPTY_TRIES_KEPT));
   }
 }

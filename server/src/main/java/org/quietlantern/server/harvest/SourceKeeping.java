@@ -93,7 +93,9 @@ class SourceKeeping implements CommandKinds {
     if (mapper.isThere(address, set(wanted))) {
       throw Refusal.conflict("source-there", "This address is harvested already.");
     }
-    mapper.add(key, name, address, format(wanted), set(wanted), rank(wanted.rank()), system.now());
+    mapper.add(
+        new SourceMapper.NewSource(
+            key, name, address, format(wanted), set(wanted), rank(wanted.rank()), system.now()));
     mapper.showAbstracts(key, wanted.abstractsOpen());
     return CommandKind.done(new SourceAdded(key)).changing(List.of("source:" + key));
   }

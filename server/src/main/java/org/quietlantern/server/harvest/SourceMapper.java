@@ -8,6 +8,10 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface SourceMapper {
+  /** A source that a steward adds. */
+  record NewSource(
+      String key, String name, String address, String format, String set, int rank, Instant now) {}
+
   @Select(
       """
       select name, rank, abstracts_open, paused from source where key = #{key} and grp is null
@@ -27,8 +31,7 @@ interface SourceMapper {
       insert into source (key, name, base_url, format, oai_set, rank, asked)
       values (#{key}, #{name}, #{address}, #{format}, #{set}, #{rank}, #{now})
       """)
-  void add(
-      String key, String name, String address, String format, String set, int rank, Instant now);
+  void add(NewSource row);
 
   @Update("update source set abstracts_open = #{toAnyone} where key = #{key}")
   void showAbstracts(String key, boolean toAnyone);

@@ -9,6 +9,10 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface NoteMapper {
+  /** An account in writing that is kept. */
+  record NewNote(
+      String pid, int folder, String title, String of, String blocks, int membership, Instant at) {}
+
   /** {@code folderPid}, {@code folderName}: where it is kept. */
   record Row(
       String pid,
@@ -25,8 +29,7 @@ interface NoteMapper {
       insert into note (pid, folder, title, of, blocks, membership, at)
       values (#{pid}, #{folder}, #{title}, #{of}, #{blocks}::jsonb, #{membership}, #{at})
       """)
-  void add(
-      String pid, int folder, String title, String of, String blocks, int membership, Instant at);
+  void add(NewNote row);
 
   /** The newest first, without what they say. */
   @Select(

@@ -76,7 +76,8 @@ public class Notes implements CommandKinds {
     String pid = ids.next();
     String blocks = json.write(BlockShown.of(document));
     mapper.add(
-        pid, folders.id(who, folder), document.title(), of, blocks, who.id(), calendar.now());
+        new NoteMapper.NewNote(
+            pid, folders.id(who, folder), document.title(), of, blocks, who.id(), calendar.now()));
     NoteView view = get(who, pid);
     return CommandResult.of(view, new Before(pid))
         .changing(Subject.Of.NOTE, pid)

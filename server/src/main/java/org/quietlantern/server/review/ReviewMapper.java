@@ -9,6 +9,17 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface ReviewMapper {
+  /** What a member said. */
+  record NewEvent(
+      UUID command,
+      int membership,
+      int occasion,
+      int publication,
+      String what,
+      String reason,
+      Integer undoes,
+      Instant now) {}
+
   /** {@code asked}: the occasion or publication asked for, whichever of the same work it was on. */
   record MarkRow(int asked, int membership, String what, String reason, Instant at) {}
 
@@ -41,15 +52,7 @@ interface ReviewMapper {
         #{undoes}, #{now})
       returning id
       """)
-  int add(
-      UUID command,
-      int membership,
-      int occasion,
-      int publication,
-      String what,
-      String reason,
-      Integer undoes,
-      Instant now);
+  int add(NewEvent row);
 
   @Select("select occasion from review_event where id = #{event} and membership = #{membership}")
   Integer occasionOf(int event, int membership);

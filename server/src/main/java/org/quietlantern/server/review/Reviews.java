@@ -101,7 +101,10 @@ public class Reviews {
       String reason,
       @Nullable Integer undoes,
       Instant at) {
-    int event = mapper.add(command, who.id(), occasion, publication, what, reason, undoes, at);
+    int event =
+        mapper.add(
+            new ReviewMapper.NewEvent(
+                command, who.id(), occasion, publication, what, reason, undoes, at));
     mapper.settle(who.id(), occasion);
     events.publishEvent(new LampChanged(who.group(), publication));
     return event;

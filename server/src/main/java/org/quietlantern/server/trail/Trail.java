@@ -124,7 +124,9 @@ public class Trail implements CommandKinds {
     String pid = same ? last.pid() : ids.next();
     if (!same) {
       Instant now = calendar.now();
-      mapper.add(pid, who.id(), kept.id(), order.word(), before, count, asOf, now);
+      mapper.add(
+          new TrailMapper.NewStep(
+              pid, who.id(), kept.id(), order.word(), before, count, asOf, now));
     }
     return new StepMade(pid, kept.pid(), count, before);
   }

@@ -10,6 +10,17 @@ import org.quietlantern.server.matching.KeptMeanings;
 
 @Mapper
 interface TrailMapper {
+  /** A step; {@code before}: what the step before it found. */
+  record NewStep(
+      String pid,
+      int membership,
+      int strategy,
+      String ordered,
+      Integer before,
+      int count,
+      String asOf,
+      Instant now) {}
+
   record Kept(int id, String pid, String strategy) {}
 
   record Last(int id, String pid, int strategy, String ordered, int count, String asOf) {}
@@ -66,15 +77,7 @@ interface TrailMapper {
       insert into step (pid, membership, strategy, ordered, count_before, count, as_of, at)
       values (#{pid}, #{membership}, #{strategy}, #{ordered}, #{before}, #{count}, #{asOf}, #{now})
       """)
-  void add(
-      String pid,
-      int membership,
-      int strategy,
-      String ordered,
-      Integer before,
-      int count,
-      String asOf,
-      Instant now);
+  void add(NewStep row);
 
   @Insert(
       """
