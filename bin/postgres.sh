@@ -46,7 +46,7 @@ run_postgres() {
     port=$(free_port "$port")
     echo "$port" >"$data/db.port"
     if as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
-      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 9>&- 2>/dev/null; then
+      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 8>&- 9>&- 2>/dev/null; then
       return 0
     fi
     tail -n 6 "$cluster/server.log" | grep -q 'Address already in use' || break

@@ -133,9 +133,18 @@ class ServeTest {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
-  @DisplayName("A copy made while it runs comes back elsewhere: every table, a hundred searches")
+  @DisplayName("Killed with its script, it starts again; a second one beside it does not")
   @Test
   @Order(2)
+  void killed() {
+    SERVED.kill();
+    SERVED.start();
+    assertThatThrownBy(() -> SERVED.command("serve")).hasMessageContaining("it runs already");
+  }
+
+  @DisplayName("A copy made while it runs comes back elsewhere: every table, a hundred searches")
+  @Test
+  @Order(3)
   void aCopyComesBack() throws IOException {
     Path copies = SERVED.folder("copies");
     SERVED.command("backup", copies.toString(), "--keep", "1");

@@ -110,6 +110,13 @@ final class Served implements AutoCloseable {
     }
   }
 
+  /** Ends script and server as a power cut does; its database is left alone. */
+  void kill() {
+    process.descendants().forEach(ProcessHandle::destroyForcibly);
+    process.destroyForcibly();
+    process.onExit().join();
+  }
+
   /** The last line of what a command of this installation said. */
   String command(String... words) {
     String said = Script.output(unpacked(words)).strip();
