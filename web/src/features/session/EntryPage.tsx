@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { Failed, Waiting } from '../../ui';
-import { useEnter, useEntry } from './api';
+import { ownZone, useEnter, useEntry } from './api';
 import { Entrance, EntranceEnd, EntranceField } from './Entrance';
 
 const SHORTEST = 10;
@@ -41,7 +41,7 @@ export function EntryPage() {
       }
       onSubmit={() =>
         enter.mutate(
-          { code, password, zone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+          { code, password, zone: ownZone() },
           { onSuccess: () => navigate('/', { replace: true }) },
         )
       }

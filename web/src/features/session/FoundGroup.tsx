@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useFound } from './api';
+import { ownZone, useFound } from './api';
 import { Entrance, EntranceEnd, EntranceField } from './Entrance';
 
 /** A steward's first act: a group to search in. */
@@ -12,9 +12,7 @@ export function FoundGroup() {
   return (
     <Entrance
       says="A group is who searches, keeps and reviews together. Found the first one; sources and headings come next."
-      onSubmit={() =>
-        found.mutate({ name, person, zone: Intl.DateTimeFormat().resolvedOptions().timeZone })
-      }
+      onSubmit={() => found.mutate({ name, person, zone: ownZone() })}
     >
       <EntranceField
         label="Name of the group"

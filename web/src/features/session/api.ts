@@ -61,6 +61,11 @@ export function useSignIn() {
   );
 }
 
+/** The time zone that whoever looks at the page is in. */
+export function ownZone(): string {
+  return Intl.DateTimeFormat().resolvedOptions().timeZone;
+}
+
 /** Whom a link is for. */
 export function useEntry(code: string) {
   return useQuery({

@@ -7,14 +7,12 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 
 /** A demo of its own, started and stopped by the script that a user has. */
 final class Lantern implements AutoCloseable {
   static final String PASSWORD = "lamp-at-dusk";
   private final Path data;
-  private final int port = Served.freePort();
+  private final int port = Script.freePort();
 
   private Lantern() {
     data = Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
@@ -62,31 +60,7 @@ final class Lantern implements AutoCloseable {
 
   /** Asks the demo's database. */
   String query(String sql) {
-    try {
-      return Script.output(psql("-c", sql)).strip();
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-  }
-
-  private ProcessBuilder psql(String... more) throws IOException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                "psql",
-                "-h",
-                "127.0.0.1",
-                "-p",
-                read("db.port"),
-                "-U",
-                "app",
-                "-d",
-                "lantern",
-                "-Atq"));
-    command.addAll(List.of(more));
-    ProcessBuilder psql = new ProcessBuilder(command);
-    psql.environment().put("PGPASSWORD", read("db.password"));
-    return psql;
+    return Script.output(Script.psql(data, "-c", sql)).strip();
   }
 
   /** A visit to the database that stays open, and holds its locks, until it is closed. */
@@ -95,7 +69,7 @@ final class Lantern implements AutoCloseable {
     private final BufferedReader said;
 
     private Session() throws IOException {
-      process = psql().redirectErrorStream(true).start();
+      process = Script.psql(data).redirectErrorStream(true).start();
       said = process.inputReader(StandardCharsets.UTF_8);
     }
 

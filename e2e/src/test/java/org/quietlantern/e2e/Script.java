@@ -2,7 +2,9 @@ package org.quietlantern.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,6 +47,29 @@ final class Script {
       throw new UncheckedIOException(failed);
     } catch (InterruptedException stop) {
       throw new IllegalStateException(stop);
+    }
+  }
+
+  /** Asks the database of an installation, or of a demo, by what stands in its data folder. */
+  static ProcessBuilder psql(Path data, String... more) {
+    try {
+      List<String> command =
+          new ArrayList<>(List.of("psql", "-h", "127.0.0.1", "-U", "app", "-d", "lantern", "-Atq"));
+      command.addAll(List.of("-p", Files.readString(data.resolve("db.port")).strip()));
+      command.addAll(List.of(more));
+      ProcessBuilder psql = new ProcessBuilder(command);
+      psql.environment().put("PGPASSWORD", Files.readString(data.resolve("db.password")).strip());
+      return psql;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  static int freePort() {
+    try (ServerSocket socket = new ServerSocket(0)) {
+      return socket.getLocalPort();
+    } catch (IOException none) {
+      throw new UncheckedIOException(none);
     }
   }
 }

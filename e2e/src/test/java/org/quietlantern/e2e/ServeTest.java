@@ -58,7 +58,7 @@ class ServeTest {
 
   @BeforeAll
   static void open() {
-    outside = Served.freePort();
+    outside = Script.freePort();
     try {
       standIns =
           new ProcessBuilder(

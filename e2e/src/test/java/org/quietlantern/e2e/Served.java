@@ -2,7 +2,6 @@ package org.quietlantern.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -24,7 +23,7 @@ final class Served implements AutoCloseable {
   private final Path place =
       Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
   private final Path config = place.resolve("lantern.conf");
-  private final int port = freePort();
+  private final int port = Script.freePort();
   private Process process;
 
   Served() {
@@ -37,7 +36,7 @@ final class Served implements AutoCloseable {
               "port = " + port,
               "base-url = " + address(),
               "data = " + place.resolve("data"),
-              "database-port = " + freePort(),
+              "database-port = " + Script.freePort(),
               "memory = 700m",
               "outbound-allowed = 127.0.0.1"));
     } catch (IOException failed) {
@@ -148,34 +147,7 @@ final class Served implements AutoCloseable {
   }
 
   private String query(String sql) {
-    try {
-      Path data = place.resolve("data");
-      ProcessBuilder psql =
-          new ProcessBuilder(
-              "psql",
-              "-h",
-              "127.0.0.1",
-              "-p",
-              Files.readString(data.resolve("db.port")).strip(),
-              "-U",
-              "app",
-              "-d",
-              "lantern",
-              "-Atqc",
-              sql);
-      psql.environment().put("PGPASSWORD", Files.readString(data.resolve("db.password")).strip());
-      return Script.output(psql).strip();
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-  }
-
-  static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException none) {
-      throw new UncheckedIOException(none);
-    }
+    return Script.output(Script.psql(place.resolve("data"), "-c", sql)).strip();
   }
 
   @Override

@@ -60,7 +60,7 @@ public final class HeadingMeanings implements Term.Cases<Stream<String>> {
 
   @Override
   public Stream<String> phrase(Term.Phrase phrase) {
-    return name(MatchingTerms.typed(phrase).replace("\"", ""));
+    return name(MatchingTerms.unquoted(phrase));
   }
 
   @Override

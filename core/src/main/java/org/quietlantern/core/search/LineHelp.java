@@ -120,7 +120,7 @@ public final class LineHelp {
 
   /** The heading that a word or phrase names, with all below it where it alone has nothing. */
   private Optional<Offer> headingNamed(MatchingTerms.Leaf leaf) {
-    String typed = MatchingTerms.typed(leaf.term()).replace("\"", "");
+    String typed = MatchingTerms.unquoted(leaf.term());
     return leaf.fields().equals(IndexFields.DEFAULTS)
         ? circumstances.headings().find(typed).map(named -> heading(leaf.term(), named.heading()))
         : Optional.empty();
@@ -187,7 +187,7 @@ public final class LineHelp {
     if (!leaf.fields().equals(IndexFields.DEFAULTS)) {
       return List.of();
     }
-    String typed = MatchingTerms.typed(leaf.term()).replace("\"", "");
+    String typed = MatchingTerms.unquoted(leaf.term());
     return circumstances.headings().find(typed).stream()
         .flatMap(named -> Headings.namesOf(named.heading()).stream())
         .filter(name -> !Headings.areOneName(name, typed))

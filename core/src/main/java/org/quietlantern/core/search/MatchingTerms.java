@@ -105,6 +105,11 @@ final class MatchingTerms implements Term.Cases<Stream<MatchingTerms.Leaf>> {
     return leaf instanceof Term.Cut cut ? cut.typed() : ((Term.Word) leaf).text();
   }
 
+  /** The same without quotation marks, as a name of something. */
+  static String unquoted(Term leaf) {
+    return typed(leaf).replace("\"", "");
+  }
+
   @Override
   public Stream<Leaf> word(Term.Word word) {
     return Stream.of(new Leaf(line, word, fields, means));

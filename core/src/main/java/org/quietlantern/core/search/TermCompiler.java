@@ -74,7 +74,7 @@ final class TermCompiler implements Term.Cases<Query> {
 
   @Override
   public Query phrase(Term.Phrase phrase) {
-    return leaf(phrase, MatchingTerms.typed(phrase).replace("\"", ""), phrase.span());
+    return leaf(phrase, MatchingTerms.unquoted(phrase), phrase.span());
   }
 
   private Query leaf(Term term, String typed, Span span) {

@@ -131,11 +131,7 @@ public class Catalogue {
     for (Work work : own.stored()) {
       Optional<Work> whole = shared.same(work);
       if (whole.isPresent()) {
-        int into = whole.get().id().orElseThrow();
-        int from = work.id().orElseThrow();
-        mapper.merge(from, into);
-        mapper.noteJoin(from, into, page.source(), page.now());
-        number(from, Set.of(ChangeKind.JOINED), page.now());
+        merge(work, whole.get(), page);
         joined++;
       }
     }
@@ -265,13 +261,19 @@ public class Catalogue {
     if (merge.from().id().isEmpty()) {
       return false;
     }
-    int from = merge.from().id().orElseThrow();
-    int into = merge.into().id().orElseThrow();
+    int into = merge(merge.from(), merge.into(), page);
+    number(into, Set.of(ChangeKind.JOINED), page.now());
+    return true;
+  }
+
+  /** Both are stored. Answers the row of the whole, which has no number of its own by this. */
+  private int merge(Work part, Work whole, Page page) {
+    int from = part.id().orElseThrow();
+    int into = whole.id().orElseThrow();
     mapper.merge(from, into);
     mapper.noteJoin(from, into, page.source(), page.now());
     number(from, Set.of(ChangeKind.JOINED), page.now());
-    number(into, Set.of(ChangeKind.JOINED), page.now());
-    return true;
+    return into;
   }
 
   private void doubt(Works.Pair pair, Instant now) {

@@ -244,31 +244,22 @@ interface CatalogueMapper {
       """)
   List<ChangeRow> history(int viewer, int publication);
 
-  @Select(
+  /** Publications by what was asked for. */
+  String ROWS =
       """
       select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id
-      """)
+      """;
+
+  @Select(ROWS + " where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id")
   List<Row> byId(int viewer, Integer[] ids);
 
-  @Select(
-      """
-      select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
-        p.withdrawn is not null as withdrawn, p.fields::text
-      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.id = any(#{ids}) order by a.id
-      """)
+  @Select(ROWS + " where a.id = any(#{ids}) order by a.id")
   List<Row> ofAnybody(Integer[] ids);
 
   @Select(
-      """
-      select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
-        p.withdrawn is not null as withdrawn, p.fields::text
-      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      where a.pid = any(#{pids}) and (a.grp is null or a.grp = #{viewer}) order by a.id
-      """)
+      ROWS + " where a.pid = any(#{pids}) and (a.grp is null or a.grp = #{viewer}) order by a.id")
   List<Row> byPid(int viewer, String[] pids);
 
   @Select(

@@ -95,8 +95,14 @@ class SourceKeeping implements CommandKinds {
     }
     mapper.add(
         new SourceMapper.NewSource(
-            key, name, address, format(wanted), set(wanted), rank(wanted.rank()), system.now()));
-    mapper.showAbstracts(key, wanted.abstractsOpen());
+            key,
+            name,
+            address,
+            format(wanted),
+            set(wanted),
+            rank(wanted.rank()),
+            wanted.abstractsOpen(),
+            system.now()));
     return CommandKind.done(new SourceAdded(key)).changing(List.of("source:" + key));
   }
 

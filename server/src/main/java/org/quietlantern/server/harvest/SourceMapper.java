@@ -10,7 +10,14 @@ import org.apache.ibatis.annotations.Update;
 interface SourceMapper {
   /** A source that a steward adds. */
   record NewSource(
-      String key, String name, String address, String format, String set, int rank, Instant now) {}
+      String key,
+      String name,
+      String address,
+      String format,
+      String set,
+      int rank,
+      boolean abstractsOpen,
+      Instant now) {}
 
   @Select(
       """
@@ -28,13 +35,10 @@ interface SourceMapper {
 
   @Insert(
       """
-      insert into source (key, name, base_url, format, oai_set, rank, asked)
-      values (#{key}, #{name}, #{address}, #{format}, #{set}, #{rank}, #{now})
+      insert into source (key, name, base_url, format, oai_set, rank, abstracts_open, asked)
+      values (#{key}, #{name}, #{address}, #{format}, #{set}, #{rank}, #{abstractsOpen}, #{now})
       """)
   void add(NewSource row);
-
-  @Update("update source set abstracts_open = #{toAnyone} where key = #{key}")
-  void showAbstracts(String key, boolean toAnyone);
 
   @Update(
       """
