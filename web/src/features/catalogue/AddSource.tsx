@@ -3,7 +3,6 @@ import type { Schema } from '../../api';
 import { Act, ChoiceField, counted, DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
 import { RecordsTried } from './RecordsTried';
-import { SPEAKS } from './formats';
 import { useAddSource, useLookAtSource, useTrySource } from './keepingApi';
 
 type Wanted = Required<Schema['SourceWanted']> & { name: string; format: string; set: string };
@@ -21,7 +20,7 @@ export function AddSource({ onClose }: { onClose: () => void }) {
         setWanted({
           address,
           name: found.name,
-          format: found.formats[0] ?? '',
+          format: found.formats[0]?.prefix ?? '',
           set: '',
           rank: 5,
           abstractsOpen: false,
@@ -100,7 +99,7 @@ function Choices({
         <ChoiceField
           label="Records in"
           value={wanted.format}
-          of={found.formats.map((id) => ({ id, name: SPEAKS[id] ?? id }))}
+          of={found.formats.map((f) => ({ id: f.prefix, name: f.spoken }))}
           onChange={(format) => change({ format })}
         />
         <ChoiceField

@@ -1,12 +1,12 @@
 package org.quietlantern.core.exchange;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Cited;
@@ -21,21 +21,18 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
-import org.xml.sax.SAXException;
 
 /**
  * Reads a record in MODS 3 (Library of Congress, versions 3.4 to 3.8) with the extension that
  * docs/formats.md describes. Tolerant: what it does not know it passes over, what it cannot use it
  * names.
  */
-public final class ModsReader {
+final class ModsReader {
   /** The namespace of MODS 3. */
   public static final String MODS = "http://www.loc.gov/mods/v3";
 
   /** The namespace of our extension. */
   public static final String EXTENSION = "urn:quietlantern:supply:1";
-
-  private static final Pattern ORCID = Pattern.compile("\\d{4}-\\d{4}-\\d{4}-\\d{3}[\\dX]");
 
   /** Kinds of identifier that name no work for everybody, or are read elsewhere. */
   private static final Set<String> OTHERWISE_READ =
@@ -48,15 +45,8 @@ public final class ModsReader {
     this.mods = mods;
   }
 
-  public static SuppliedRecord read(String xml) {
-    try {
-      Node root = Node.root(Xml.tree(xml));
-      return MODS.equals(root.element().getNamespaceURI())
-          ? new ModsReader(root).publication()
-          : new SuppliedRecord.Unreadable("not MODS: " + root.element().getNodeName());
-    } catch (SAXException broken) {
-      return new SuppliedRecord.Unreadable("not well-formed XML: " + broken.getMessage());
-    }
+  static SuppliedRecord read(Node root) {
+    return new ModsReader(root).publication();
   }
 
   private SuppliedRecord publication() {
@@ -82,7 +72,7 @@ public final class ModsReader {
             date,
             host,
             mods.text("originInfo", "publisher"),
-            mods.text("language", "languageTerm"),
+            language(),
             mods.text("abstract"),
             headings(),
             keywords(),
@@ -168,13 +158,24 @@ public final class ModsReader {
   }
 
   private Kind kind() {
-    String genre = mods.text("genre");
-    return Kind.named(genre)
+    return mods.all("genre").stream()
+        .flatMap(genre -> Supplied.kind(genre.text()).stream())
+        .findFirst()
         .orElseGet(
             () -> {
-              problems.add("unknown kind “" + genre + "”, taken as article");
+              problems.add("unknown kind “" + mods.text("genre") + "”, taken as article");
               return Kind.ARTICLE;
             });
+  }
+
+  /** A code says more than a word. */
+  private String language() {
+    return mods.all("language", "languageTerm").stream()
+        .sorted(Comparator.comparing((Node term) -> !term.has("type", "code")))
+        .map(term -> Supplied.language(term.text()))
+        .filter(code -> !code.isEmpty())
+        .findFirst()
+        .orElse("");
   }
 
   private VersionKind version() {
@@ -235,9 +236,8 @@ public final class ModsReader {
   private static String orcid(Node name) {
     return name.all("nameIdentifier").stream()
         .filter(identifier -> identifier.has("type", "orcid"))
-        .map(identifier -> ORCID.matcher(identifier.text()))
-        .filter(Matcher::find)
-        .map(Matcher::group)
+        .map(identifier -> Supplied.orcid(identifier.text()))
+        .filter(orcid -> !orcid.isEmpty())
         .findFirst()
         .orElse("");
   }
@@ -261,8 +261,18 @@ public final class ModsReader {
   }
 
   private Optional<PartialDate> date() {
-    String issued = mods.text("originInfo", "dateIssued");
-    Optional<PartialDate> date = PartialDate.read(issued);
+    List<Node> all = mods.all("originInfo", "dateIssued");
+    // The one that is meant to be read by machines, where several say the same.
+    String issued =
+        Stream.<Predicate<Node>>of(
+                date -> date.has("keyDate", "yes"),
+                date -> date.has("encoding", "w3cdtf"),
+                date -> !date.has("point", "end"))
+            .flatMap(wanted -> all.stream().filter(wanted).limit(1))
+            .map(Node::text)
+            .findFirst()
+            .orElse("");
+    Optional<PartialDate> date = Supplied.date(issued);
     if (date.isEmpty() && !issued.isEmpty()) {
       problems.add("date cannot be read: “" + issued + "”");
     }

@@ -25,7 +25,9 @@ record Node(Element element, Set<String> cut) {
   static final int REPEATED = 5_000;
 
   private static final Set<String> PROSE_FIELDS =
-      Set.of("abstract", "description", "note", "tableOfContents");
+      Set.of("abstract", "description", "note", "tableOfContents", "p");
+
+  private static final Set<String> TITLES = Set.of("title", "article-title", "trans-title");
 
   static Node root(Element element) {
     return new Node(element, new LinkedHashSet<>());
@@ -66,8 +68,18 @@ record Node(Element element, Set<String> cut) {
     return atMost(most(), element.getLocalName(), Text.clean(element.getTextContent()));
   }
 
+  /** Cleaned text of an element that is prose although its name does not say so. */
+  String prose() {
+    return atMost(PROSE, element.getLocalName(), Text.clean(element.getTextContent()));
+  }
+
   String attribute(String name) {
     return atMost(FIELD, name, element.getAttribute(name).strip());
+  }
+
+  /** An attribute of a namespace, whatever prefix stands for it. */
+  String attribute(String namespace, String name) {
+    return atMost(FIELD, name, element.getAttributeNS(namespace, name).strip());
   }
 
   boolean has(String attribute, String value) {
@@ -79,7 +91,7 @@ record Node(Element element, Set<String> cut) {
     if (PROSE_FIELDS.contains(name)) {
       return PROSE;
     }
-    return name.equals("title") ? TITLE : FIELD;
+    return TITLES.contains(name) ? TITLE : FIELD;
   }
 
   private String atMost(int letters, String what, String text) {

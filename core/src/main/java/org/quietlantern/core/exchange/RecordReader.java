@@ -1,11 +1,13 @@
 package org.quietlantern.core.exchange;
 
-import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.publication.Text;
+import org.xml.sax.SAXException;
 
 /** Reads a supplied record in whichever of the known formats it is. */
 public final class RecordReader {
   /** To be raised when records are read differently, so that what is kept is read again. */
-  public static final int EDITION = 5;
+  public static final int EDITION = 6;
 
   /** Letters of a whole record; a longer one is not read. */
   public static final int LONGEST = 2_000_000;
@@ -15,22 +17,36 @@ public final class RecordReader {
 
   private RecordReader() {}
 
-  /** Prefixes of the formats that can be read, the best first. */
-  public static List<String> formats() {
-    return List.of("mods", "oai_dc");
-  }
-
-  /** {@code format}: the metadata prefix of OAI-PMH under which it came. */
-  public static SuppliedRecord read(String format, String raw) {
+  /** What it is stands in its outermost element, whatever the source calls it. */
+  public static SuppliedRecord read(String raw) {
     if (raw.length() > LONGEST) {
       return new SuppliedRecord.Unreadable("longer than %,d letters".formatted(LONGEST));
     }
-    SuppliedRecord supplied =
-        switch (format) {
-          case "mods" -> ModsReader.read(raw);
-          case "oai_dc" -> DublinCoreReader.read(raw);
-          default -> new SuppliedRecord.Unreadable("a format that is not known: " + format);
-        };
+    SuppliedRecord supplied = known(raw);
     return raw.indexOf(REPLACED) >= 0 ? supplied.with("letters that no text can hold") : supplied;
+  }
+
+  private static SuppliedRecord known(String raw) {
+    try {
+      Node root = Node.root(Xml.tree(raw));
+      String namespace = Optional.ofNullable(root.element().getNamespaceURI()).orElse("");
+      String name = root.element().getLocalName();
+      Optional<RecordFormat> format = RecordFormat.ofRoot(namespace, name);
+      return format.isPresent()
+          ? read(format.get(), root)
+          : new SuppliedRecord.Unreadable(
+              "no format that is known: " + Text.atMost(100, root.element().getNodeName()));
+    } catch (SAXException broken) {
+      return new SuppliedRecord.Unreadable("not well-formed XML: " + broken.getMessage());
+    }
+  }
+
+  private static SuppliedRecord read(RecordFormat format, Node root) {
+    return switch (format) {
+      case MODS -> ModsReader.read(root);
+      case JATS -> JatsReader.read(root);
+      case MARCXML -> MarcReader.read(root);
+      case DUBLIN_CORE -> DublinCoreReader.read(root);
+    };
   }
 }

@@ -25,8 +25,8 @@ class BoundsTest {
     return "<titleInfo><title>" + title + "</title></titleInfo>";
   }
 
-  private static SuppliedRecord.Read read(String format, String raw) {
-    return (SuppliedRecord.Read) RecordReader.read(format, raw);
+  private static SuppliedRecord.Read read(String raw) {
+    return (SuppliedRecord.Read) RecordReader.read(raw);
   }
 
   @DisplayName("A title, an abstract, a list of authors without end: cut and named, the rest taken")
@@ -35,7 +35,6 @@ class BoundsTest {
     String author = "<name><namePart type=\"family\">Reed</namePart></name>";
     SuppliedRecord.Read read =
         read(
-            "mods",
             mods(
                 title("Moths ".repeat(10_000))
                     + "<abstract>"
@@ -61,7 +60,7 @@ class BoundsTest {
         "<dc xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>a"
             + "🦉".repeat(2_000)
             + "</dc:title></dc>";
-    SuppliedRecord.Read read = read("oai_dc", raw);
+    SuppliedRecord.Read read = read(raw);
     assertThat(read.publication().title()).hasSize(2_000).endsWith("🦉…");
     assertThat(read.problems()).contains("title of 4,001 letters: cut after 2,000");
   }
@@ -69,19 +68,19 @@ class BoundsTest {
   @DisplayName("What is within bounds is as it was, without a word")
   @Test
   void within() {
-    SuppliedRecord.Read read = read("mods", mods(title("x".repeat(2_000))));
+    SuppliedRecord.Read read = read(mods(title("x".repeat(2_000))));
     assertThat(read.publication().title()).isEqualTo("x".repeat(2_000));
     assertThat(read.problems()).noneMatch(problem -> problem.contains("cut after"));
   }
 
   @Test
   void aRecordWithoutEndOrNestedWithoutEndIsNotRead() {
-    assertThat(RecordReader.read("mods", mods(title("x".repeat(2_000_000)))))
+    assertThat(RecordReader.read(mods(title("x".repeat(2_000_000)))))
         .isEqualTo(new SuppliedRecord.Unreadable("longer than 2,000,000 letters"));
     String deep = "<a>".repeat(50_000) + "</a>".repeat(50_000);
-    assertThat(RecordReader.read("mods", mods(title("Moths") + deep)))
+    assertThat(RecordReader.read(mods(title("Moths") + deep)))
         .isInstanceOf(SuppliedRecord.Unreadable.class);
-    assertThat(RecordReader.read("mods", "<mods>\uFFFD"))
+    assertThat(RecordReader.read("<mods>\uFFFD"))
         .isInstanceOfSatisfying(
             SuppliedRecord.Unreadable.class,
             unreadable ->

@@ -28,7 +28,7 @@ class DublinCoreTest {
       """;
 
   private static Publication read(String xml) {
-    return ((SuppliedRecord.Read) DublinCoreReader.read(xml)).publication();
+    return ((SuppliedRecord.Read) RecordReader.read(xml)).publication();
   }
 
   @Test
@@ -53,7 +53,7 @@ class DublinCoreTest {
   void whatCannotBeUsedIsNamed() {
     SuppliedRecord.Read odd =
         (SuppliedRecord.Read)
-            DublinCoreReader.read(
+            RecordReader.read(
                 RECORD
                     .replaceAll("<dc:date>2.*?</dc:date>", "")
                     .replace("urn:types/article", "scroll")
@@ -62,10 +62,10 @@ class DublinCoreTest {
         .isEqualTo(
             List.of("unknown kind “scroll”, taken as article", "date cannot be read: “unknown”"));
     assertThat(odd.publication().host().title()).isEqualTo("in a drawer");
-    assertThat(DublinCoreReader.read(RECORD.replaceAll("<dc:title>.*?</dc:title>", "")))
+    assertThat(RecordReader.read(RECORD.replaceAll("<dc:title>.*?</dc:title>", "")))
         .isEqualTo(new SuppliedRecord.Unreadable("no title"));
-    assertThat(DublinCoreReader.read("<mods/>")).isInstanceOf(SuppliedRecord.Unreadable.class);
-    assertThat(DublinCoreReader.read("<dc><title>")).isInstanceOf(SuppliedRecord.Unreadable.class);
+    assertThat(RecordReader.read("<mods/>")).isInstanceOf(SuppliedRecord.Unreadable.class);
+    assertThat(RecordReader.read("<dc><title>")).isInstanceOf(SuppliedRecord.Unreadable.class);
   }
 
   @Test
@@ -77,7 +77,7 @@ class DublinCoreTest {
         int at = random.nextInt(broken.length() - 40);
         broken.delete(at, at + random.nextInt(40));
       }
-      assertThat(DublinCoreReader.read(broken.toString())).isNotNull();
+      assertThat(RecordReader.read(broken.toString())).isNotNull();
     }
   }
 }

@@ -98,13 +98,13 @@ class ExchangeTest {
 
   @Test
   void aModsRecordIsRead() {
-    assertThat(ModsReader.read(MODS)).isEqualTo(new SuppliedRecord.Read(READ, List.of()));
+    assertThat(RecordReader.read(MODS)).isEqualTo(new SuppliedRecord.Read(READ, List.of()));
   }
 
   @Test
   void whatCannotBeUsedIsNamedAndTheRestIsRead() {
     String odd = MODS.replace("2026-03", "2026-19").replace("<genre>article", "<genre>scroll");
-    SuppliedRecord.Read read = (SuppliedRecord.Read) ModsReader.read(odd);
+    SuppliedRecord.Read read = (SuppliedRecord.Read) RecordReader.read(odd);
     assertThat(read.problems())
         .containsExactlyInAnyOrder(
             "unknown kind “scroll”, taken as article", "date cannot be read: “2026-19”");
@@ -117,10 +117,10 @@ class ExchangeTest {
     String entity =
         "<!DOCTYPE m [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><mods xmlns='http://www.loc.gov/mods/v3'>"
             + "<titleInfo><title>&e;</title></titleInfo></mods>";
-    assertThat(ModsReader.read(entity)).isInstanceOf(SuppliedRecord.Unreadable.class);
-    assertThat(ModsReader.read("<mods/>"))
-        .isEqualTo(new SuppliedRecord.Unreadable("not MODS: mods"));
-    assertThat(ModsReader.read(MODS.replaceAll("(?s)<titleInfo>.*?</titleInfo>", "")))
+    assertThat(RecordReader.read(entity)).isInstanceOf(SuppliedRecord.Unreadable.class);
+    assertThat(RecordReader.read("<mods/>"))
+        .isEqualTo(new SuppliedRecord.Unreadable("no format that is known: mods"));
+    assertThat(RecordReader.read(MODS.replaceAll("(?s)<titleInfo>.*?</titleInfo>", "")))
         .isEqualTo(new SuppliedRecord.Unreadable("no title"));
   }
 
@@ -133,7 +133,7 @@ class ExchangeTest {
         int at = random.nextInt(broken.length() - 40);
         broken.delete(at, at + random.nextInt(40));
       }
-      assertThat(ModsReader.read(broken.toString())).isNotNull();
+      assertThat(RecordReader.read(broken.toString())).isNotNull();
     }
   }
 

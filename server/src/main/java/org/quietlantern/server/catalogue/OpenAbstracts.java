@@ -24,7 +24,7 @@ public class OpenAbstracts {
 
   private Set<String> texts(int publication) {
     return mapper.openRecords(publication).stream()
-        .map(record -> RecordReader.read(record.format(), record.raw()))
+        .map(record -> RecordReader.read(record.raw()))
         .filter(SuppliedRecord.Read.class::isInstance)
         .map(read -> ((SuppliedRecord.Read) read).publication().abstractText())
         .collect(Collectors.toSet());

@@ -56,7 +56,7 @@ public class Versions {
    */
   public List<VersionShown> of(Viewer viewer, String pid) {
     return mapper.records(viewer.group(), publications.get(viewer, pid).id()).stream()
-        .map(row -> new Reading(row, RecordReader.read(row.format(), row.raw())))
+        .map(row -> new Reading(row, RecordReader.read(row.raw())))
         .filter(reading -> reading.supplied() instanceof SuppliedRecord.Read)
         .sorted(Comparator.comparing(Reading::form).reversed())
         .map(reading -> version(reading.row(), reading.publication()))

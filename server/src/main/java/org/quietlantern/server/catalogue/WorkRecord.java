@@ -15,7 +15,7 @@ import org.quietlantern.core.publication.SourceRecord;
 record WorkRecord(SourceRecord record, int rank, long order, SuppliedRecord supplied) {
 
   static WorkRecord of(SourceRecord record, int rank, long order) {
-    return new WorkRecord(record, rank, order, RecordReader.read(record.format(), record.raw()));
+    return new WorkRecord(record, rank, order, RecordReader.read(record.raw()));
   }
 
   /** As if it had been supplied at another place in the order. */

@@ -17,7 +17,6 @@ import org.quietlantern.core.publication.Text;
  * 2.0, 4.2, 4.4, 4.6). What an answer does not say is empty.
  *
  * @param deletes {@code no}, {@code transient} or {@code persistent}
- * @param formats prefixes of metadata
  * @param token of the next page of sets
  */
 record OaiDescription(
@@ -25,13 +24,16 @@ record OaiDescription(
     String name,
     String deletes,
     String earliest,
-    List<String> formats,
+    List<FormatNamed> formats,
     List<SetNamed> sets,
     Optional<String> token,
     Optional<String> error) {
 
   /** A part of a source that can be harvested alone. */
   record SetNamed(String set, String name) {}
+
+  /** A format under the prefix by which it is asked for. */
+  record FormatNamed(String prefix, String namespace) {}
 
   private static final String OAI = "http://www.openarchives.org/OAI/2.0/";
   private static final int LONGEST = 200;
@@ -49,13 +51,14 @@ record OaiDescription(
 
   private static final class Reader {
     private final XMLStreamReader xml;
-    private final List<String> formats = new ArrayList<>();
+    private final List<FormatNamed> formats = new ArrayList<>();
     private final List<SetNamed> sets = new ArrayList<>();
     private boolean answers;
     private String name = "";
     private String deletes = "";
     private String earliest = "";
     private String set = "";
+    private String prefix = "";
     private Optional<String> token = Optional.empty();
     private Optional<String> error = Optional.empty();
 
@@ -78,7 +81,8 @@ record OaiDescription(
         case "repositoryName" -> name = text();
         case "deletedRecord" -> deletes = text();
         case "earliestDatestamp" -> earliest = text();
-        case "metadataPrefix" -> add(formats, text());
+        case "metadataPrefix" -> prefix = text();
+        case "metadataNamespace" -> add(formats, new FormatNamed(prefix, text()));
         case "setSpec" -> set = text();
         case "setName" -> add(sets, new SetNamed(set, text()));
         case "resumptionToken" -> token = Optional.of(xml.getElementText().strip());

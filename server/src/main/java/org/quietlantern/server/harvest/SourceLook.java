@@ -5,7 +5,10 @@ import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.exchange.RecordFormat;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.Publication;
@@ -27,8 +30,8 @@ class SourceLook {
   /**
    * What is at an address.
    *
-   * @param formats prefixes that can be read here, the best first
-   * @param otherFormats the others that it speaks
+   * @param formats those that can be read here, the best first
+   * @param otherFormats prefixes of the others that it speaks
    * @param moreSets whether it has more sets than are listed
    * @param deletes whether it tells what it took back: {@code no}, {@code transient}, {@code
    *     persistent}; empty if it does not say
@@ -37,10 +40,18 @@ class SourceLook {
       String name,
       String earliest,
       String deletes,
-      List<String> formats,
+      List<FormatOffered> formats,
       List<String> otherFormats,
       List<OaiDescription.SetNamed> sets,
       boolean moreSets) {}
+
+  /**
+   * A format that a source has and that can be read here.
+   *
+   * @param prefix by which it is asked for
+   * @param spoken as people call it
+   */
+  record FormatOffered(String prefix, String spoken) {}
 
   /**
    * A record as it was supplied and as it would be read.
@@ -68,18 +79,30 @@ class SourceLook {
     URI base = base(address);
     OaiDescription identity = ask(base, "Identify");
     OaiDescription formats = ask(base, "ListMetadataFormats");
-    List<String> read =
-        RecordReader.formats().stream().filter(formats.formats()::contains).toList();
+    List<OaiDescription.FormatNamed> readable =
+        formats.formats().stream()
+            .filter(f -> known(f).isPresent())
+            .sorted(Comparator.comparing(f -> known(f).orElseThrow()))
+            .toList();
     List<OaiDescription.SetNamed> sets = new ArrayList<>();
     boolean more = sets(base, sets);
     return new SourceLooked(
         identity.name(),
         identity.earliest(),
         identity.deletes(),
-        read,
-        formats.formats().stream().filter(format -> !read.contains(format)).toList(),
+        readable.stream()
+            .map(f -> new FormatOffered(f.prefix(), known(f).orElseThrow().spoken()))
+            .toList(),
+        formats.formats().stream()
+            .filter(f -> !readable.contains(f))
+            .map(OaiDescription.FormatNamed::prefix)
+            .toList(),
         sets,
         more);
+  }
+
+  private static Optional<RecordFormat> known(OaiDescription.FormatNamed format) {
+    return RecordFormat.offered(format.prefix(), format.namespace());
   }
 
   /**
@@ -117,7 +140,7 @@ class SourceLook {
   }
 
   private static RecordTried tried(SourceRecord record) {
-    SuppliedRecord read = RecordReader.read(record.format(), record.raw());
+    SuppliedRecord read = RecordReader.read(record.raw());
     if (read instanceof SuppliedRecord.Read readable) {
       Publication publication = readable.publication();
       return new RecordTried(

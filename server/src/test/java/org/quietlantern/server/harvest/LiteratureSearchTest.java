@@ -73,7 +73,7 @@ class LiteratureSearchTest {
     List<IndexEntry> entries = new ArrayList<>();
     for (SourceRecord record : page.records()) {
       if (!record.deleted()
-          && RecordReader.read("mods", record.raw()) instanceof SuppliedRecord.Read read) {
+          && RecordReader.read(record.raw()) instanceof SuppliedRecord.Read read) {
         int id = before + entries.size() + 1;
         entries.add(
             new IndexEntry(

@@ -57,7 +57,10 @@ class SourceKeepingTest {
   void look() {
     JsonNode looked = STINA.post("/sources/look", Map.of("address", address())).ok();
     assertThat(looked.get("name").asString()).isEqualTo("The Night Index");
-    assertThat(looked.get("formats").toString()).isEqualTo("[\"mods\",\"oai_dc\"]");
+    assertThat(looked.get("formats").toString())
+        .isEqualTo(
+            "[{\"prefix\":\"mods\",\"spoken\":\"MODS\"},"
+                + "{\"prefix\":\"oai_dc\",\"spoken\":\"Dublin Core\"}]");
     assertThat(looked.get("deletes").asString()).isEqualTo("persistent");
     assertThat(looked.get("sets")).isEmpty();
     assertThat(looked.get("moreSets").asBoolean()).isFalse();
