@@ -30,13 +30,14 @@ serve() {
   [ "${ended:-0}" = 0 ] || [ "$ended" = 143 ] || exit "$ended"
 }
 
-# Options that these have. Sets config: the file of settings, empty for none.
+# Options that these have. Sets config (the file of settings, empty for none), keep, into_source, and rest.
 read_config() {
-  config='' keep=''
+  config='' keep='' into_source=''
   rest=()
   while [ $# -gt 0 ]; do
     case "$1" in
       --config) config=${2:?--config needs a file} && shift ;;
+      --into) into_source=${2:?--into needs the name of a source} && shift ;;
       --keep) keep=${2:?--keep needs a number} && shift ;;
       -*) fail "there is no option “$1”" ;;
       *) rest+=("$1") ;;

@@ -2,10 +2,12 @@ import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, ChoiceField, counted, DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
+import { HarvestTimes, type Times } from './HarvestTimes';
 import { RecordsTried } from './RecordsTried';
 import { useAddSource, useLookAtSource, useTrySource } from './keepingApi';
 
-type Wanted = Required<Schema['SourceWanted']> & { name: string; format: string; set: string };
+type Wanted = Required<Schema['SourceWanted']> &
+  Times & { name: string; format: string; set: string };
 
 /** A source by its address: looked at, tried, then added. */
 export function AddSource({ onClose }: { onClose: () => void }) {
@@ -24,6 +26,9 @@ export function AddSource({ onClose }: { onClose: () => void }) {
           set: '',
           rank: 5,
           abstractsOpen: false,
+          everyHours: 24,
+          hourFrom: null,
+          hourTo: null,
         }),
     });
   return (
@@ -116,6 +121,7 @@ function Choices({
         </p>
       )}
       <RankField rank={wanted.rank} onChange={(rank) => onChange({ ...wanted, rank })} />
+      <HarvestTimes times={wanted} onChange={(times) => onChange({ ...wanted, ...times })} />
       <AbstractsField
         open={wanted.abstractsOpen}
         onChange={(abstractsOpen) => onChange({ ...wanted, abstractsOpen })}

@@ -3,6 +3,7 @@ import type { Schema } from '../../api';
 import { DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
 import { AbstractsField, RankField } from './AddSource';
+import { HarvestTimes } from './HarvestTimes';
 import { useChangeSource } from './keepingApi';
 
 /** What a steward changes of a source that is there. */
@@ -20,6 +21,9 @@ export function ChangeSource({
     rank: source.rank,
     abstractsOpen: source.abstractsOpen,
     paused: source.paused,
+    everyHours: source.everyHours,
+    hourFrom: source.hourFrom ?? null,
+    hourTo: source.hourTo ?? null,
   });
   const part = (some: Partial<typeof kept>) => setKept({ ...kept, ...some });
   return (
@@ -37,14 +41,17 @@ export function ChangeSource({
         open={kept.abstractsOpen}
         onChange={(abstractsOpen) => part({ abstractsOpen })}
       />
-      <label className="mt-3 flex items-baseline gap-2">
-        <input
-          type="checkbox"
-          checked={kept.paused}
-          onChange={(event) => part({ paused: event.target.checked })}
-        />
-        Paused: what it has supplied stays, nothing more is asked for
-      </label>
+      {!source.files && <HarvestTimes times={kept} onChange={part} />}
+      {!source.files && (
+        <label className="mt-3 flex items-baseline gap-2">
+          <input
+            type="checkbox"
+            checked={kept.paused}
+            onChange={(event) => part({ paused: event.target.checked })}
+          />
+          Paused: what it has supplied stays, nothing more is asked for
+        </label>
+      )}
     </DialogForm>
   );
 }

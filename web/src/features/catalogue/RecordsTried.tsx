@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { Act, counted } from '../../ui';
 
@@ -21,12 +21,21 @@ export function RecordsTried({ records }: { records: Schema['RecordTried'][] }) 
   );
 }
 
-function Tried({ record }: { record: Schema['RecordTried'] }) {
+/** `children`: what else there is to say of it. */
+export function Tried({
+  record,
+  children,
+}: {
+  record: Schema['RecordTried'];
+  children?: ReactNode;
+}) {
   const [raw, setRaw] = useState(false);
   const facts = [record.who, record.where, record.date, record.doi].filter(Boolean).join(' · ');
   return (
     <li className="border-b border-base-300 py-2 last:border-b-0">
-      <p className="font-serif">{record.title || 'It cannot be read'}</p>
+      <p className="font-serif">
+        {record.title || (record.raw ? 'It cannot be read' : record.identifier)}
+      </p>
       <p className="text-[13px] text-soft">
         {facts && `${facts} · `}
         <span className="break-all">{record.identifier}</span>{' '}
@@ -36,7 +45,8 @@ function Tried({ record }: { record: Schema['RecordTried'] }) {
           onClick={() => setRaw(!raw)}
         >
           as supplied
-        </Act>
+        </Act>{' '}
+        {children}
       </p>
       {record.problems.map((problem) => (
         <p key={problem} className="text-[13px] text-error">

@@ -1,5 +1,5 @@
-import { useMutation } from '@tanstack/react-query';
-import { api, body, type Schema } from '../../api';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, body, keys, type Schema } from '../../api';
 import { useAct } from '../session';
 
 /** What a source says of itself. */
@@ -55,5 +55,49 @@ export function useChangeSource(group: string) {
       ),
     (_, { kept }) => `${kept.name} was changed.`,
     { quiet: true },
+  );
+}
+
+/** What ending a source would do. */
+export function useEnding(group: string, source: string) {
+  return useQuery({
+    queryKey: [...keys.group(group), 'ending', source],
+    staleTime: 0,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/sources/{source}/ending', {
+          params: { path: { group, source } },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useEndSource(group: string) {
+  return useAct(
+    group,
+    async ({ key }: Schema['SourceView'], header) =>
+      body(
+        await api.DELETE('/api/groups/{group}/sources/{source}', {
+          params: { path: { group, source: key }, header },
+        }),
+      ),
+    (_, { name }) => `${name} was ended. What it supplied is being taken back.`,
+    { quiet: true, stays: () => true },
+  );
+}
+
+/** Everything again, from the beginning. */
+export function useAskForAll(group: string) {
+  return useAct(
+    group,
+    async ({ key }: Schema['SourceView'], header) =>
+      body(
+        await api.POST('/api/groups/{group}/sources/{source}/whole', {
+          params: { path: { group, source: key }, header },
+        }),
+      ),
+    (_, { name }) => `${name} is asked for everything again within half a minute.`,
+    { stays: () => true },
   );
 }

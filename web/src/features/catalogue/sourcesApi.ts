@@ -1,5 +1,11 @@
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, keys } from '../../api';
+import {
+  keepPreviousData,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
+import { api, body, keys, type Schema } from '../../api';
 
 export function useSources(group: string) {
   return useQuery({
@@ -8,10 +14,16 @@ export function useSources(group: string) {
     queryFn: async ({ signal }) =>
       body(await api.GET('/api/groups/{group}/sources', { params: { path: { group } }, signal })),
     // While a first harvest is under way its counts grow.
-    refetchInterval: (query) =>
-      query.state.data?.some((s) => !s.harvested && !s.failed && !s.paused) ? 3_000 : false,
+    refetchInterval: (query) => (query.state.data?.some(isMoving) ? 3_000 : false),
   });
 }
+
+/** A first harvest that is awaited, any that goes on, and what is being taken back. */
+const isMoving = (source: Schema['SourceView']) =>
+  source.endingSince
+    ? source.records > 0
+    : source.underWay != null ||
+      (!source.harvested && !source.failed && !source.paused && !source.files);
 
 /** What each source supplies, counted. */
 export function useSupplied(group: string) {
@@ -62,6 +74,27 @@ export function useRecordsSetAside(group: string, source: string) {
       ),
     getNextPageParam: (last) =>
       last.more ? last.records[last.records.length - 1]?.identifier : undefined,
+  });
+}
+
+/** What a source has supplied, in the order in which it came first. */
+export function useSourceRecords(
+  group: string,
+  source: string,
+  { part, odd }: { part: string; odd: boolean },
+) {
+  return useInfiniteQuery({
+    queryKey: [...keys.group(group), 'records', source, part, odd],
+    initialPageParam: 0,
+    queryFn: async ({ pageParam: after, signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/sources/{source}/records', {
+          params: { path: { group, source }, query: { after, part, odd } },
+          signal,
+        }),
+      ),
+    getNextPageParam: (last) => (last.more ? last.records[last.records.length - 1]?.id : undefined),
+    placeholderData: keepPreviousData,
   });
 }
 

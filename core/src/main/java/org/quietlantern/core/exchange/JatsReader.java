@@ -56,6 +56,17 @@ final class JatsReader {
         : new SuppliedRecord.Unreadable("an article without front matter");
   }
 
+  /** The DOI of the article, else the first of its other names. */
+  static String identifier(Node root) {
+    List<Node> ids = root.all("front", "article-meta", "article-id");
+    return ids.stream()
+        .filter(id -> id.has("pub-id-type", "doi"))
+        .findFirst()
+        .or(() -> ids.stream().findFirst())
+        .map(Node::text)
+        .orElse("");
+  }
+
   private SuppliedRecord publication() {
     String title = title(meta.all("title-group"));
     if (title.isEmpty()) {

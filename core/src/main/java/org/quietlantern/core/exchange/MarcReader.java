@@ -45,6 +45,15 @@ final class MarcReader {
     return new MarcReader(root).publication();
   }
 
+  /** Its number (001), with whose it is (003) where that is said. */
+  static String identifier(Node root) {
+    MarcReader record = new MarcReader(root);
+    return Stream.of(record.control("003"), record.control("001"))
+        .map(String::strip)
+        .filter(part -> !part.isEmpty())
+        .collect(Collectors.joining(":"));
+  }
+
   private SuppliedRecord publication() {
     String title =
         fields("245")

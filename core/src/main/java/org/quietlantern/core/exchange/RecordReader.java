@@ -26,6 +26,21 @@ public final class RecordReader {
     return raw.indexOf(REPLACED) >= 0 ? supplied.with("letters that no text can hold") : supplied;
   }
 
+  /** What a record calls itself; empty if it has no name. */
+  static String identifier(String raw) {
+    try {
+      Node root = Node.root(Xml.tree(raw));
+      return switch (root.element().getLocalName()) {
+        case "mods" -> root.text("recordInfo", "recordIdentifier");
+        case "record" -> MarcReader.identifier(root);
+        case "article" -> JatsReader.identifier(root);
+        default -> root.text("identifier");
+      };
+    } catch (SAXException broken) {
+      return "";
+    }
+  }
+
   private static SuppliedRecord known(String raw) {
     try {
       Node root = Node.root(Xml.tree(raw));

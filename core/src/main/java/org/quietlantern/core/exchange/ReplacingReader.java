@@ -5,13 +5,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Reader;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import org.quietlantern.core.publication.Text;
 
 /**
- * Text of an XML document in UTF-8 in which nothing stands that XML 1.0 (section 2.2) does not
- * allow: bytes that are no UTF-8, control characters, and references to such (of number 0) become
- * U+FFFD. Otherwise one bad letter would cost the whole document. A byte order mark is left out.
+ * Text of an XML document, in UTF-8 unless it says otherwise, in which nothing stands that XML 1.0
+ * (section 2.2) does not allow: bytes that are no UTF-8, control characters, and references to such
+ * (of number 0) become U+FFFD. Otherwise one bad letter would cost the whole document. A byte order
+ * mark is left out.
  */
 public final class ReplacingReader extends Reader {
   private static final int REPLACED = '\uFFFD';
@@ -24,7 +26,12 @@ public final class ReplacingReader extends Reader {
   private boolean begun;
 
   public ReplacingReader(InputStream bytes) {
-    this.text = new BufferedReader(new InputStreamReader(bytes, StandardCharsets.UTF_8), 1 << 16);
+    this(bytes, StandardCharsets.UTF_8);
+  }
+
+  /** In another encoding; what is no letter in it is replaced as well. */
+  ReplacingReader(InputStream bytes, Charset encoding) {
+    this.text = new BufferedReader(new InputStreamReader(bytes, encoding), 1 << 16);
   }
 
   @Override

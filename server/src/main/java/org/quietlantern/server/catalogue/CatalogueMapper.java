@@ -269,22 +269,6 @@ interface CatalogueMapper {
       """)
   int existing(int viewer, String[] pids);
 
-  /** Which source supplies which publication, merged ones under what they are now. */
-  record Supplying(int publication, String source) {}
-
-  @Select(
-      """
-      select distinct coalesce(p.canonical, p.id) as publication, s.key as source
-      from publication p join source_record r on r.publication = p.id
-      join source s on s.id = r.source
-      join publication c on c.id = coalesce(p.canonical, p.id)
-      where c.id = any(#{ids}) and not r.deleted
-        and s.grp is not distinct from c.grp
-        and (p.id = any(#{ids}) or p.canonical = any(#{ids}))
-      order by 1, 2
-      """)
-  List<Supplying> supplying(Integer[] ids);
-
   /** {@code source}: its name. */
   record RecordRow(
       String source, String identifier, String format, String raw, boolean deleted, Instant came) {}
@@ -314,22 +298,6 @@ interface CatalogueMapper {
       """)
   List<OpenRecord> openRecords(int publication);
 
-  /** A source and what it holds; {@code ended} of its last good harvest. */
-  record SourceRow(
-      String key,
-      String name,
-      String baseUrl,
-      String format,
-      int rank,
-      boolean abstractsOpen,
-      boolean paused,
-      int records,
-      Integer firstYear,
-      Integer lastYear,
-      Instant ended,
-      Instant failed,
-      String error) {}
-
   /** Those of some keys that a record which is here has. */
   @Select(
       """
@@ -338,39 +306,6 @@ interface CatalogueMapper {
       where k.value = any(#{keys}) and not r.deleted and (s.grp is null or s.grp = #{viewer})
       """)
   List<String> keysHere(int viewer, String[] keys);
-
-  @Select(
-      """
-      select s.key, s.name, s.base_url, s.format, s.rank, s.abstracts_open,
-        s.paused, coalesce(c.records, 0) as records, c.first_year,
-        c.last_year, h.ended,
-        f.ended as failed, f.error
-      from source s
-      left join lateral (
-        select count(*) as records, min((p.fields -> 'date' ->> 'year')::int) as first_year,
-          max((p.fields -> 'date' ->> 'year')::int) as last_year
-        from source_record r join publication q on q.id = r.publication
-        join publication p on p.id = coalesce(q.canonical, q.id)
-        where r.source = s.id and not r.deleted) c on true
-      left join lateral (
-        select ended from harvest where source = s.id and state = 'done' order by id desc limit 1)
-        h on true
-      left join lateral (
-        select state, ended, error from harvest where source = s.id and state <> 'running'
-        order by ended desc, id desc limit 1) f on f.state = 'failed'
-      where s.grp is null order by s.rank, s.id
-      """)
-  List<SourceRow> sources();
-
-  @Select("select key, name from source where grp is null order by rank, id")
-  List<SourceName> sourceNames();
-
-  record SourceNamed(int id, String name) {}
-
-  @Select("select id, name from source order by id")
-  List<SourceNamed> sourceRows();
-
-  record SourceName(String key, String name) {}
 
   /** Those that were merged into one of the publications: part and whole. */
   @Select(

@@ -11,7 +11,7 @@ final class Attempt {
   private int setAside;
   private Optional<URI> movedTo = Optional.empty();
 
-  void page(int records, HarvestSteps.Taken page) {
+  void page(int records, Taking.Taken page) {
     pages++;
     taken += records;
     changed += page.changed();

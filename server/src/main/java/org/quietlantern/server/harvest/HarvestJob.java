@@ -4,13 +4,15 @@ import java.time.Duration;
 import org.quietlantern.server.platform.job.Job;
 import org.springframework.stereotype.Component;
 
-/** Harvests sources that are due. */
+/** Harvests sources that are due, and takes back what ended ones supplied. */
 @Component
 class HarvestJob implements Job {
   private final Harvests harvests;
   private final Rereading rereading;
+  private final SourceEnding ending;
 
-  HarvestJob(Harvests harvests, Rereading rereading) {
+  HarvestJob(Harvests harvests, Rereading rereading, SourceEnding ending) {
+    this.ending = ending;
     this.harvests = harvests;
     this.rereading = rereading;
   }
@@ -28,6 +30,7 @@ class HarvestJob implements Job {
   @Override
   public void run() {
     rereading.readAgainWhatChanged();
+    ending.takeBack();
     harvests.harvestDue();
   }
 }

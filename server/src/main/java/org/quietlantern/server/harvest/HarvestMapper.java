@@ -23,7 +23,16 @@ interface HarvestMapper {
       String movedTo) {}
 
   record Source(
-      int id, String name, String baseUrl, String format, String oaiSet, boolean paused) {}
+      int id,
+      String name,
+      String baseUrl,
+      String format,
+      String oaiSet,
+      boolean paused,
+      int everyHours,
+      Integer hourFrom,
+      Integer hourTo,
+      boolean whole) {}
 
   record Row(int id, String fromStamp, String token, String firstResponse, int taken) {}
 
@@ -49,11 +58,20 @@ interface HarvestMapper {
   void setReadingEdition(int edition);
 
   /** Of groups, too. */
-  @Select("select id, name, base_url, format, oai_set, paused from source order by rank, id")
+  @Select(
+      """
+      select id, name, base_url, format, oai_set, paused, every_hours, hour_from, hour_to, whole
+      from source order by rank, id
+      """)
   List<Source> all();
 
+  /** Those that are asked for what they have. */
   @Select(
-      "select id, name, base_url, format, oai_set, paused from source where grp is null order by rank, id")
+      """
+      select id, name, base_url, format, oai_set, paused, every_hours, hour_from, hour_to, whole
+      from source
+      where grp is null and not files and ending is null order by rank, id
+      """)
   List<Source> sources();
 
   @Select(
@@ -88,11 +106,15 @@ interface HarvestMapper {
       """)
   Instant notBefore(int source);
 
-  /** The last change before any harvest that is still running; the last of all without one. */
+  /**
+   * The last change before any harvest or load that is still running; the last of all without one.
+   */
   @Select(
       """
       select coalesce(
-        (select min(after_no) from harvest where state = 'running'),
+        (select min(after_no) from (
+          select after_no from harvest where state = 'running'
+          union all select after_no from load where state = 'running') under_way),
         (select max(no) from publication_change), 0)
       """)
   long settled();
@@ -120,19 +142,38 @@ interface HarvestMapper {
 
   @Select(
       """
-      insert into harvest (source, from_stamp, state, started, after_no)
-      values (#{source}, #{from}, 'running', #{now},
+      insert into harvest (source, from_stamp, state, started, system_started, after_no)
+      values (#{source}, #{from}, 'running', #{now}, #{system},
         (select coalesce(max(no), 0) from publication_change)) returning id
       """)
-  int start(int source, String from, Instant now);
+  int start(int source, String from, Instant now, Instant system);
+
+  /** Another try at it. */
+  @Update(
+      """
+      update harvest set system_started = #{system}, before_try = taken where id = #{id}
+      """)
+  void goOn(int id, Instant system);
+
+  @Update("update source set whole = false where id = #{source}")
+  void forgetWhole(int source);
+
+  /** Whether a steward lets it be asked on. */
+  @Select("select not paused and ending is null from source where id = #{source}")
+  boolean mayGoOn(int source);
 
   @Update(
       """
       update harvest set token = #{token}, taken = taken + #{taken}, changed = changed + #{changed},
+        expected = coalesce(#{expected}, expected),
         first_response = coalesce(first_response, #{response}), state = 'running', error = null
       where id = #{id}
       """)
-  void progress(int id, String token, int taken, int changed, String response);
+  void progress(Progress row);
+
+  /** How far a harvest is. {@code expected}: null where the source does not say. */
+  record Progress(
+      int id, String token, int taken, int changed, Integer expected, String response) {}
 
   @Update("update harvest set token = null, first_response = null where id = #{id}")
   void startOver(int id);
@@ -160,7 +201,7 @@ interface HarvestMapper {
       """)
   void fail(int id, String error, boolean cameOn, Instant now, Instant later, Instant system);
 
-  @Update("update source set asked = #{at} where key = #{key} and grp is null")
+  @Update("update source set asked = #{at} where key = #{key} and grp is null and not files")
   int ask(String key, Instant at);
 
   @Update("update source set asked = null where id = #{source}")

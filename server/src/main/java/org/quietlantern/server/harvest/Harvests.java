@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.net.URI;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,7 @@ import org.springframework.stereotype.Service;
 public class Harvests {
   private static final Logger LOG = LoggerFactory.getLogger(Harvests.class);
   private static final long OVERLAP_HOURS = 1;
+  private static final int HOURS_OF_A_DAY = 24;
 
   /** One go at a source, after which the others have their turn. */
   private static final Duration LONGEST = Duration.ofMinutes(30);
@@ -35,6 +37,8 @@ public class Harvests {
   private final Outbound outbound;
   private final Calendar calendar;
   private final SystemTime system;
+
+  private static final String PAUSED = "a steward paused it; it goes on where it was";
 
   /** How a harvest ended. {@code error} is empty when it got to the end. */
   public record Outcome(String source, int taken, int changed, String error) {}
@@ -98,25 +102,46 @@ public class Harvests {
    */
   void harvestDue() {
     for (HarvestMapper.Source source : mapper.sources()) {
-      if (!source.paused() && (mapper.isAskedFor(source.id()) || isDue(source.id()))) {
+      if (!source.paused() && (mapper.isAskedFor(source.id()) || isDue(source))) {
         harvest(source);
       }
     }
   }
 
-  private boolean isDue(int source) {
-    Instant dayAgo = calendar.now().truncatedTo(ChronoUnit.DAYS);
-    Instant last = mapper.lastStarted(source);
-    Instant notBefore = mapper.notBefore(source);
+  private boolean isDue(HarvestMapper.Source source) {
+    Instant notBefore = mapper.notBefore(source.id());
     boolean mayBe = notBefore == null || !notBefore.isAfter(system.now());
-    return mayBe && (last == null || last.isBefore(dayAgo) || mapper.unfinished(source) != null);
+    Instant now = calendar.now();
+    Instant last = mapper.lastStarted(source.id());
+    return mayBe
+        && isItsHour(source, now.atZone(ZoneOffset.UTC).getHour())
+        && (last == null
+            || last.isBefore(since(source.everyHours(), now))
+            || mapper.unfinished(source.id()) != null);
+  }
+
+  /** What is asked once in so many days is asked once on one of them, at whatever time. */
+  private static Instant since(int everyHours, Instant now) {
+    return everyHours % HOURS_OF_A_DAY == 0
+        ? now.truncatedTo(ChronoUnit.DAYS).minus(everyHours / HOURS_OF_A_DAY - 1L, ChronoUnit.DAYS)
+        : now.minus(everyHours, ChronoUnit.HOURS);
+  }
+
+  /** From one hour until another, over midnight if that is the earlier one. */
+  private static boolean isItsHour(HarvestMapper.Source source, int hour) {
+    if (source.hourFrom() == null) {
+      return true;
+    }
+    int from = source.hourFrom();
+    int to = source.hourTo();
+    return from <= to ? from <= hour && hour < to : hour >= from || hour < to;
   }
 
   /** One at a time in a process; where another process is at it, this one leaves it to that. */
   private synchronized Outcome harvest(HarvestMapper.Source source) {
     try {
       HarvestMapper.Row row = mapper.unfinished(source.id());
-      String from = row == null ? from(source.id()) : row.fromStamp();
+      String from = row == null ? from(source) : row.fromStamp();
       int id = row == null ? steps.start(source.id(), from) : goOn(source, row);
       return harvest(
           source,
@@ -134,6 +159,7 @@ public class Harvests {
 
   private int goOn(HarvestMapper.Source source, HarvestMapper.Row row) {
     mapper.forgetAsking(source.id());
+    mapper.goOn(row.id(), system.now());
     return row.id();
   }
 
@@ -171,6 +197,9 @@ public class Harvests {
         mapper.startOver(id);
       }
       attempt.page(page.records().size(), steps.take(id, source.id(), page));
+      if (!mapper.mayGoOn(source.id())) {
+        throw new IOException(PAUSED);
+      }
       if (system.now().isAfter(end)) {
         throw new IOException(
             "it did not come to its end in %d minutes and goes on later"
@@ -197,8 +226,8 @@ public class Harvests {
         : null;
   }
 
-  private String from(int source) {
-    String last = mapper.lastResponse(source);
+  private String from(HarvestMapper.Source source) {
+    String last = source.whole() ? null : mapper.lastResponse(source.id());
     return last == null
         ? null
         : Instant.parse(last)

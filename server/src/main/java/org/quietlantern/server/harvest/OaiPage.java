@@ -12,6 +12,7 @@ import org.quietlantern.core.publication.Text;
  * @param responseDate the source's own time; empty where it writes none that can be read
  * @param setAside records that cannot be taken as they are; the others can
  * @param token where the next page begins; empty on the last
+ * @param expected how many records the whole list has, if the source says so (3.5)
  * @param error code of an OAI-PMH error (3.6), if the answer was one
  */
 record OaiPage(
@@ -19,6 +20,7 @@ record OaiPage(
     List<SourceRecord> records,
     List<SetAside> setAside,
     Optional<String> token,
+    Optional<Integer> expected,
     Optional<String> error) {
 
   /** A record that cannot be taken, by its name. {@code raw}: the beginning of what came. */

@@ -16,6 +16,7 @@ import javax.xml.transform.TransformerException;
 import javax.xml.transform.TransformerFactory;
 import javax.xml.transform.stax.StAXSource;
 import javax.xml.transform.stream.StreamResult;
+import org.quietlantern.core.exchange.BoundedText;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.exchange.ReplacingReader;
 import org.quietlantern.core.exchange.Xml;
@@ -42,6 +43,7 @@ final class OaiReader {
   private boolean answers;
   private Optional<Instant> responseDate = Optional.empty();
   private Optional<String> token = Optional.empty();
+  private Optional<Integer> expected = Optional.empty();
   private Optional<String> error = Optional.empty();
 
   private OaiReader(String format, XMLStreamReader xml) throws TransformerException {
@@ -68,7 +70,7 @@ final class OaiReader {
     if (!answers) {
       throw new IOException("the answer is not one of OAI-PMH");
     }
-    return new OaiPage(responseDate, records, setAside, token, error);
+    return new OaiPage(responseDate, records, setAside, token, expected, error);
   }
 
   private void element() throws XMLStreamException, TransformerException, IOException {
@@ -81,7 +83,10 @@ final class OaiReader {
         responseDate = instant(xml.getElementText().strip());
       }
       case "record" -> record();
-      case "resumptionToken" -> token = token(xml.getElementText().strip());
+      case "resumptionToken" -> {
+        expected = count(xml.getAttributeValue(null, "completeListSize"));
+        token = token(xml.getElementText().strip());
+      }
       case "error" -> error = Optional.of(code(xml.getAttributeValue(null, "code")));
       default -> {
         // Everything else of an answer is about the request.
@@ -102,6 +107,12 @@ final class OaiReader {
       throw new IOException("the token of the next page has %,d letters".formatted(text.length()));
     }
     return Optional.of(text).filter(t -> !t.isEmpty());
+  }
+
+  private static Optional<Integer> count(@Nullable String number) {
+    return number != null && number.strip().matches("\\d{1,9}")
+        ? Optional.of(Integer.parseInt(number.strip()))
+        : Optional.empty();
   }
 
   private static String code(@Nullable String code) {

@@ -16,11 +16,11 @@ import org.springframework.stereotype.Component;
 class Rereading {
   private static final Logger LOG = LoggerFactory.getLogger(Rereading.class);
   private final HarvestMapper mapper;
-  private final HarvestSteps steps;
+  private final Taking taking;
 
-  Rereading(HarvestMapper mapper, HarvestSteps steps) {
+  Rereading(HarvestMapper mapper, Taking taking) {
     this.mapper = mapper;
-    this.steps = steps;
+    this.taking = taking;
   }
 
   /** Killed half-way, it begins again; what was read again already does not change. */
@@ -33,7 +33,7 @@ class Rereading {
       List<HarvestMapper.Kept> page = mapper.kept(source.id(), 0, Catalogue.MOST);
       while (!page.isEmpty()) {
         List<SourceRecord> records = page.stream().map(HarvestMapper.Kept::record).toList();
-        steps.takeOrSetAside(source.id(), records);
+        taking.take(source.id(), records);
         page = mapper.kept(source.id(), page.get(page.size() - 1).id(), Catalogue.MOST);
       }
     }

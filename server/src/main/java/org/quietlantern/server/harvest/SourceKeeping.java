@@ -3,6 +3,7 @@ package org.quietlantern.server.harvest;
 import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.UUID;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -14,10 +15,12 @@ import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Stewards add sources and look after them. */
 @Service
-class SourceKeeping implements CommandKinds {
+public class SourceKeeping implements CommandKinds {
+  private static final Set<Integer> EVERY = Set.of(1, 6, 24, 168, 720);
   private static final int LONGEST_NAME = 120;
   private static final int LONGEST_SET = 200;
   private static final int LONGEST_KEY = 40;
@@ -29,6 +32,8 @@ class SourceKeeping implements CommandKinds {
    * @param set the part of it that is harvested; empty: all
    * @param rank whose values are believed first: the lower the sooner
    * @param abstractsOpen whether its abstracts may be shown to anyone
+   * @param everyHours how often it is harvested: 1, 6, 24 (unless said), 168 or 720
+   * @param hourFrom from which hour of UTC on, and until which; absent: at any
    */
   record SourceWanted(
       @Nullable String address,
@@ -36,10 +41,20 @@ class SourceKeeping implements CommandKinds {
       @Nullable String format,
       @Nullable String set,
       int rank,
-      boolean abstractsOpen) {}
+      boolean abstractsOpen,
+      @Nullable Integer everyHours,
+      @Nullable Integer hourFrom,
+      @Nullable Integer hourTo) {}
 
   /** What can be changed of a source that is there; {@code paused}: not harvested. */
-  record SourceKept(@Nullable String name, int rank, boolean abstractsOpen, boolean paused) {}
+  record SourceKept(
+      @Nullable String name,
+      int rank,
+      boolean abstractsOpen,
+      boolean paused,
+      @Nullable Integer everyHours,
+      @Nullable Integer hourFrom,
+      @Nullable Integer hourTo) {}
 
   /** {@code key}: of the source. */
   record SourceAdded(String key) {}
@@ -102,8 +117,18 @@ class SourceKeeping implements CommandKinds {
             set(wanted),
             rank(wanted.rank()),
             wanted.abstractsOpen(),
+            every(wanted.everyHours()),
+            hour(wanted.hourFrom(), wanted.hourTo()),
+            hour(wanted.hourTo(), wanted.hourFrom()),
             system.now()));
     return CommandKind.done(new SourceAdded(key)).changing(List.of("source:" + key));
+  }
+
+  /** Row number of the source of files with a name; made if it is not there. */
+  @Transactional
+  public int ofFiles(String name) {
+    Integer source = mapper.ofFiles(name);
+    return source == null ? mapper.addOfFiles(key(name), name) : source;
   }
 
   SourceAdded change(Member who, UUID command, String key, SourceKept wanted) {
@@ -116,15 +141,29 @@ class SourceKeeping implements CommandKinds {
     if (before == null) {
       throw Refusal.unknown();
     }
-    mapper.change(
-        key, name(wanted.name()), rank(wanted.rank()), wanted.abstractsOpen(), wanted.paused());
+    change(key, wanted, before.paused());
     return CommandResult.of(new SourceAdded(key), new Before(key, before))
         .changing(List.of("source:" + key));
   }
 
+  /** One that goes on after a pause is tried at the next chance. */
+  private void change(String key, SourceKept wanted, boolean wasPaused) {
+    mapper.change(
+        new SourceMapper.Changed(
+            key,
+            name(wanted.name()),
+            rank(wanted.rank()),
+            wanted.abstractsOpen(),
+            wanted.paused(),
+            every(wanted.everyHours()),
+            hour(wanted.hourFrom(), wanted.hourTo()),
+            hour(wanted.hourTo(), wanted.hourFrom()),
+            wasPaused && !wanted.paused() ? system.now() : null));
+  }
+
   private String back(Before before) {
-    SourceKept kept = before.kept();
-    mapper.change(before.key(), kept.name(), kept.rank(), kept.abstractsOpen(), kept.paused());
+    SourceKept now = mapper.find(before.key());
+    change(before.key(), before.kept(), now != null && now.paused());
     return "";
   }
 
@@ -161,6 +200,29 @@ class SourceKeeping implements CommandKinds {
       throw Refusal.unusable("rank", "A rank is a number from 1 to 99.");
     }
     return rank;
+  }
+
+  private static int every(@Nullable Integer hours) {
+    int every = hours == null ? 24 : hours;
+    if (!EVERY.contains(every)) {
+      throw Refusal.unusable("every", "It is asked every 1, 6, 24, 168 or 720 hours.");
+    }
+    return every;
+  }
+
+  /** One of two that hold together. */
+  private static @Nullable Integer hour(@Nullable Integer hour, @Nullable Integer other) {
+    boolean none = hour == null && other == null;
+    boolean both = isHour(hour) && isHour(other) && !hour.equals(other);
+    if (!none && !both) {
+      throw Refusal.unusable(
+          "hours", "From one hour until another, each from 0 to 23, or neither.");
+    }
+    return hour;
+  }
+
+  private static boolean isHour(@Nullable Integer hour) {
+    return hour != null && hour >= 0 && hour < 24;
   }
 
   /** As strategies name it, for good: its letters and digits, told apart where they are taken. */

@@ -140,12 +140,20 @@ class SourceLook {
   }
 
   private static RecordTried tried(SourceRecord record) {
-    SuppliedRecord read = RecordReader.read(record.raw());
+    return tried(record.identifier(), record.raw());
+  }
+
+  /** As it would be read now; one that was taken back has nothing to read. */
+  static RecordTried tried(String identifier, String raw) {
+    if (raw.isEmpty()) {
+      return new RecordTried(identifier, "", "", "", null, "", "", List.of());
+    }
+    SuppliedRecord read = RecordReader.read(raw);
     if (read instanceof SuppliedRecord.Read readable) {
       Publication publication = readable.publication();
       return new RecordTried(
-          record.identifier(),
-          record.raw(),
+          identifier,
+          raw,
           publication.title(),
           String.join(", ", publication.authors().stream().map(a -> a.spoken()).toList()),
           publication.date().map(Object::toString).orElse(null),
@@ -154,8 +162,7 @@ class SourceLook {
           readable.problems());
     }
     String reason = ((SuppliedRecord.Unreadable) read).reason();
-    return new RecordTried(
-        record.identifier(), record.raw(), "", "", null, "", "", List.of(reason));
+    return new RecordTried(identifier, raw, "", "", null, "", "", List.of(reason));
   }
 
   private OaiDescription ask(URI base, String verb) {

@@ -2,15 +2,25 @@ package org.quietlantern.server.harvest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -184,5 +194,192 @@ class SourceKeepingTest {
     Map<String, Object> wanted = new java.util.HashMap<>(wanted("Night", "http://127.0.0.1:9/x"));
     wanted.put(field, field.equals("rank") ? 0 : "");
     assertThat(STINA.write("POST", "/sources", wanted, UUID.randomUUID()).status()).isEqualTo(422);
+  }
+
+  private static Client.Response change(String key, Map<String, Object> more) {
+    Map<String, Object> kept =
+        new HashMap<>(
+            Map.of("name", "Changed", "rank", 8, "abstractsOpen", false, "paused", false));
+    kept.putAll(more);
+    return STINA.write("PUT", "/sources/" + key, kept, UUID.randomUUID());
+  }
+
+  private static ScriptedSource answering(UnaryOperator<String> answer) {
+    return new ScriptedSource()
+        .then(
+            exchange -> {
+              String said = answer.apply(exchange.getRequestURI().getQuery());
+              ScriptedSource.xml(said.getBytes(StandardCharsets.UTF_8)).handle(exchange);
+            });
+  }
+
+  private static String scripted(String name, ScriptedSource source) {
+    return STINA
+        .post("/sources", wanted(name, source.address().toString()))
+        .ok()
+        .get("key")
+        .asString();
+  }
+
+  private static int harvests(String key) {
+    return DATABASE.queryForObject(
+        "select count(*) from harvest h join source s on s.id = h.source where s.key = ?"
+            + " and h.state = 'done'",
+        Integer.class,
+        key);
+  }
+
+  @DisplayName("Asked as often as it is said, and only at its hours, over midnight too")
+  @Test
+  void hours() throws IOException {
+    Harvests harvests = APP.bean(Harvests.class);
+    Instant before = APP.bean(Calendar.class).now();
+    try (ScriptedSource source = answering(query -> ScriptedSource.list("", record(1)))) {
+      String key = scripted("Hourly", source);
+      assertThat(change(key, Map.of("everyHours", 5)).status()).isEqualTo(422);
+      assertThat(change(key, Map.of("hourFrom", 22)).status()).isEqualTo(422);
+      assertThat(change(key, Map.of("hourFrom", 22, "hourTo", 24)).status()).isEqualTo(422);
+      change(key, Map.of("everyHours", 6)).ok();
+      harvests.harvestDue();
+      assertThat(harvests(key)).isEqualTo(1);
+      APP.setClock(before.plus(Duration.ofHours(5)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).as("too soon").isEqualTo(1);
+      APP.setClock(before.plus(Duration.ofHours(7)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).isEqualTo(2);
+      change(key, Map.of("everyHours", 1, "hourFrom", 22, "hourTo", 6)).ok();
+      Instant noon = before.truncatedTo(ChronoUnit.DAYS).plus(Duration.ofHours(36));
+      APP.setClock(noon);
+      harvests.harvestDue();
+      assertThat(harvests(key)).as("at noon").isEqualTo(2);
+      APP.setClock(noon.plus(Duration.ofHours(11)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).as("at 23").isEqualTo(3);
+      APP.setClock(noon.plus(Duration.ofHours(17)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).as("at 5").isEqualTo(4);
+      change(key, Map.of("everyHours", 168)).ok();
+      APP.setClock(noon.plus(Duration.ofDays(6)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).as("not a week yet").isEqualTo(4);
+      APP.setClock(noon.plus(Duration.ofDays(8)));
+      harvests.harvestDue();
+      assertThat(harvests(key)).isEqualTo(5);
+      STINA.write("DELETE", "/sources/" + key, Map.of(), UUID.randomUUID()).ok();
+    }
+  }
+
+  private static String record(int n) {
+    return ScriptedSource.record("kept:" + n, "A light of its own " + "abcdefghij".charAt(n));
+  }
+
+  @DisplayName(
+      "Paused in the middle it stops at its page, and goes on there; meanwhile it says how far it is")
+  @Test
+  void pausedInTheMiddle() throws IOException {
+    AtomicReference<String> key = new AtomicReference<>("");
+    AtomicReference<JsonNode> seen = new AtomicReference<>();
+    List<String> asked = new CopyOnWriteArrayList<>();
+    try (ScriptedSource source =
+        answering(
+            query -> {
+              asked.add(query);
+              if (query.contains("resumptionToken=two") && seen.get() == null) {
+                seen.set(source(key.get()).get("underWay"));
+                change(key.get(), Map.of("paused", true)).ok();
+              }
+              return query.contains("resumptionToken=three")
+                  ? ScriptedSource.list("", record(3))
+                  : query.contains("resumptionToken=two")
+                      ? ScriptedSource.list("three", record(2))
+                      : ScriptedSource.list("two", record(1))
+                          .replace("<resumptionToken>", "<resumptionToken completeListSize=\"3\">");
+            })) {
+      key.set(scripted("Middle", source));
+      Harvests harvests = APP.bean(Harvests.class);
+      harvests.harvestDue();
+      assertThat(seen.get().get("taken").asInt()).isEqualTo(1);
+      assertThat(seen.get().get("expected").asInt()).isEqualTo(3);
+      assertThat(source(key.get()).get("underWay")).isNull();
+      assertThat(source(key.get()).get("records").asInt()).isEqualTo(2);
+      int soFar = asked.size();
+      harvests.harvestDue();
+      assertThat(asked).as("paused").hasSize(soFar);
+      change(key.get(), Map.of()).ok();
+      harvests.harvestDue();
+      assertThat(asked.get(soFar)).contains("resumptionToken=three");
+      assertThat(source(key.get()).get("records").asInt()).isEqualTo(3);
+      STINA.write("DELETE", "/sources/" + key.get(), Map.of(), UUID.randomUUID()).ok();
+    }
+  }
+
+  @DisplayName(
+      "Ended: what nobody else supplies is withdrawn, as was counted before; asked again it is back")
+  @Test
+  void ended() throws IOException {
+    List<String> asked = new CopyOnWriteArrayList<>();
+    try (ScriptedSource source =
+        answering(
+            query -> {
+              asked.add(query);
+              return ScriptedSource.list("", record(4), record(5), record(6));
+            })) {
+      String key = scripted("Ended", source);
+      HarvestJob job = APP.bean(HarvestJob.class);
+      job.run();
+      JsonNode would = STINA.get("/sources/" + key + "/ending").ok();
+      assertThat(would.get("records").asInt()).isEqualTo(3);
+      assertThat(would.get("publications").asInt()).isEqualTo(3);
+      int before = withdrawn();
+      UUID command = UUID.randomUUID();
+      STINA.write("DELETE", "/sources/" + key, Map.of(), command).ok();
+      job.run();
+      assertThat(withdrawn()).isEqualTo(before + 3);
+      assertThat(source(key).get("records").asInt()).isZero();
+      assertThat(source(key).get("endingSince")).isNotNull();
+      assertThat(STINA.post("/actions/" + command + "/undo", Map.of()).status()).isEqualTo(409);
+      STINA.post("/sources/" + key + "/whole", Map.of()).ok();
+      job.run();
+      assertThat(withdrawn()).isEqualTo(before);
+      assertThat(asked.get(asked.size() - 1)).doesNotContain("from=");
+      job.run();
+      STINA.post("/sources/" + key + "/tries", Map.of());
+      job.run();
+      assertThat(asked.get(asked.size() - 1)).as("after the whole").contains("from=");
+    }
+  }
+
+  private static int withdrawn() {
+    return DATABASE.queryForObject(
+        "select count(*) from publication where withdrawn is not null", Integer.class);
+  }
+
+  @DisplayName(
+      "What it supplied can be looked through, page by page, by name, and only what is odd")
+  @Test
+  void records() {
+    JsonNode first = STINA.get("/sources/night-index/records").ok();
+    assertThat(first.get("records")).hasSize(20);
+    assertThat(first.get("more").asBoolean()).isTrue();
+    int last = first.at("/records/19/id").asInt();
+    JsonNode next = STINA.get("/sources/night-index/records?after=" + last).ok();
+    assertThat(next.at("/records/0/id").asInt()).isGreaterThan(last);
+    String name = first.at("/records/7/read/identifier").asString();
+    JsonNode one = STINA.get("/sources/night-index/records?part=" + name.substring(3)).ok();
+    assertThat(one.at("/records/0/read/identifier").asString()).isEqualTo(name);
+    assertThat(
+            STINA
+                .get("/publications/" + one.at("/records/0/publication").asString() + "/outward")
+                .status())
+        .isEqualTo(200);
+    assertThat(STINA.get("/sources/night-index/records?part=%25x%25").ok().get("records"))
+        .isEmpty();
+    STINA
+        .get("/sources/night-index/records?odd=true")
+        .ok()
+        .get("records")
+        .forEach(odd -> assertThat(odd.at("/read/problems").size()).isPositive());
+    assertThat(STINA.get("/sources/nowhere/records").status()).isEqualTo(404);
   }
 }

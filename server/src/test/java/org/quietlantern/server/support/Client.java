@@ -127,6 +127,15 @@ public final class Client {
             .method(method, HttpRequest.BodyPublishers.ofString(body)));
   }
 
+  /** Sends a file as it is. */
+  public Response postBytes(String path, byte[] file) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + below + path))
+            .header("Content-Type", "application/octet-stream")
+            .header("X-XSRF-TOKEN", token())
+            .method("POST", HttpRequest.BodyPublishers.ofByteArray(file)));
+  }
+
   private String token() {
     if (!sendsToken) {
       return "none";

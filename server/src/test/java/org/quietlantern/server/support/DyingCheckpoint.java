@@ -8,6 +8,7 @@ import org.quietlantern.server.platform.Checkpoint;
 public final class DyingCheckpoint extends Checkpoint {
   private final Set<String> passed = new LinkedHashSet<>();
   private String deadly = "";
+  private int left;
 
   /** Not an exception, so that no code that is kind to failures notices it. */
   public static final class Death extends Error {
@@ -15,7 +16,13 @@ public final class DyingCheckpoint extends Checkpoint {
   }
 
   public synchronized void dieAt(String place) {
+    dieAt(place, 1);
+  }
+
+  /** {@code times}: it dies when it comes there for this time. */
+  public synchronized void dieAt(String place, int times) {
     deadly = place;
+    left = times;
   }
 
   /** Every place that was passed so far. */
@@ -26,7 +33,7 @@ public final class DyingCheckpoint extends Checkpoint {
   @Override
   public synchronized void pass(String place) {
     passed.add(place);
-    if (place.equals(deadly)) {
+    if (place.equals(deadly) && --left == 0) {
       deadly = "";
       throw new Death();
     }

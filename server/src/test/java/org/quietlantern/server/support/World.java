@@ -81,6 +81,7 @@ public final class World {
             .asString());
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
+    values.put("load", "0");
     values.put("year", "2025");
     values.put("founding", UUID.randomUUID().toString());
   }
@@ -147,6 +148,7 @@ public final class World {
       case "held" -> "?name=q:" + q;
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one", "asked" -> "?name=Moths";
+      case "loads" -> "?name=moths.xml&into=Moths";
       default -> "";
     };
   }

@@ -26,7 +26,8 @@ class Jobs implements SmartLifecycle {
     this.scheduler =
         Scheduler.create(pool)
             .startTasks(jobs.stream().map(Jobs::task).toList())
-            .threads(2)
+            // Reading a large file, a long harvest, and room for what must not wait for them.
+            .threads(4)
             .pollingInterval(Duration.ofSeconds(1))
             // A job whose process was killed is taken up by another, or after a restart, within a
             // minute.

@@ -29,12 +29,13 @@ class BodyBounds extends OncePerRequestFilter {
   private static final Bound SIGN_IN = new Bound(4 << 10, Duration.ofSeconds(10));
   private static final Bound ANY = new Bound(512 << 10, Duration.ofSeconds(10));
   private static final Bound HOLDINGS = new Bound(24 << 20, Duration.ofMinutes(5));
+  private static final Bound LOAD = new Bound(4L << 30, Duration.ofHours(1));
   private static final Bound VOCABULARY = new Bound(56 << 20, Duration.ofMinutes(5));
   private final ConcurrentHashMap<String, Integer> reading = new ConcurrentHashMap<>();
 
   private final HandlerExceptionResolver problems;
 
-  private record Bound(int bytes, Duration time) {}
+  private record Bound(long bytes, Duration time) {}
 
   BodyBounds(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems) {
     this.problems = problems;
@@ -43,6 +44,9 @@ class BodyBounds extends OncePerRequestFilter {
   private static Bound bound(String path) {
     if (path.equals("/api/session")) {
       return SIGN_IN;
+    }
+    if (path.endsWith("/loads")) {
+      return LOAD;
     }
     if (path.endsWith("/holdings")) {
       return HOLDINGS;

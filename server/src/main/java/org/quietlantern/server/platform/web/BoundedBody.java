@@ -13,7 +13,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 
 /** A request whose body is read up to a bound of bytes and of time. */
 final class BoundedBody extends HttpServletRequestWrapper {
-  private final int most;
+  private final long most;
   private final Duration time;
   private final long end;
   private final Runnable whenRead;
@@ -24,11 +24,11 @@ final class BoundedBody extends HttpServletRequestWrapper {
   static final class TooLarge extends IOException {
     private static final long serialVersionUID = 1;
 
-    TooLarge(int most) {
+    TooLarge(long most) {
       super(sentence(most));
     }
 
-    static String sentence(int most) {
+    static String sentence(long most) {
       return "What was sent is longer than the %,d bytes that are taken here.".formatted(most);
     }
   }
@@ -43,7 +43,7 @@ final class BoundedBody extends HttpServletRequestWrapper {
   }
 
   /** {@code whenRead}: called once, when nothing more will be read. */
-  BoundedBody(HttpServletRequest request, int most, Duration time, Runnable whenRead) {
+  BoundedBody(HttpServletRequest request, long most, Duration time, Runnable whenRead) {
     super(request);
     this.most = most;
     this.time = time;

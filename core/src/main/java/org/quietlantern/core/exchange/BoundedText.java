@@ -1,14 +1,14 @@
-package org.quietlantern.server.harvest;
+package org.quietlantern.core.exchange;
 
 import java.io.Writer;
 
 /** Keeps the beginning of what is written; the rest is let go, and it says so. */
-final class BoundedText extends Writer {
+public final class BoundedText extends Writer {
   private final StringBuilder text = new StringBuilder();
   private final int most;
   private boolean cut;
 
-  BoundedText(int most) {
+  public BoundedText(int most) {
     this.most = most;
   }
 
@@ -19,7 +19,7 @@ final class BoundedText extends Writer {
     cut |= length > room;
   }
 
-  boolean isCut() {
+  public boolean isCut() {
     return cut;
   }
 
