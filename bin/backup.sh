@@ -21,6 +21,7 @@ backup() {
   (cd "$made" && sha256sum -- * >SHA256SUMS)
   is_whole "$made" || fail "$made cannot be read back"
   mv "$made" "$into/$name"
+  note_backup "$into/$name"
   say "kept in $into/$name, and read back"
   forget_older "$into" "${keep:-}"
 }
@@ -38,6 +39,13 @@ copy_keys() {
 dump() {
   local to=$1
   with_database "$(find_program pg_dump)" -Fc -f "$to"
+}
+
+# For the page of the house.
+note_backup() {
+  in_database -q -v place="$1" -v bytes="$(du -sb "$1" | cut -f 1)" <<'SQL'
+insert into backup (at, place, bytes) values (now(), :'place', :'bytes');
+SQL
 }
 
 about() {

@@ -13,7 +13,7 @@ package() {
   mkdir -p "$stage/docs"
   cp -r "$root/server/target/app" "$stage/app"
   mkdir "$stage/bin"
-  cp "$root"/bin/{say,machine,build,postgres,run,serve,load,backup}.sh "$stage/bin/"
+  cp "$root"/bin/{say,machine,build,postgres,run,serve,load,check,backup}.sh "$stage/bin/"
   cp "$root/lantern" "$root/LICENSE" "$root/NOTICE" "$root/CHANGELOG.md" "$root/SECURITY.md" "$stage/"
   cp "$root"/docs/{installing,settings,formats,security}.md "$stage/docs/"
   cp -r "$root/install" "$stage/install"

@@ -30,14 +30,15 @@ serve() {
   [ "${ended:-0}" = 0 ] || [ "$ended" = 143 ] || exit "$ended"
 }
 
-# Options that these have. Sets config (the file of settings, empty for none), keep, into_source, and rest.
+# Options that these have. Sets config (the file of settings, empty for none), keep, into_source, mending, rest.
 read_config() {
-  config='' keep='' into_source=''
+  config='' keep='' into_source='' mending=''
   rest=()
   while [ $# -gt 0 ]; do
     case "$1" in
       --config) config=${2:?--config needs a file} && shift ;;
       --into) into_source=${2:?--into needs the name of a source} && shift ;;
+      --mend) mending=yes ;;
       --keep) keep=${2:?--keep needs a number} && shift ;;
       -*) fail "there is no option “$1”" ;;
       *) rest+=("$1") ;;

@@ -1,7 +1,13 @@
 import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
-import { HeadingsPage, HoldingsPage, JournalsPage, SourcesPage } from '../features/catalogue';
+import {
+  HeadingsPage,
+  HoldingsPage,
+  HousePage,
+  JournalsPage,
+  SourcesPage,
+} from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
 import { HelpPage } from '../features/help';
 import { PublicationPage } from '../features/publication';
@@ -51,6 +57,7 @@ export const router = createBrowserRouter([
       { path: 'catalogue/journals', element: <JournalsPage /> },
       { path: 'catalogue/sources', element: <SourcesPage /> },
       { path: 'catalogue/holdings', element: <HoldingsPage /> },
+      { path: 'catalogue/house', element: <HousePage /> },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -1,4 +1,5 @@
-import type { Schema } from '../../api';
+import { useEffect, useRef } from 'react';
+import { useRefresh, type Schema } from '../../api';
 import { Act, clock, counted, day } from '../../ui';
 import { useHere } from '../session';
 import { useLoads, useStopLoad } from './loadsApi';
@@ -9,6 +10,14 @@ export function Loads() {
   const here = useHere();
   const found = useLoads(here.id);
   const loads = found.data?.pages.flatMap((page) => page.loads) ?? [];
+  const refresh = useRefresh(here.id);
+  const over = found.data ? loads.filter((load) => load.ended).length : undefined;
+  const before = useRef(over);
+  // What was just loaded is counted with its source.
+  useEffect(() => {
+    if (before.current !== undefined && before.current !== over) refresh();
+    before.current = over;
+  }, [over, refresh]);
   if (loads.length === 0) return null;
   return (
     <section aria-label="Files loaded" className="mt-6 max-w-[52rem]">

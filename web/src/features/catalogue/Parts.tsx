@@ -1,5 +1,6 @@
 import { NavLink } from 'react-router';
 import { useHere } from '../session';
+import { useUpkeep } from './sourcesApi';
 
 const PARTS = [
   ['journals', 'Journals'],
@@ -8,12 +9,15 @@ const PARTS = [
   ['holdings', 'Holdings'],
 ] as const;
 
+const STEWARDS = [['house', 'House']] as const;
+
 /** The parts of the catalogue. */
 export function Parts() {
   const here = useHere();
+  const steward = useUpkeep(here.id).data?.steward ?? false;
   return (
-    <nav aria-label="Parts of the catalogue" className="mb-4 flex gap-5">
-      {PARTS.map(([path, name]) => (
+    <nav aria-label="Parts of the catalogue" className="mb-4 flex flex-wrap gap-x-5">
+      {[...PARTS, ...(steward ? STEWARDS : [])].map(([path, name]) => (
         <NavLink
           key={path}
           to={`/g/${here.id}/catalogue/${path}`}

@@ -62,8 +62,7 @@ function Source({
       <h2 className="font-serif text-[17px] font-semibold">{source.name}</h2>
       <p className="text-soft">
         {counted(source.records, 'publication')}
-        {source.firstYear != null && ` from ${source.firstYear} to ${source.lastYear}`} ·{' '}
-        {comes(source)}
+        {source.firstYear != null && years(source.firstYear, source.lastYear)} · {comes(source)}
       </p>
       <HowFar underWay={source.underWay} />
       {source.failed && !source.paused && !source.endingSince && !source.underWay && (
@@ -76,6 +75,10 @@ function Source({
       <Acts source={source} />
     </li>
   );
+}
+
+function years(first: number, last: number | null | undefined): string {
+  return last == null || last === first ? ` of ${first}` : ` from ${first} to ${last}`;
 }
 
 /** From where its records come, and when they did last. */

@@ -35,7 +35,9 @@ export function Upkeep() {
             {check.what}, checked on {shortDay(check.at)}:{' '}
             {check.differences === 0
               ? 'as it should be'
-              : `${counted(check.differences, 'difference')} found and mended`}
+              : check.mended
+                ? `${counted(check.differences, 'difference')} found and mended`
+                : `${counted(check.differences, 'difference')} found`}
           </li>
         ))}
       </ul>

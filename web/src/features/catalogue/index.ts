@@ -2,5 +2,6 @@ export { useHeadings } from './api';
 export { useSourceNames, useSources } from './sourcesApi';
 export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
+export { HousePage } from './HousePage';
 export { JournalsPage } from './JournalsPage';
 export { SourcesPage } from './SourcesPage';

@@ -167,7 +167,8 @@ export const PAGES: Record<string, HelpOf> = {
     path: 'catalogue/sources',
     says: [
       'Where records come from, how many, of which years, and when each was last asked. The same work from two sources is one publication; every source’s record is kept as it was supplied.',
-      'A steward adds a source by the address of its OAI-PMH server: it is looked at, and its first records are shown as they would be read, before anything is kept. Paused, it supplies nothing more; what it has supplied stays.',
+      'A steward adds a source by the address of its OAI-PMH server: it is looked at, and its first records are shown as they would be read, before anything is kept. Paused, it supplies nothing more; what it has supplied stays. Ended, what it supplied is taken back, and what that withdraws is counted before. Files of records are loaded into sources that have no address.',
+      'Each of its records can be looked up: as it was supplied, as it is read, and what it stands under.',
     ],
     words: ['source', 'steward'],
   },
@@ -178,5 +179,14 @@ export const PAGES: Record<string, HelpOf> = {
       'A coordinator brings in a KBART file of what the group may read. Access in every list follows from it, for the day on which you look.',
     ],
     words: ['holdings'],
+  },
+  house: {
+    title: 'House',
+    path: 'catalogue/house',
+    says: [
+      'For stewards: how the installation is. What it holds and takes, what is behind, when its jobs ran, the last copy, and what is not there yet.',
+      'Everything that is derived is held against what it is derived from every night, and when a steward asks. What can be put right is; the rest is told.',
+    ],
+    words: ['steward', 'source'],
   },
 };

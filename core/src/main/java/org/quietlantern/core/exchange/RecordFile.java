@@ -5,6 +5,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -22,6 +24,10 @@ public final class RecordFile implements AutoCloseable {
   private static final int MOST_TIMES = 300;
 
   private static final long UNSUSPICIOUS = 50_000_000;
+
+  /** How the parser says where it is. */
+  private static final Pattern PLACE =
+      Pattern.compile("\\[row,col\\]:\\[(\\d+),(\\d+)\\]\\s*Message: (.*)");
 
   /** Blanks before the first letter that are put up with. */
   private static final int LOOKED_AT = 512;
@@ -108,8 +114,7 @@ public final class RecordFile implements AutoCloseable {
         part = Optional.empty();
       }
     } catch (XMLStreamException | TransformerException broken) {
-      throw new Broken(
-          "it breaks off or is no XML: " + String.valueOf(broken.getMessage()).replace('\n', ' '));
+      throw new Broken("it breaks off or is no XML" + where(broken));
     } catch (ZipException | java.io.EOFException broken) {
       throw new Broken("it was packed badly or is cut short: " + broken.getMessage());
     }
@@ -117,6 +122,15 @@ public final class RecordFile implements AutoCloseable {
       throw new Broken("there is no record in it in a format that can be read");
     }
     return Optional.empty();
+  }
+
+  private static String where(Exception broken) {
+    Matcher place = PLACE.matcher(String.valueOf(broken.getMessage()).replace('\n', ' '));
+    return place.find()
+        ? " at line %s, column %s: %s"
+            .formatted(
+                place.group(1), place.group(2), place.group(3).strip().replaceAll("\\.$", ""))
+        : ": " + broken.getMessage();
   }
 
   /** The whole file, or the next of an archive that has records. */

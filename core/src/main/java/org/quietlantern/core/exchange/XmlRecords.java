@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import javax.xml.stream.util.StreamReaderDelegate;
 import javax.xml.transform.OutputKeys;
 import javax.xml.transform.Transformer;
 import javax.xml.transform.TransformerException;
@@ -32,7 +33,6 @@ final class XmlRecords implements RecordFile.Records {
   private String identifier = "";
   private String datestamp = "";
   private boolean deleted;
-  private boolean ahead;
 
   /** {@code first}: how it begins. */
   XmlRecords(InputStream text, byte[] first) throws XMLStreamException, TransformerException {
@@ -70,8 +70,7 @@ final class XmlRecords implements RecordFile.Records {
   @Override
   public Optional<FiledRecord> next() throws XMLStreamException, TransformerException {
     while (xml.hasNext()) {
-      int event = ahead ? xml.getEventType() : xml.next();
-      ahead = false;
+      int event = xml.next();
       if (event == XMLStreamConstants.START_ELEMENT) {
         String namespace = Optional.ofNullable(xml.getNamespaceURI()).orElse("");
         if (RecordFormat.ofRoot(namespace, xml.getLocalName()).isPresent()) {
@@ -110,9 +109,7 @@ final class XmlRecords implements RecordFile.Records {
 
   private FiledRecord record() throws TransformerException {
     BoundedText raw = new BoundedText(RecordReader.LONGEST);
-    copy.transform(new StAXSource(xml), new StreamResult(raw));
-    // The copy stands at what follows the record already.
-    ahead = true;
+    copy.transform(new StAXSource(new OneElement(xml)), new StreamResult(raw));
     Optional<String> problem =
         raw.isCut()
             ? Optional.of("it is longer than %,d letters".formatted(RecordReader.LONGEST))
@@ -138,6 +135,29 @@ final class XmlRecords implements RecordFile.Records {
       return "sha256:" + HexFormat.of().formatHex(hash);
     } catch (NoSuchAlgorithmException impossible) {
       throw new IllegalStateException(impossible);
+    }
+  }
+
+  /** An element to its end and not a letter further, for what follows may be broken. */
+  private static final class OneElement extends StreamReaderDelegate {
+    private int depth = 1;
+
+    OneElement(XMLStreamReader xml) {
+      super(xml);
+    }
+
+    @Override
+    public int next() throws XMLStreamException {
+      if (depth == 0) {
+        return XMLStreamConstants.END_DOCUMENT;
+      }
+      int event = super.next();
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        depth++;
+      } else if (event == XMLStreamConstants.END_ELEMENT) {
+        depth--;
+      }
+      return event;
     }
   }
 }

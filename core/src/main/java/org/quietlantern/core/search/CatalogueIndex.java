@@ -27,7 +27,7 @@ import org.apache.lucene.store.FSDirectory;
  */
 public final class CatalogueIndex implements AutoCloseable {
   /** The form of the documents; a copy in another form is made anew. */
-  private static final String FORM = "4";
+  private static final String FORM = "5";
 
   private static final String OWN = "own";
 
@@ -175,6 +175,22 @@ public final class CatalogueIndex implements AutoCloseable {
     if (state != null) {
       state.reader().decRef();
     }
+  }
+
+  /** Says of every document, of all parts, which publication it is (row number) in which state. */
+  public synchronized void digests(Digests each) {
+    try {
+      for (IndexPart part : parts()) {
+        part.digests(each);
+      }
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** Takes note of a document. */
+  public interface Digests {
+    void add(int id, long digest);
   }
 
   /** Keeps nothing of what was found so far; only measurements need it. */

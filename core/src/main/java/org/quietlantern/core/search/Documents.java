@@ -59,6 +59,7 @@ final class Documents {
 
   private void numbers() {
     number(IndexFields.ID, entry.id());
+    number(IndexFields.DIGEST, entry.digest());
     number(IndexFields.SAMPLE, CitedBy.hash("sample " + entry.publicId()));
     number(IndexFields.CAME, entry.came().getEpochSecond());
     number(IndexFields.OPEN, publication.open() ? 1 : 0);

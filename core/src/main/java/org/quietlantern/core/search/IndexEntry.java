@@ -9,6 +9,7 @@ import org.quietlantern.core.publication.Publication;
  *
  * @param group the group that alone has it, by its row number; {@link #SHARED} for everybody's
  * @param sources keys of the sources that supply it
+ * @param digest of everything above: another value is another state of the publication
  */
 public record IndexEntry(
     int id,
@@ -16,7 +17,8 @@ public record IndexEntry(
     int group,
     Instant came,
     List<String> sources,
-    Publication publication) {
+    Publication publication,
+    long digest) {
   /** Of no group in particular. */
   public static final int SHARED = 0;
 
@@ -25,5 +27,16 @@ public record IndexEntry(
     if (id <= 0) {
       throw new IllegalArgumentException("bad row number " + id);
     }
+  }
+
+  /** One whose state nobody compares. */
+  public IndexEntry(
+      int id,
+      String publicId,
+      int group,
+      Instant came,
+      List<String> sources,
+      Publication publication) {
+    this(id, publicId, group, came, sources, publication, 0);
   }
 }

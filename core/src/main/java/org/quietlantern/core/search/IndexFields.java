@@ -18,6 +18,9 @@ final class IndexFields {
   /** Public id, as a doc value and as a word. */
   static final String PUBLIC_ID = "pid";
 
+  /** What {@link IndexEntry#digest} says, as a doc value. */
+  static final String DIGEST = "digest";
+
   /** Days since 1970-01-01 of the earliest appearance, as a doc value. */
   static final String PUBLISHED = "published";
 

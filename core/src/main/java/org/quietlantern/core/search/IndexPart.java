@@ -7,8 +7,11 @@ import java.util.Optional;
 import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
+import org.apache.lucene.index.LeafReaderContext;
+import org.apache.lucene.index.NumericDocValues;
 import org.apache.lucene.index.Term;
 import org.apache.lucene.store.Directory;
+import org.apache.lucene.util.Bits;
 
 /** One folder of documents: those of everybody, or those that one group alone has. */
 final class IndexPart {
@@ -85,6 +88,19 @@ final class IndexPart {
     reader.decRef();
     reader = newer;
     return true;
+  }
+
+  void digests(CatalogueIndex.Digests each) throws IOException {
+    for (LeafReaderContext leaf : reader.leaves()) {
+      Bits live = leaf.reader().getLiveDocs();
+      NumericDocValues ids = leaf.reader().getNumericDocValues(IndexFields.ID);
+      NumericDocValues digests = leaf.reader().getNumericDocValues(IndexFields.DIGEST);
+      for (int doc = 0; doc < leaf.reader().maxDoc(); doc++) {
+        if ((live == null || live.get(doc)) && ids.advanceExact(doc) && digests.advanceExact(doc)) {
+          each.add((int) ids.longValue(), digests.longValue());
+        }
+      }
+    }
   }
 
   /** Makes the documents outlive the process, with what else is to be known of them. */

@@ -215,6 +215,13 @@ class RecordFileTest {
           .hasMessageContaining("breaks off");
       assertThatThrownBy(file::next).as("again").hasMessageContaining("breaks off");
     }
+    String half = "<modsCollection>" + mods("a", "Moths") + mods("b", "Bats") + "<mods";
+    try (RecordFile file = new RecordFile(new ByteArrayInputStream(utf8(half)))) {
+      assertThat(file.next()).isPresent();
+      assertThat(file.next()).as("what is whole").isPresent();
+      assertThatThrownBy(file::next)
+          .hasMessageMatching("it breaks off or is no XML at line 1, column \\d+: .*[^.]");
+    }
     byte[] packed = gzip(whole);
     assertThatThrownBy(() -> all(Arrays.copyOf(packed, packed.length - 40)))
         .isInstanceOf(RecordFile.Broken.class);

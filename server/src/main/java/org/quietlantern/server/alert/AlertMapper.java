@@ -239,4 +239,11 @@ interface AlertMapper {
 
   @Select("select id from alert where pid = #{pid}")
   Integer id(String pid);
+
+  @Select("select id from alert where state = 'watching' order by id")
+  List<Integer> watched();
+
+  /** Row numbers of what it could not deal with. */
+  @Select("select publication from set_aside where alert = #{alert} and resolved is null")
+  List<Integer> setAsideIds(int alert);
 }

@@ -102,7 +102,7 @@ class AlertRun {
       mapper.setAsideBefore(id, RecordReader.EDITION).forEach(toLookAt::add);
       RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
       Memory memory = Memory.read(alert.memory());
-      RoaringBitmap news = unknown(memory, memory.news(matches));
+      RoaringBitmap news = unknown(publications, memory, memory.news(matches));
       // What the group brought in itself it knows (rule N5).
       publications.own(Arrays.asList(boxed(news))).forEach(news::remove);
       mapper.resolve(id, boxed(toLookAt), calendar.now());
@@ -133,12 +133,12 @@ class AlertRun {
     }
   }
 
-  private static Integer[] boxed(RoaringBitmap ids) {
+  static Integer[] boxed(RoaringBitmap ids) {
     return Arrays.stream(ids.toArray()).boxed().toArray(Integer[]::new);
   }
 
   /** Without what is remembered as something that was merged into it since. */
-  private RoaringBitmap unknown(Memory memory, RoaringBitmap news) {
+  static RoaringBitmap unknown(Publications publications, Memory memory, RoaringBitmap news) {
     RoaringBitmap unknown = news.clone();
     publications
         .parts(Arrays.asList(boxed(news)))

@@ -12,6 +12,7 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.platform.job.TakenBack;
 import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.context.event.EventListener;
@@ -39,13 +40,16 @@ class RoundCounts implements NightlyCheck {
   private final Reviews reviews;
   private final Groups groups;
   private final Publications publications;
+  private final TakenBack takenBack;
 
   RoundCounts(
       RoundMapper mapper,
       RoundContents contents,
       Reviews reviews,
       Groups groups,
-      Publications publications) {
+      Publications publications,
+      TakenBack takenBack) {
+    this.takenBack = takenBack;
     this.mapper = mapper;
     this.contents = contents;
     this.reviews = reviews;
@@ -146,6 +150,11 @@ class RoundCounts implements NightlyCheck {
   @Override
   public String what() {
     return DERIVED;
+  }
+
+  @Override
+  public int look() {
+    return takenBack.count(this::mend);
   }
 
   /**

@@ -50,7 +50,11 @@ interface CatalogueMapper {
       int grp,
       Instant came,
       boolean withdrawn,
-      String fields) {}
+      String fields,
+      long digest) {}
+
+  /** A publication that is here, in which state. */
+  record Digest(int id, long digest) {}
 
   record Change(long no, int publication, String[] kinds) {}
 
@@ -214,6 +218,9 @@ interface CatalogueMapper {
       """)
   List<Publications.SetAside> allSetAside();
 
+  @Select("select distinct publication from set_aside where what = 'index' and resolved is null")
+  List<Integer> setAsideByIndex();
+
   /** The index took it in after all, or it is not there any more. */
   @Update(
       """
@@ -248,9 +255,19 @@ interface CatalogueMapper {
   String ROWS =
       """
       select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
-        p.withdrawn is not null as withdrawn, p.fields::text
+        p.withdrawn is not null as withdrawn, p.fields::text,
+        ('x' || encode(substring(p.hash, 1, 8), 'hex'))::bit(64)::bigint as digest
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
       """;
+
+  /** Those that can be found, by row number. */
+  @Select(
+      """
+      select id, ('x' || encode(substring(hash, 1, 8), 'hex'))::bit(64)::bigint as digest
+      from publication where canonical is null and withdrawn is null and id > #{after}
+      order by id limit #{most}
+      """)
+  List<Digest> digests(int after, int most);
 
   @Select(ROWS + " where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id")
   List<Row> byId(int viewer, Integer[] ids);

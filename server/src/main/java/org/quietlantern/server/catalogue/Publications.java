@@ -165,6 +165,23 @@ public class Publications {
     mapper.resolveIndex(ids.toArray(Integer[]::new), calendar.now());
   }
 
+  private static final int DIGESTS_AT_ONCE = 20_000;
+
+  /** The state of every publication that can be found, by row number. */
+  public Map<Integer, Long> digests() {
+    Map<Integer, Long> digests = new HashMap<>();
+    List<CatalogueMapper.Digest> page;
+    int last = 0;
+    do {
+      page = mapper.digests(last, DIGESTS_AT_ONCE);
+      for (CatalogueMapper.Digest row : page) {
+        digests.put(row.id(), row.digest());
+        last = row.id();
+      }
+    } while (page.size() == DIGESTS_AT_ONCE);
+    return digests;
+  }
+
   private static final int CHANGES_AT_ONCE = 5000;
 
   /** Row numbers of all that changed after a number. */
@@ -185,6 +202,11 @@ public class Publications {
   /** A record that something could not deal with; {@code what}: the index or an alert. */
   public record SetAside(String id, String title, String what, String why, Instant at) {}
 
+  /** Row numbers of what the index could not take in. */
+  public List<Integer> setAsideByIndex() {
+    return mapper.setAsideByIndex();
+  }
+
   /** Everything that is set aside now, the last first. */
   public List<SetAside> setAside() {
     return mapper.allSetAside();
@@ -198,6 +220,7 @@ public class Publications {
         row.grp(),
         row.came(),
         row.withdrawn(),
-        json.read(row.fields(), Publication.class));
+        json.read(row.fields(), Publication.class),
+        row.digest());
   }
 }

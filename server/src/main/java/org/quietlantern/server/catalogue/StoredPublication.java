@@ -10,6 +10,7 @@ import org.quietlantern.core.publication.Publication;
  *
  * @param asked row number that was asked for: that of {@code id}, or of one merged into it
  * @param id its row number, never shown
+ * @param digest of its values and of who supplies it
  * @param group the group that alone has it; 0 for everybody's
  */
 public record StoredPublication(
@@ -19,7 +20,8 @@ public record StoredPublication(
     int group,
     Instant came,
     boolean withdrawn,
-    Publication publication) {
+    Publication publication,
+    long digest) {
   /** What its access depends on. */
   public static Ways.Asked asked(Publication publication) {
     return new Ways.Asked(

@@ -42,7 +42,8 @@ class IndexFeeder {
                 stored.group(),
                 stored.came(),
                 supplying.getOrDefault(stored.id(), List.of()),
-                stored.publication()));
+                stored.publication(),
+                stored.digest()));
         remove.remove(stored.id());
       }
     }

@@ -4,9 +4,12 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -98,6 +101,42 @@ public class IndexKeeper implements SmartLifecycle {
       }
     }
     trouble.ends();
+  }
+
+  /**
+   * Publications (row numbers) of which the copy has another state than the database, lacks them,
+   * or has them although nobody can find them. What changes meanwhile is none of them.
+   */
+  public synchronized Set<Integer> differences() {
+    catchUp();
+    long number = index.number();
+    Map<Integer, Long> ought = publications.digests();
+    Set<Integer> differ = new TreeSet<>();
+    index.digests(
+        (id, digest) -> {
+          Long wanted = ought.remove(id);
+          if (wanted == null || wanted != digest) {
+            differ.add(id);
+          }
+        });
+    differ.addAll(ought.keySet());
+    // What cannot be taken in is told elsewhere.
+    differ.removeAll(publications.setAsideByIndex());
+    publications.touchedSince(number).forEach((int id) -> differ.remove(id));
+    return differ;
+  }
+
+  /** Takes publications in once more, as they are now. */
+  public synchronized void takeAgain(Collection<Integer> ids) {
+    List<Integer> all = List.copyOf(ids);
+    for (int start = 0; start < all.size(); start += BATCH) {
+      Map<Integer, Long> some = new LinkedHashMap<>();
+      all.subList(start, Math.min(start + BATCH, all.size()))
+          .forEach(id -> some.put(id, index.number()));
+      IndexFeeder.Batch batch = feeder.batch(some);
+      index.apply(batch.put(), batch.remove(), index.number());
+    }
+    index.commit();
   }
 
   private void bring(CatalogueIndex copy, long latest) {

@@ -60,6 +60,7 @@ public class Matching {
   private final Shelves shelves;
   private final Duration searchTime;
   private final FairShare share;
+  private final SlowSearches slow;
   private final Timer took;
   private final Counter givenUp;
 
@@ -68,7 +69,9 @@ public class Matching {
       GroupContexts circumstances,
       Shelves shelves,
       LanternProperties properties,
+      SlowSearches slow,
       MeterRegistry figures) {
+    this.slow = slow;
     this.took = Timer.builder("lantern.search").publishPercentileHistogram().register(figures);
     this.givenUp = figures.counter("lantern.search.given.up");
     this.searchTime = properties.searchTime();
@@ -84,6 +87,15 @@ public class Matching {
   }
 
   private Answer search(Look look, Strategy strategy, Ordering order) {
+    long begun = System.nanoTime();
+    try {
+      return found(look, strategy, order);
+    } finally {
+      slow.note(strategy, Duration.ofNanos(System.nanoTime() - begun).toMillis());
+    }
+  }
+
+  private Answer found(Look look, Strategy strategy, Ordering order) {
     Snapshot snapshot = look.snapshot();
     Compiled.Ready ready = look.compile(strategy);
     SearchResult found = snapshot.search(ready, order);

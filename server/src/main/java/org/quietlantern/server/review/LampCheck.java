@@ -10,6 +10,7 @@ import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.ReviewEvent;
 import org.quietlantern.core.review.Standing;
 import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.platform.job.TakenBack;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Isolation;
@@ -20,14 +21,21 @@ import org.springframework.transaction.annotation.Transactional;
 @Order(1)
 class LampCheck implements NightlyCheck {
   private final ReviewMapper mapper;
+  private final TakenBack takenBack;
 
-  LampCheck(ReviewMapper mapper) {
+  LampCheck(ReviewMapper mapper, TakenBack takenBack) {
     this.mapper = mapper;
+    this.takenBack = takenBack;
   }
 
   @Override
   public String what() {
     return "lamps";
+  }
+
+  @Override
+  public int look() {
+    return takenBack.count(this::mend);
   }
 
   /** Over one state of the database: a mark that is made meanwhile is no difference. */

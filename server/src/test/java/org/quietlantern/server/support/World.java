@@ -82,6 +82,7 @@ public final class World {
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("load", "0");
+    values.put("job", "harvest");
     values.put("year", "2025");
     values.put("founding", UUID.randomUUID().toString());
   }
@@ -195,6 +196,7 @@ public final class World {
     body.put("person", "Wilma World");
     body.put("abstractsOpen", true);
     body.put("paused", false);
+    body.put("mend", false);
     if (endpoint.path().endsWith("/alerts/{alert}")) {
       body.put("asked", 1);
     }

@@ -1,6 +1,5 @@
 package org.quietlantern.server.platform.job;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Insert;
@@ -14,13 +13,13 @@ interface NightlyMapper {
 
   @Insert(
       """
-      insert into nightly_check (what, day, differences, at)
-      values (#{what}, #{day}, #{differences}, #{at})
+      insert into nightly_check (what, day, differences, mended, at)
+      values (#{outcome.what}, #{day}, #{outcome.differences}, #{outcome.mended}, #{outcome.at})
       on conflict (what) do update set day = excluded.day, differences = excluded.differences,
-        at = excluded.at
+        mended = excluded.mended, at = excluded.at
       """)
-  void note(String what, LocalDate day, int differences, Instant at);
+  void note(NightlyChecks.Outcome outcome, LocalDate day);
 
-  @Select("select what, differences, at from nightly_check order by what")
+  @Select("select what, differences, mended, at from nightly_check order by what")
   List<NightlyChecks.Outcome> outcomes();
 }
