@@ -2,15 +2,21 @@
 
 # One folder for each: the database as of one moment, the keys of the data folder, and their sums.
 backup() {
-  local into data made name
+  local into
   read_config "$@"
   [ -n "${rest[0]:-}" ] || fail "backup needs a folder to write into"
   into=$(as_called "${rest[0]}")
   need_running
   build
   read_settings
+  backup_into "$into" "${keep:-}"
+}
+
+# With the settings read.
+backup_into() {
+  local into=$1 many=$2 data made name
   data=$(setting data)
-  mkdir -p "$into" 2>/dev/null && [ -w "$into" ] || fail "$into cannot be written"
+  (umask 077 && mkdir -p "$into") 2>/dev/null && [ -w "$into" ] || fail "$into cannot be written"
   name=lantern-$(date -u '+%Y-%m-%d-%H%M%S')
   # Under another name until it is whole: one that was cut short is none.
   made=$into/.$name
@@ -23,7 +29,31 @@ backup() {
   mv "$made" "$into/$name"
   note_backup "$into/$name"
   say "kept in $into/$name, and read back"
-  forget_older "$into" "${keep:-}"
+  forget_older "$into" "$many"
+}
+
+# Where copies go that nobody says another place for.
+backups() {
+  local into
+  into=$(setting backups)
+  echo "${into:-$(setting data)/backups}"
+}
+
+# Beside the server: a copy every day. What cannot be made is said and tried again.
+keep_copies() {
+  local hour today wait
+  hour=$(setting backup-hour)
+  [ "$hour" != never ] || return 0
+  # Waiting without a process of its own, so that nothing stays when this ends.
+  exec {wait}<> <(:)
+  read -rt "${LANTERN_COPIES_AFTER:-60}" -u "$wait" || :
+  while :; do
+    today=$(date -u +%F)
+    if [ "$(date -u +%-H)" -ge "$hour" ] && ! compgen -G "$(backups)/lantern-$today-*" >/dev/null; then
+      (backup_into "$(backups)" "$(setting backups-kept)") || say "no copy was made; it is tried again"
+    fi
+    read -rt 300 -u "$wait" || :
+  done
 }
 
 keys_of() { for key in secret.key feed.key; do [ ! -f "$1/$key" ] || echo "$key"; done; }
@@ -43,6 +73,8 @@ dump() {
 
 # For the page of the house.
 note_backup() {
+  # Before a newer version the table may not be there yet.
+  [ "$(in_database -Atqc "select to_regclass('backup') is not null")" = t ] || return 0
   in_database -q -v place="$1" -v bytes="$(du -sb "$1" | cut -f 1)" <<'SQL'
 insert into backup (at, place, bytes) values (now(), :'place', :'bytes');
 SQL

@@ -42,13 +42,13 @@ is_packaged() { [ -d "$root/app" ]; }
 
 server_jar() {
   if is_packaged; then
-    echo "$root/app/server-0.1.0-app.jar"
+    echo "$root"/app/server-*-app.jar
   else
-    echo "$root/server/target/app/server-0.1.0-app.jar"
+    echo "$root/server/target/app/server-$(version_here)-app.jar"
   fi
 }
 
-standins_jar() { echo "$root/stand-ins/target/stand-ins-0.1.0.jar"; }
+standins_jar() { echo "$root/stand-ins/target/stand-ins-$(version_here).jar"; }
 
 # What is in it, as CycloneDX: the libraries of the server and those of the pages.
 components() {
@@ -75,3 +75,6 @@ write_api() {
     -Dsurefire.failIfNoSpecifiedTests=false
   (cd web && npm run --silent types)
 }
+
+# Of this checkout.
+version_here() { sed -n 's:.*<version>\(.*\)</version>.*:\1:p' "$root/pom.xml" | head -n 1; }

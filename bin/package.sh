@@ -16,7 +16,8 @@ package() {
   cp "$root"/bin/{say,machine,build,postgres,run,serve,load,check,backup}.sh "$stage/bin/"
   cp "$root/lantern" "$root/LICENSE" "$root/NOTICE" "$root/CHANGELOG.md" "$root/SECURITY.md" "$stage/"
   cp "$root"/docs/{installing,settings,formats,security}.md "$stage/docs/"
-  cp -r "$root/install" "$stage/install"
+  mkdir "$stage/install"
+  cp "$root"/install/{quiet-lantern.service,nginx.conf} "$stage/install/"
   [ ! -d "$root/target/components" ] || cp -r "$root/target/components" "$stage/components"
   find "$stage" -type d -exec chmod 755 {} +
   find "$stage" -type f -exec chmod 644 {} +
@@ -25,5 +26,18 @@ package() {
   when=@$(git -C "$root" log -1 --format=%ct 2>/dev/null || echo 0)
   tar -C "$root/target/package" --sort=name --mtime="$when" --owner=0 --group=0 --numeric-owner -cf - "$name" \
     | gzip -n >"$archive"
+  deb "$stage" "${when#@}"
   say "$archive"
+}
+
+# The same for Debian's own tools: with a user, the folders and the service.
+deb() {
+  local stage=$1 when=$2 control=$root/target/package/control file
+  file=$root/target/package/quiet-lantern_$(version)_all.deb
+  cp -r "$root/install/deb" "$control"
+  chmod 755 "$control"/p*
+  (cd "$root" && mvn -B -ntp -q -pl server -Pdeb jdeb:jdeb -Ddeb.stage="$stage" -Ddeb.control="$control" \
+    -Ddeb.file="$file" -Ddeb.when="${when}000") || fail "no .deb was made"
+  rm -r "$control"
+  say "$file"
 }

@@ -38,6 +38,10 @@ start_postgres() {
   fi
 }
 
+# A file for each day of the week, written over; what comes before that goes to server.log.
+log_of_a_week="-c logging_collector=on -c log_directory=log -c log_filename=day-%a.log -c log_rotation_age=1d \
+-c log_rotation_size=0 -c log_truncate_on_rotation=on"
+
 # A port that nobody listens at may still be taken, by a connection that goes out from it: then the
 # next one is tried.
 run_postgres() {
@@ -46,13 +50,13 @@ run_postgres() {
     port=$(free_port "$port")
     echo "$port" >"$data/db.port"
     if as_postgres "$(find_program pg_ctl)" -D "$cluster" -w -s -l "$cluster/server.log" start \
-      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" 8>&- 9>&- 2>/dev/null; then
+      -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $log_of_a_week" 8>&- 9>&- 2>/dev/null; then
       return 0
     fi
-    tail -n 6 "$cluster/server.log" | grep -q 'Address already in use' || break
+    tail -qn 6 "$cluster/server.log" "$cluster"/log/*.log 2>/dev/null | grep -q 'Address already in use' || break
     port=$((port + 1))
   done
-  fail "the database does not start; see $cluster/server.log"
+  fail "the database does not start; see $cluster/server.log and $cluster/log"
 }
 
 make_cluster() {

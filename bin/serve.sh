@@ -1,7 +1,7 @@
 # Running it for real: one server by one file of settings, in the foreground.
 
 serve() {
-  local data server
+  local data server copies
   read_config "$@"
   need_running
   build
@@ -16,18 +16,42 @@ serve() {
     LANTERN_DB_PORT=$(cat "$data/db.port")
     LANTERN_DB_PASSWORD=$(cat "$data/db.password")
   fi
+  if ! (bring_up); then
+    [ "$(setting database)" != own ] || stop_postgres "$data"
+    exit 1
+  fi
   say "starting; it will be at $(setting base-url)"
   java -Xmx"$(setting memory)" -jar "$(server_jar)" --settings="$config" &
   server=$!
+  keep_copies 8>&- &
+  copies=$!
   # Whatever asks this script to end asks the server first; the database ends after it.
   trap 'kill -TERM "$server" 2>/dev/null' TERM INT
   until wait "$server"; do
     ended=$?
     kill -0 "$server" 2>/dev/null || break
   done
+  kill "$copies" 2>/dev/null || :
   [ "$(setting database)" != own ] || stop_postgres "$data"
   # 143: it ended because it was asked to.
   [ "${ended:-0}" = 0 ] || [ "$ended" = 143 ] || exit "$ended"
+}
+
+# Before a newer version changes the database it is copied; one that is newer itself is left.
+bring_up() {
+  local there mine
+  there=$(in_database -Atqc "select to_regclass('flyway_schema_history') is not null") \
+    || fail "the database does not answer"
+  [ "$there" = t ] || return 0
+  there=$(in_database -Atqc "select coalesce(max(version::int), 0) from flyway_schema_history where success")
+  mine=$(java -Xshare:auto -XX:TieredStopAtLevel=1 -cp "$(server_jar)" "$reads_settings" --migration)
+  if [ "$there" -gt "$mine" ]; then
+    fail "the database is of a newer version (step $there; this one knows $mine): install that again, or restore a copy made before it"
+  fi
+  if [ "$there" -lt "$mine" ]; then
+    say "a newer version: the database is copied before it is brought from step $there to $mine (CHANGELOG.md)"
+    backup_into "$(backups)" ""
+  fi
 }
 
 # Options that these have. Sets config (the file of settings, empty for none), keep, into_source, mending, rest.

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -60,6 +61,15 @@ final class Script {
       ProcessBuilder psql = new ProcessBuilder(command);
       psql.environment().put("PGPASSWORD", Files.readString(data.resolve("db.password")).strip());
       return psql;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  /** The only thing in a folder whose name has this form. */
+  static Path only(Path folder, String glob) {
+    try (DirectoryStream<Path> found = Files.newDirectoryStream(folder, glob)) {
+      return found.iterator().next();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -10,13 +10,17 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -66,7 +70,8 @@ class ServeTest {
                   "-Xmx192m",
                   "-XX:+UseSerialGC",
                   "-jar",
-                  Script.ROOT.resolve("stand-ins/target/stand-ins-0.1.0.jar").toString(),
+                  Script.only(Script.ROOT.resolve("stand-ins/target"), "stand-ins-*.jar")
+                      .toString(),
                   Integer.toString(outside))
               .redirectErrorStream(true)
               .redirectOutput(ProcessBuilder.Redirect.DISCARD)
@@ -162,7 +167,9 @@ class ServeTest {
       other.start();
       Map<String, String> after = other.tables();
       // A server that starts notes what it checked and whom it asked.
-      for (String own : List.of("derived", "harvest", "harvest_try", "scheduled_tasks")) {
+      for (String own :
+          List.of(
+              "backup", "derived", "harvest", "harvest_try", "nightly_check", "scheduled_tasks")) {
         before.remove(own);
         after.remove(own);
       }
@@ -175,6 +182,65 @@ class ServeTest {
     try (Served third = new Served()) {
       assertThatThrownBy(() -> third.command("restore", copy.toString()))
           .hasMessageContaining("is not as it was written");
+    }
+  }
+
+  @DisplayName("Files are loaded and everything is checked by the script; a damaged file is told")
+  @Test
+  @Order(4)
+  void loadedAndChecked() throws IOException {
+    Path good = SERVED.folder("shelf.xml");
+    String record =
+        "<mods xmlns='http://www.loc.gov/mods/v3'><titleInfo><title>Lamp %d</title></titleInfo>"
+            + "<recordInfo><recordIdentifier>lamp-%d</recordIdentifier></recordInfo></mods>";
+    Files.writeString(
+        good,
+        IntStream.range(0, 700)
+            .mapToObj(n -> record.formatted(n, n))
+            .collect(Collectors.joining("", "<modsCollection>", "</modsCollection>")));
+    Script.output("gzip", "-k", good.toString());
+    assertThat(SERVED.command("load", good + ".gz", "--into", "The shelf"))
+        .isEqualTo("shelf.xml.gz: 700 records, 700 publications changed, 0 records set aside");
+    Path cut = SERVED.folder("cut.xml");
+    Files.writeString(cut, Files.readString(good).substring(0, 2_000));
+    assertThatThrownBy(() -> SERVED.command("load", cut.toString()))
+        .hasMessageContaining("breaks off or is no XML at line 1");
+    assertThatThrownBy(() -> SERVED.command("load", "nowhere.xml"))
+        .hasMessageContaining("is no file that can be read");
+    assertThat(SERVED.command("check")).isEqualTo("what alerts remember: as it should be");
+    SERVED.query("update publication set hash = sha256(hash) where id = 1");
+    assertThatThrownBy(() -> SERVED.command("check"))
+        .hasMessageContaining("the index: 1 not as they should be");
+    SERVED.command("check", "--mend");
+    SERVED.command("check");
+  }
+
+  @DisplayName(
+      "A database of version 0.1.0 is copied, then brought to this one; a newer one is refused")
+  @Test
+  @Order(5)
+  void olderAndNewer() throws IOException {
+    Path dump = SERVED.folder("0.1.0.sql");
+    Path kept = Script.ROOT.resolve("server/src/test/resources/released/0.1.0.sql.gz");
+    try (InputStream packed = new GZIPInputStream(Files.newInputStream(kept))) {
+      Files.copy(packed, dump);
+    }
+    try (Served other = new Served("0")) {
+      other.start();
+      Path copies = other.folder("data/backups");
+      Script.output("bash", "-c", "until ls %s/lantern-*; do sleep 0.5; done".formatted(copies));
+      other.becomes(dump);
+      Script.output("rm", "-r", copies.toString(), other.folder("data/secret.key").toString());
+      other.start();
+      assertThat(other.log()).contains("a newer version: the database is copied before it");
+      assertThat(Script.output("ls", copies.toString())).startsWith("lantern-");
+      assertThat(other.query("select count(*) from item")).isEqualTo("12");
+      other.query(
+          "insert into flyway_schema_history select 999, '999', 'later', 'SQL', 'V999__later.sql',"
+              + " 1, 'app', now(), 1, true");
+      other.stop();
+      assertThatThrownBy(other::start)
+          .hasMessageContaining("the database is of a newer version (step 999; this one knows");
     }
   }
 

@@ -24,11 +24,19 @@ final class Served implements AutoCloseable {
       Path.of(Script.output("mktemp", "-d", "/tmp/lantern-e2e-XXXXXX").strip());
   private final Path config = place.resolve("lantern.conf");
   private final int port = Script.freePort();
+  private final Path unpacked;
   private Process process;
 
+  /** Without copies of its own accord. */
   Served() {
+    this("never");
+  }
+
+  /** {@code backupHour}: from which hour on it copies itself every day. */
+  Served(String backupHour) {
     Script.output("chmod", "755", place.toString());
     Script.output("tar", "-xzf", archive().toString(), "-C", place.toString());
+    unpacked = Script.only(place, "quiet-lantern-*");
     try {
       Files.write(
           config,
@@ -38,6 +46,7 @@ final class Served implements AutoCloseable {
               "data = " + place.resolve("data"),
               "database-port = " + Script.freePort(),
               "memory = 700m",
+              "backup-hour = " + backupHour,
               "outbound-allowed = 127.0.0.1"));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
@@ -45,7 +54,7 @@ final class Served implements AutoCloseable {
   }
 
   /** Made once, of what was built. */
-  private static synchronized Path archive() {
+  static synchronized Path archive() {
     if (archive == null) {
       String said = Script.output(Script.ofLantern("package")).strip();
       archive = Path.of(said.substring(said.lastIndexOf(' ') + 1));
@@ -54,7 +63,7 @@ final class Served implements AutoCloseable {
   }
 
   private ProcessBuilder unpacked(String... words) {
-    List<String> command = new ArrayList<>(List.of("quiet-lantern-0.1.0/lantern"));
+    List<String> command = new ArrayList<>(List.of(unpacked + "/lantern"));
     command.addAll(List.of(words));
     command.addAll(List.of("--config", "lantern.conf"));
     return new ProcessBuilder(command).directory(place.toFile());
@@ -71,6 +80,7 @@ final class Served implements AutoCloseable {
           unpacked("serve")
               .redirectErrorStream(true)
               .redirectOutput(place.resolve("serve.log").toFile());
+      serve.environment().put("LANTERN_COPIES_AFTER", "3");
       process = serve.start();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
@@ -146,7 +156,27 @@ final class Served implements AutoCloseable {
     return sums;
   }
 
-  private String query(String sql) {
+  /** Puts a database of a released version in place of its own; it has to run, and is stopped. */
+  void becomes(Path dump) {
+    query("drop schema public cascade; create schema public");
+    Script.output(
+        Script.psql(
+            place.resolve("data"),
+            "-v",
+            "ON_ERROR_STOP=1",
+            "-o",
+            "/dev/null",
+            "-f",
+            dump.toString()));
+    stop();
+  }
+
+  /** What it said since it was started last. */
+  String log() {
+    return Script.output("cat", place.resolve("serve.log").toString());
+  }
+
+  String query(String sql) {
     return Script.output(Script.psql(place.resolve("data"), "-c", sql)).strip();
   }
 

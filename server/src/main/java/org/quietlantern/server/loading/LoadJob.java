@@ -31,6 +31,8 @@ class LoadJob implements Job {
 
   private static final int PAGE_LETTERS = 4_000_000;
 
+  private static final Duration TOLD = Duration.ofDays(90);
+
   /** A file that only another server has is that server's; after this time nobody has it. */
   private static final Duration LOST = Duration.ofHours(1);
 
@@ -66,6 +68,7 @@ class LoadJob implements Job {
 
   @Override
   public void run() {
+    mapper.forget(system.now().minus(TOLD));
     List<LoadMapper.Open> open = mapper.open();
     sweep(open);
     for (LoadMapper.Open load : open) {

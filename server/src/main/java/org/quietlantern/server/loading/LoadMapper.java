@@ -2,6 +2,7 @@ package org.quietlantern.server.loading;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -52,6 +53,13 @@ interface LoadMapper {
       where id = #{id} and state in ('waiting', 'running')
       """)
   int end(int id, String state, String error, Instant now);
+
+  /** What was read long ago is told no more; the last one stays. */
+  @Delete(
+      """
+      delete from load where ended < #{before} and id < (select max(id) from load)
+      """)
+  void forget(Instant before);
 
   @Select("select file from load where id = #{id}")
   String file(int id);

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 /** Makes the checks that a steward or the script asked for. */
 @Component
 class CheckJob implements Job {
+  private static final Duration TOLD = Duration.ofDays(90);
   private final CheckMapper mapper;
   private final NightlyChecks checks;
   private final Json json;
@@ -34,6 +35,7 @@ class CheckJob implements Job {
 
   @Override
   public void run() {
+    mapper.forget(system.now().minus(TOLD));
     for (CheckMapper.Asked asked = mapper.next(); asked != null; asked = mapper.next()) {
       mapper.start(asked.id(), system.now());
       mapper.end(asked.id(), json.write(checks.runAll(asked.mend())), system.now());

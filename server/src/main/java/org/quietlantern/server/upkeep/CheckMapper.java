@@ -1,6 +1,7 @@
 package org.quietlantern.server.upkeep;
 
 import java.time.Instant;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -26,6 +27,15 @@ interface CheckMapper {
       select id, mend, asked, ended, found::text from check_run order by id desc limit 1
       """)
   Asked last();
+
+  /** Checks and copies of long ago are told no more; the last of each stays. */
+  @Delete(
+      """
+      with checks as (
+        delete from check_run where ended < #{before} and id < (select max(id) from check_run))
+      delete from backup where at < #{before} and id < (select max(id) from backup)
+      """)
+  void forget(Instant before);
 
   @Update("update check_run set started = #{now} where id = #{id}")
   void start(int id, Instant now);

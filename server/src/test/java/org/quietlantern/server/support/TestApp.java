@@ -90,6 +90,16 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
     }
   }
 
+  /** On a database that is there, whatever is in it. */
+  public static TestApp on(String database) {
+    return new TestApp(database, folder());
+  }
+
+  /** The address of a database with nothing in it. */
+  public static String newDatabase() {
+    return Cluster.newDatabase();
+  }
+
   /** Another server of the same installation, with a data folder of its own. */
   public TestApp beside(String... options) {
     return new TestApp(database, folder(), options);

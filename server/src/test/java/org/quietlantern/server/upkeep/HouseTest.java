@@ -213,4 +213,27 @@ class HouseTest {
     assertThat(mats.write("PUT", "/house", Map.of("name", "Mine"), UUID.randomUUID()).status())
         .isEqualTo(403);
   }
+
+  @DisplayName("Checks, copies and loads of long ago are forgotten; the last of each stays")
+  @Test
+  void whatGrows() {
+    for (String when : List.of("200 days", "100 days", "1 day")) {
+      DATABASE.update(
+          "insert into check_run (mend, asked, ended, found) values (false, now(), now() - ?::interval, '[]')",
+          when);
+      DATABASE.update(
+          "insert into backup (at, place, bytes) values (now() - ?::interval, '/x', 1)", when);
+    }
+    APP.bean(CheckJob.class).run();
+    assertThat(
+            DATABASE.queryForObject(
+                "select count(*) from check_run where ended < now() - interval '90 days'",
+                Integer.class))
+        .isZero();
+    assertThat(DATABASE.queryForObject("select count(*) from backup", Integer.class)).isEqualTo(1);
+    DATABASE.update("update backup set at = now() - interval '200 days'");
+    APP.bean(CheckJob.class).run();
+    assertThat(DATABASE.queryForObject("select count(*) from backup", Integer.class)).isEqualTo(1);
+    DATABASE.update("delete from backup");
+  }
 }

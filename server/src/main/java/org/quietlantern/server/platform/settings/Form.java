@@ -18,6 +18,10 @@ enum Form {
   ADDRESSES("IP addresses with commas", value -> each(value, Form::isAddress)),
   URL("an address like https://lantern.example.org, without a path", Form::isUrl),
   FOLDER("a folder, from / on", value -> value.startsWith("/") && isPath(value)),
+  FOLDER_OR_NONE("a folder, from / on", value -> value.isEmpty() || FOLDER.fits(value)),
+  HOUR(
+      "an hour from 0 to 23, or “never”", value -> value.equals("never") || isNumber(value, 0, 23)),
+  COPIES("a number from 1 to 999", value -> isNumber(value, 1, 999)),
   FILE("a file that can be read", value -> value.isEmpty() || isReadable(value)),
   DATABASE("“own”, or HOST:PORT/NAME", Form::isDatabase),
   NAME("a name of letters, digits and _", value -> value.matches("\\w{1,63}")),

@@ -5,11 +5,13 @@ import java.io.PrintStream;
 import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import org.quietlantern.server.platform.start.Migrations;
 
 /**
  * For the script that starts the server: prints the settings of a file, a line {@code name=value}
  * each, or says on the other stream what is wrong with it and ends with 2. Without a file: the
- * defaults. {@code --example}: the file with all defaults.
+ * defaults. {@code --example}: the file with all defaults. {@code --migration}: the last step of
+ * the database that this version knows.
  */
 final class ReadSettings {
   private ReadSettings() {}
@@ -18,6 +20,10 @@ final class ReadSettings {
     PrintStream out = new PrintStream(System.out, true, StandardCharsets.UTF_8);
     if (arguments.length == 1 && arguments[0].equals("--example")) {
       Settings.example().forEach(out::println);
+      return;
+    }
+    if (arguments.length == 1 && arguments[0].equals("--migration")) {
+      out.println(Migrations.newest());
       return;
     }
     try {

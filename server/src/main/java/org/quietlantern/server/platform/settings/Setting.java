@@ -44,6 +44,14 @@ enum Setting {
       "The file with the password for a database that is not its own; its first line counts."),
   CONNECTIONS(
       "10", Form.COUNT, "spring.datasource.hikari.maximum-pool-size", "Connections to it at once."),
+  BACKUPS(
+      "",
+      Form.FOLDER_OR_NONE,
+      "",
+      "The folder of copies; empty: backups in the data folder. Another disk is better."),
+  BACKUP_HOUR(
+      "2", Form.HOUR, "", "At which hour of UTC a copy is made every day, from 0 to 23; or never."),
+  BACKUPS_KEPT("7", Form.COPIES, "", "How many copies are kept, the newest."),
   MEMORY(
       "auto",
       Form.MEMORY,
