@@ -35,7 +35,7 @@ class InstallingTest {
     program("sudo", "[ \"$1\" != -u ] || shift 2; exec \"$@\"");
     program("apt-get", "for p in \"${@:2}\"; do dpkg -s \"$p\" >/dev/null || exit 1; done");
     program("useradd", "mkdir -p \"$5\"");
-    program("chown", ":");
+    program("chown", "[ \"$1\" = lantern ] || exec /bin/chown \"$@\"");
     program(
         "systemctl",
         """
@@ -47,7 +47,7 @@ class InstallingTest {
             echo $! >"$place/pid"
             for _ in $(seq 600); do
               curl -fso /dev/null http://localhost:%d/manage/health && exit 0
-              kill -0 "$(cat "$place/pid")" || exit 1
+              kill -0 "$(cat "$place/pid")" || { cat "$place/log"; exit 1; }
               sleep 0.2
             done
             exit 1 ;;
