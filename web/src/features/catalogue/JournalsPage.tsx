@@ -1,11 +1,14 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, Failed, TwoPanes, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { useJournals, type Wanted } from './api';
+import { BringJournals } from './BringJournals';
 import { JournalPane } from './JournalPane';
 import { Parts } from './Parts';
+import { useUpkeep } from './sourcesApi';
 
 const ACCESS: Record<string, string> = { open: 'open to all', held: 'some years yours to read' };
 
@@ -51,6 +54,7 @@ export function JournalsPage() {
             Journals
           </Title>
           <Parts />
+          <Files />
           <Asking wanted={wanted} shown={journals.data} onChange={change} />
           {journals.error ? (
             <Failed error={journals.error} />
@@ -172,5 +176,21 @@ function List({
         ))}
       </ul>
     </>
+  );
+}
+
+/** What is known of journals as a file, out and, for stewards, in. */
+function Files() {
+  const here = useHere();
+  const steward = useUpkeep(here.id).data?.steward ?? false;
+  const [bringing, setBringing] = useState(false);
+  return (
+    <p className="mb-3 flex flex-wrap gap-x-4">
+      {steward && <Act onClick={() => setBringing(true)}>Bring in journals</Act>}
+      <a className="act" href={`/api/groups/${here.id}/journals.csv`} download>
+        All of them as CSV
+      </a>
+      {bringing && <BringJournals onClose={() => setBringing(false)} />}
+    </p>
   );
 }

@@ -168,6 +168,8 @@ final class Served implements AutoCloseable {
             "/dev/null",
             "-f",
             dump.toString()));
+    // Its key was not kept with it.
+    query("delete from installation_secret");
     stop();
   }
 

@@ -48,7 +48,9 @@ class BodyBounds extends OncePerRequestFilter {
     if (path.endsWith("/loads")) {
       return LOAD;
     }
-    if (path.endsWith("/holdings")) {
+    if (path.endsWith("/holdings")
+        || path.endsWith("/journals")
+        || path.endsWith("/journals/look")) {
       return HOLDINGS;
     }
     return path.endsWith("/vocabulary") || path.endsWith("/vocabulary/look") ? VOCABULARY : ANY;

@@ -1,0 +1,75 @@
+import { useRef, useState } from 'react';
+import { Act, counted, DialogForm } from '../../ui';
+import { useHere } from '../session';
+import { useLookAtJournals, useTakeJournals } from './api';
+
+/** A steward brings in what is known of journals: what changes is shown before it is taken in. */
+export function BringJournals({ onClose }: { onClose: () => void }) {
+  const here = useHere();
+  const look = useLookAtJournals(here.id);
+  const take = useTakeJournals(here.id);
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<string | null>(null);
+  const choose = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const text = await chosen.text();
+    setFile(text);
+    look.mutate(text);
+  };
+  const changes = look.error ? undefined : look.data;
+  return (
+    <DialogForm
+      title="Bring in journals"
+      wide
+      act="Take them in"
+      disabled={!file || !changes || take.isPending}
+      error={take.error ?? look.error}
+      onSubmit={() => file && take.mutate(file, { onSuccess: onClose })}
+      onClose={onClose}
+    >
+      <p className="max-w-[65ch] text-soft">
+        CSV with the columns title, issn, publisher, discipline, since, peer_reviewed_from,
+        former_title, former_until. Journals that it does not name stay as they are.
+      </p>
+      <p className="mt-2">
+        <input
+          ref={input}
+          type="file"
+          aria-label="Journals (CSV)"
+          accept=".csv,.txt"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => void choose(event.target.files?.[0])}
+        />
+        <Act disabled={look.isPending} onClick={() => input.current?.click()}>
+          {look.isPending ? 'Reading …' : 'Choose a file'}
+        </Act>
+      </p>
+      {changes && (
+        <div role="status" className="mt-2 max-h-[40vh] overflow-y-auto">
+          <p>
+            {counted(changes.journals, 'journal')}: {changes.added.length.toLocaleString('en-GB')}{' '}
+            new, {changes.changed.length.toLocaleString('en-GB')} changed.
+          </p>
+          <Part title="New" lines={changes.added} />
+          <Part title="Changed" lines={changes.changed} />
+          <Part title="Lines that cannot be used; the rest is taken in" lines={changes.problems} />
+        </div>
+      )}
+    </DialogForm>
+  );
+}
+
+function Part({ title, lines }: { title: string; lines: readonly string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <h3 className="small-head mt-2">{title}</h3>
+      <ul>
+        {lines.map((line, n) => (
+          <li key={`${n} ${line}`}>{line}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
