@@ -60,7 +60,7 @@ function Facts({
     ],
     [
       'watches',
-      `${counted(counts.alerts, 'alert')}${lag.alerts > 0 ? `, ${counted(lag.alerts, 'one', 'ones')} behind` : ', all up to date'}`,
+      `${counted(counts.alerts, 'alert')}${lag.alerts > 0 ? `, ${lag.alerts.toLocaleString('en-GB')} behind` : ', all up to date'}`,
     ],
     [
       'searches see',

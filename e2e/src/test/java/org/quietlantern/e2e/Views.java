@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
@@ -61,17 +62,32 @@ final class Views {
       sound(ilse, scheme);
     }
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
-    for (String act : List.of("Add a source", "Change The Night Index")) {
+    for (String act :
+        List.of("Add a source", "Load files", "Change The Night Index", "End The Night Index")) {
       ilse.button(act).click();
       ilse.page().locator("dialog[open]").waitFor();
       sound(ilse, scheme);
       ilse.page().keyboard().press("Escape");
       gone(ilse);
     }
+    ilse.button("Records of The Night Index").click();
+    ilse.page().getByLabel("Records", new Page.GetByLabelOptions().setExact(true)).waitFor();
+    sound(ilse, scheme);
+    ilse.page().navigate(lantern.address() + group + "/catalogue/house");
+    ilse.button("Check everything now").click();
+    ilse.page()
+        .getByText("what alerts remember: as it should be")
+        .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+    sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + "/enter#nobody-was-given-this");
     ilse.page().getByRole(AriaRole.ALERT).waitFor();
     sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/journals");
+    ilse.button("Bring in journals").click();
+    ilse.page().locator("dialog[open]").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
     sound(ilse, scheme);
