@@ -32,7 +32,12 @@ need_running() {
   need_package curl curl
 }
 
-need_browser() { need_package chromium chromium; }
+need_browser() {
+  need_package chromium chromium
+  # For the site that docs/installing.md offers.
+  need_package nginx nginx-light
+  need_package openssl openssl
+}
 
 # A port of 127.0.0.1 that nobody uses, at or after the one given.
 free_port() {

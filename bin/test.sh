@@ -148,11 +148,12 @@ bench() {
     http) bench_http "${@:2}" ;;
     attacks) bench_attacks "${@:2}" ;;
     soak) bench_soak "${@:2}" ;;
+    size) bench_size "${@:2}" ;;
     headings)
       build_bench
       measure HeadingBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak or headings" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size or headings" ;;
   esac
 }
 
@@ -182,6 +183,19 @@ bench_search() {
 bench_http() {
   build_bench
   measure HttpBench "${1:-http://localhost:8080}" ilse@ternhollow.example lamp-at-dusk "${@:2}"
+}
+
+# Installations of so many records each: loaded, searched, started again (docs/scale.md).
+bench_size() {
+  local place
+  [ $# -gt 0 ] || set -- 5000 200000 1000000
+  need_running
+  build
+  build_bench
+  place=$(data_folder "$root/target/size")
+  rm -rf "${place:?}"/*
+  measure SizeBench "$place" "$@"
+  rm -rf "${place:?}"
 }
 
 # What a member waits for while others do what they should not, in a place of its own.

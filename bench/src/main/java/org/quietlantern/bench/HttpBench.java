@@ -14,7 +14,7 @@ import org.quietlantern.core.query.Strategy;
 public final class HttpBench {
   private final Visit visit;
 
-  private HttpBench(Visit visit) {
+  HttpBench(Visit visit) {
     this.visit = visit;
   }
 
@@ -48,8 +48,14 @@ public final class HttpBench {
   private void print(Question question) {
     String body = "{\"strategy\":" + json(question.strategy()) + "}";
     String count = Visit.found("\"count\":(\\d+)", search("", body));
-    Times times =
-        Times.of(
+    System.out.printf(
+        Locale.ENGLISH, "| %s | %s | %s |%n", question.name(), count, times(question));
+  }
+
+  /** Of one question, with the counts of its breakdowns. */
+  Times times(Question question) {
+    String body = "{\"strategy\":" + json(question.strategy()) + "}";
+    return Times.of(
             () -> {
               search("", body);
               for (Property property : Question.DIVIDED.subList(0, question.breakdowns())) {
@@ -59,7 +65,6 @@ public final class HttpBench {
                         .formatted(json(question.strategy()), property.word()));
               }
             });
-    System.out.printf(Locale.ENGLISH, "| %s | %s | %s |%n", question.name(), count, times);
   }
 
   private String search(String what, String body) {

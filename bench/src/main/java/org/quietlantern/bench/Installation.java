@@ -49,8 +49,13 @@ final class Installation {
 
   /** MiB that are used on the heap after everything unused was thrown away. */
   double heap() {
-    run(60, "jcmd", Long.toString(pid()), "GC.run");
-    Matcher used = USED.matcher(run(60, "jcmd", Long.toString(pid()), "GC.heap_info"));
+    return heap(pid());
+  }
+
+  /** The same of any process of Java. */
+  static double heap(long pid) {
+    run(60, "jcmd", Long.toString(pid), "GC.run");
+    Matcher used = USED.matcher(run(60, "jcmd", Long.toString(pid), "GC.heap_info"));
     double kilobytes = 0;
     // The last one is of classes, which are not on the heap.
     List<Double> all = new ArrayList<>();

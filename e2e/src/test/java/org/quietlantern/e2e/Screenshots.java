@@ -41,7 +41,6 @@ class Screenshots {
   private void signIn(Person person, Lantern lantern) {
     person.page().navigate(lantern.address());
     person.page().getByLabel("E-mail").waitFor();
-    take(person, "sign-in");
     person.signIn("ilse");
     take(person, "search-empty");
   }
@@ -106,6 +105,10 @@ class Screenshots {
     ilse.page().navigate(ilse.page().url().replaceAll("/q/.*", "/catalogue/holdings"));
     ilse.page().getByLabel("Titles held").waitFor();
     take(ilse, "holdings");
+    ilse.page().navigate(ilse.page().url().replaceAll("/holdings.*", "/house"));
+    ilse.button("Check everything now").click();
+    ilse.page().getByText("what alerts remember: as it should be").waitFor();
+    take(ilse, "house");
     trail(ilse);
   }
 

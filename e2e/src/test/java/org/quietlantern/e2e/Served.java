@@ -69,6 +69,29 @@ final class Served implements AutoCloseable {
     return new ProcessBuilder(command).directory(place.toFile());
   }
 
+  /** With a further line of settings, which replaces one that is there. */
+  Served with(String line) {
+    try {
+      String name = line.substring(0, line.indexOf(' ') + 1);
+      List<String> lines = new ArrayList<>(Files.readAllLines(config));
+      lines.removeIf(other -> other.startsWith(name));
+      lines.add(line);
+      Files.write(config, lines);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    return this;
+  }
+
+  /** Reached by way of a proxy there. */
+  Served at(String address) {
+    return with("base-url = " + address);
+  }
+
+  String host() {
+    return "127.0.0.1:" + port;
+  }
+
   String address() {
     return "http://localhost:" + port;
   }
