@@ -1,4 +1,5 @@
 export { Act } from './Act';
+export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';
 export { ChoiceField, NameField } from './Fields';

@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { Act, counted, DialogForm } from '../../ui';
+import { useState } from 'react';
+import { ChooseFile, counted, DialogForm } from '../../ui';
 import { useHere } from '../session';
 import { useLookAtJournals, useTakeJournals } from './api';
 
@@ -8,7 +8,6 @@ export function BringJournals({ onClose }: { onClose: () => void }) {
   const here = useHere();
   const look = useLookAtJournals(here.id);
   const take = useTakeJournals(here.id);
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<string | null>(null);
   const choose = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -32,18 +31,14 @@ export function BringJournals({ onClose }: { onClose: () => void }) {
         former_title, former_until. Journals that it does not name stay as they are.
       </p>
       <p className="mt-2">
-        <input
-          ref={input}
-          type="file"
-          aria-label="Journals (CSV)"
+        <ChooseFile
+          label="Journals (CSV)"
           accept=".csv,.txt"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => void choose(event.target.files?.[0])}
-        />
-        <Act disabled={look.isPending} onClick={() => input.current?.click()}>
+          disabled={look.isPending}
+          onChosen={([chosen]) => void choose(chosen)}
+        >
           {look.isPending ? 'Reading …' : 'Choose a file'}
-        </Act>
+        </ChooseFile>
       </p>
       {changes && (
         <div role="status" className="mt-2 max-h-[40vh] overflow-y-auto">

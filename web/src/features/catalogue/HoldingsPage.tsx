@@ -1,6 +1,6 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Schema } from '../../api';
-import { Act, counted, day, Failed, Waiting } from '../../ui';
+import { ChooseFile, counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { useHoldings, useTakeHoldings } from './api';
@@ -13,7 +13,6 @@ export function HoldingsPage() {
   const here = useHere();
   const holdings = useHoldings(here.id);
   const take = useTakeHoldings(here.id);
-  const file = useRef<HTMLInputElement>(null);
   const [part, setPart] = useState('');
   if (holdings.error) return <Failed error={holdings.error} />;
   if (!holdings.data) return <Waiting what="the holdings" />;
@@ -38,18 +37,15 @@ export function HoldingsPage() {
       </p>
       {here.me.role === 'coordinator' && (
         <p className="mt-2">
-          <input
-            ref={file}
-            type="file"
-            aria-label="Holdings file (KBART)"
+          <ChooseFile
+            main
+            label="Holdings file (KBART)"
             accept=".txt,.tsv,.kbart"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => void bring(event.target.files?.[0])}
-          />
-          <Act main disabled={take.isPending} onClick={() => file.current?.click()}>
+            disabled={take.isPending}
+            onChosen={([chosen]) => void bring(chosen)}
+          >
             Bring in a file (KBART)
-          </Act>
+          </ChooseFile>
         </p>
       )}
       {take.error && (

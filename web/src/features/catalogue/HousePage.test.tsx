@@ -59,8 +59,9 @@ it('tells how the house is, what is missing, and has a job run', async () => {
   ).toBeInTheDocument();
   expect(screen.getByText('2 alerts, 1 behind')).toBeInTheDocument();
   expect(screen.getByText(/48 MB of database, 9.3 MB of index/)).toBeInTheDocument();
+  expect(screen.getByText('The house has no name yet.')).toBeInTheDocument();
   expect(screen.getByText('none was made yet')).toBeInTheDocument();
-  expect(screen.getByRole('link', { name: 'what a group may read' })).toHaveAttribute(
+  expect(await screen.findByRole('link', { name: 'what a group may read' })).toHaveAttribute(
     'href',
     '/g/group/catalogue/holdings',
   );

@@ -6,7 +6,6 @@ import { Checks } from './Checks';
 import { HouseJobs } from './HouseJobs';
 import { HouseName } from './HouseName';
 import { useHouse } from './houseApi';
-import { Missing } from './Missing';
 import { Parts } from './Parts';
 
 /** How the installation is, for stewards: numbers and dates, nothing that members wrote. */
@@ -34,7 +33,7 @@ export function HousePage() {
 function Whole({ house }: { house: Schema['HouseShown'] }) {
   return (
     <div className="max-w-[52rem]">
-      <Missing missing={house.missing} />
+      {house.missing.includes('name') && <p className="text-soft">The house has no name yet.</p>}
       <HouseName key={house.name} name={house.name ?? ''} />
       <Facts house={house} />
       <Checks check={house.check} />

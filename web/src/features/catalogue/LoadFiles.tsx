@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { Act, DialogForm, listed } from '../../ui';
+import { useState } from 'react';
+import { ChooseFile, DialogForm, listed } from '../../ui';
 import { useHere } from '../session';
 import { useSendFiles } from './loadsApi';
 import { useSources } from './sourcesApi';
@@ -7,7 +7,6 @@ import { useSources } from './sourcesApi';
 /** A steward brings in files of records, into a source that has no address. */
 export function LoadFiles({ onClose }: { onClose: () => void }) {
   const here = useHere();
-  const input = useRef<HTMLInputElement>(null);
   const [files, setFiles] = useState<File[]>([]);
   const [into, setInto] = useState('');
   const [sending, setSending] = useState('');
@@ -29,18 +28,9 @@ export function LoadFiles({ onClose }: { onClose: () => void }) {
         other source.
       </p>
       <p className="mt-2">
-        <input
-          ref={input}
-          type="file"
-          multiple
-          aria-label="Files of records"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => setFiles([...(event.target.files ?? [])])}
-        />
-        <Act disabled={send.isPending} onClick={() => input.current?.click()}>
-          {files.length > 1 ? 'Choose other files' : 'Choose files'}
-        </Act>
+        <ChooseFile multiple label="Files of records" disabled={send.isPending} onChosen={setFiles}>
+          {files.length > 0 ? 'Choose other files' : 'Choose files'}
+        </ChooseFile>
         <span role="status" className="ml-3 break-all text-soft">
           {send.isPending ? `Sending ${sending} …` : listed(files.map((file) => file.name))}
         </span>

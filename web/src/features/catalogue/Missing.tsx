@@ -2,7 +2,6 @@ import { Link } from 'react-router';
 import { useHere } from '../session';
 
 const WHAT: Record<string, { says: string; to: string }> = {
-  name: { says: 'a name of the house', to: 'house' },
   source: { says: 'a source of records', to: 'sources' },
   headings: { says: 'headings to search by', to: 'headings' },
   journals: { says: 'what is known of journals', to: 'journals' },

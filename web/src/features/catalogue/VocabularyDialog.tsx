@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Schema } from '../../api';
-import { Act, counted, DialogForm, listed } from '../../ui';
+import { ChooseFile, counted, DialogForm, listed } from '../../ui';
 import { useHere } from '../session';
 import { useLookAtVocabulary, useTakeVocabulary, useTermsRead } from './api';
 
@@ -9,7 +9,6 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
   const here = useHere();
   const look = useLookAtVocabulary(here.id);
   const take = useTakeVocabulary(here.id);
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<string | null>(null);
   const read = useTermsRead(here.id, look.isPending || take.isPending).data ?? 0;
   const looking = useRef(new AbortController());
@@ -38,18 +37,14 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
         working in saved searches, which say what became of them.
       </p>
       <p className="mt-2">
-        <input
-          ref={input}
-          type="file"
-          aria-label="Vocabulary file (SKOS)"
+        <ChooseFile
+          label="Vocabulary file (SKOS)"
           accept=".ttl,.rdf,.xml,.jsonld,.json"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => void choose(event.target.files?.[0])}
-        />
-        <Act disabled={look.isPending} onClick={() => input.current?.click()}>
+          disabled={look.isPending}
+          onChosen={([chosen]) => void choose(chosen)}
+        >
           {look.isPending ? 'Reading …' : 'Choose a file'}
-        </Act>
+        </ChooseFile>
         <span role="status" className="ml-3 text-soft">
           {(look.isPending || take.isPending) && read > 0 && `${counted(read, 'term')} read so far`}
         </span>

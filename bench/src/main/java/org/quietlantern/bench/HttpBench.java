@@ -56,15 +56,15 @@ public final class HttpBench {
   Times times(Question question) {
     String body = "{\"strategy\":" + json(question.strategy()) + "}";
     return Times.of(
-            () -> {
-              search("", body);
-              for (Property property : Question.DIVIDED.subList(0, question.breakdowns())) {
-                search(
-                    "/breakdown",
-                    "{\"strategy\":%s,\"property\":\"%s\"}"
-                        .formatted(json(question.strategy()), property.word()));
-              }
-            });
+        () -> {
+          search("", body);
+          for (Property property : Question.DIVIDED.subList(0, question.breakdowns())) {
+            search(
+                "/breakdown",
+                "{\"strategy\":%s,\"property\":\"%s\"}"
+                    .formatted(json(question.strategy()), property.word()));
+          }
+        });
   }
 
   private String search(String what, String body) {

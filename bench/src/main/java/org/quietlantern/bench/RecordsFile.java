@@ -52,7 +52,8 @@ final class RecordsFile {
                     .append(element("topic", topic.label()))
                     .append("</subject>"));
     work.keywords()
-        .forEach(word -> mods.append("<subject>").append(element("topic", word)).append("</subject>"));
+        .forEach(
+            word -> mods.append("<subject>").append(element("topic", word)).append("</subject>"));
     work.journal()
         .ifPresent(
             journal ->

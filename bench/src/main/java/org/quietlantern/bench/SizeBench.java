@@ -18,7 +18,8 @@ import java.util.stream.Stream;
 
 /**
  * An installation of each size: loaded through the real door by the script, searched over HTTP by
- * one, four and fifty members, started again with its index and without. Arguments: a folder; sizes.
+ * one, four and fifty members, started again with its index and without. Arguments: a folder;
+ * sizes.
  */
 public final class SizeBench {
   private static final String EMAIL = "bench@house.example";
@@ -57,7 +58,8 @@ public final class SizeBench {
             "backup-hour = never",
             "data = " + place.resolve("data")));
     Path file = RecordsFile.write(place.resolve("records.xml"), size);
-    System.out.printf(Locale.ENGLISH, "%n| %,d records, %d MB of MODS | |%n|---|---|%n", size, mega(file));
+    System.out.printf(
+        Locale.ENGLISH, "%n| %,d records, %d MB of MODS | |%n|---|---|%n", size, mega(file));
     start();
     Visit visit = enter();
     long began = System.nanoTime();
@@ -89,8 +91,7 @@ public final class SizeBench {
   /** Answers how many seconds it took. */
   private double start() throws IOException {
     long began = System.nanoTime();
-    server =
-        script("serve").redirectOutput(place.resolve("serve.log").toFile()).start();
+    server = script("serve").redirectOutput(place.resolve("serve.log").toFile()).start();
     Visit stranger = new Visit("http://localhost:" + PORT);
     while (!isThere(stranger)) {
       if (!server.isAlive()) {
@@ -120,7 +121,10 @@ public final class SizeBench {
     String code = link.substring(link.lastIndexOf('#') + 1);
     Visit visit = new Visit("http://localhost:" + PORT);
     visit.send("GET", "/api/me", "");
-    visit.send("POST", "/api/entry", "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS));
+    visit.send(
+        "POST",
+        "/api/entry",
+        "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS));
     visit.send(
         "PUT",
         "/api/foundings/" + UUID.randomUUID(),
@@ -128,7 +132,9 @@ public final class SizeBench {
     return new Visit("http://localhost:" + PORT).signIn(EMAIL, WORDS);
   }
 
-  /** Searches of so many members one after the other each, as many answers as come in ten seconds. */
+  /**
+   * Searches of so many members one after the other each, as many answers as come in ten seconds.
+   */
   private static double atOnce(int members) throws InterruptedException, ExecutionException {
     ExecutorService threads = Executors.newFixedThreadPool(members);
     try {
@@ -182,7 +188,9 @@ public final class SizeBench {
 
   private String lantern(String... words) throws IOException {
     Process process = script(words).start();
-    String said = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    String said =
+        new String(
+            process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
     if (process.onExit().join().exitValue() != 0) {
       throw new IllegalStateException(said);
     }

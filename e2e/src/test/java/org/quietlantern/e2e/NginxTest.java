@@ -33,8 +33,7 @@ class NginxTest {
     Path data = ONE.folder("data");
     Path password = place.resolve("database-password");
     Files.copy(data.resolve("db.password"), password);
-    String database =
-        "127.0.0.1:" + Files.readString(data.resolve("db.port")).strip() + "/lantern";
+    String database = "127.0.0.1:" + Files.readString(data.resolve("db.port")).strip() + "/lantern";
     other =
         new Served()
             .with("database = " + database)
@@ -44,8 +43,20 @@ class NginxTest {
             .at(ADDRESS)
             .start();
     Script.output(
-        "openssl", "req", "-x509", "-newkey", "rsa:2048", "-nodes", "-days", "2", "-subj",
-        "/CN=localhost", "-keyout", place + "/key.pem", "-out", place + "/cert.pem");
+        "openssl",
+        "req",
+        "-x509",
+        "-newkey",
+        "rsa:2048",
+        "-nodes",
+        "-days",
+        "2",
+        "-subj",
+        "/CN=localhost",
+        "-keyout",
+        place + "/key.pem",
+        "-out",
+        place + "/cert.pem");
     String site =
         Files.readString(Script.ROOT.resolve("install/nginx.conf"))
             .replace("server 127.0.0.1:8080;", "server " + ONE.host() + ";")
@@ -74,7 +85,10 @@ class NginxTest {
             .redirectOutput(place.resolve("said").toFile())
             .start();
     Script.output(
-        "bash", "-c", "for n in $(seq 50); do curl -kfso /dev/null %s/manage/health && exit; sleep 0.2; done; cat %s/error.log; exit 1".formatted(ADDRESS, place));
+        "bash",
+        "-c",
+        "for n in $(seq 50); do curl -kfso /dev/null %s/manage/health && exit; sleep 0.2; done; cat %s/error.log; exit 1"
+            .formatted(ADDRESS, place));
   }
 
   @AfterAll
@@ -86,41 +100,73 @@ class NginxTest {
   }
 
   private static String curl(String... more) {
-    List<String> command = new java.util.ArrayList<>(List.of("curl", "-ksS", "-b", place + "/jar", "-c", place + "/jar"));
+    List<String> command =
+        new java.util.ArrayList<>(
+            List.of("curl", "-ksS", "-b", place + "/jar", "-c", place + "/jar"));
     command.addAll(List.of(more));
     return Script.output(command.toArray(String[]::new));
   }
 
   /** A write with the token that the visit has now. */
   private static String write(String method, String path, String body) {
-    String token = Script.output("bash", "-c", "awk '$6 == \"XSRF-TOKEN\" {print $7}' %s/jar".formatted(place)).strip();
+    String token =
+        Script.output("bash", "-c", "awk '$6 == \"XSRF-TOKEN\" {print $7}' %s/jar".formatted(place))
+            .strip();
     return curl(
-        "-w", " %{http_code}", "-X", method, ADDRESS + path, "-d", body, "-H", "Content-Type: application/json",
-        "-H", "X-XSRF-TOKEN: " + token, "-H", "Command-Id: " + java.util.UUID.randomUUID());
+        "-w",
+        " %{http_code}",
+        "-X",
+        method,
+        ADDRESS + path,
+        "-d",
+        body,
+        "-H",
+        "Content-Type: application/json",
+        "-H",
+        "X-XSRF-TOKEN: " + token,
+        "-H",
+        "Command-Id: " + java.util.UUID.randomUUID());
   }
 
-  @DisplayName("A visit, its reads and its writes go to either server; each sees what the other did")
+  @DisplayName(
+      "A visit, its reads and its writes go to either server; each sees what the other did")
   @Test
   void eitherServer() throws IOException {
     String link = ONE.command("account", EMAIL);
     assertThat(link).startsWith(ADDRESS + "/enter#");
     String code = link.substring(link.indexOf('#') + 1);
     curl(ADDRESS + "/api/me");
-    assertThat(write("POST", "/api/entry", "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS)))
+    assertThat(
+            write(
+                "POST",
+                "/api/entry",
+                "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS)))
         .endsWith(" 200");
     curl(ADDRESS + "/api/me");
-    String founded = write("PUT", "/api/foundings/" + java.util.UUID.randomUUID(), "{\"name\":\"Attic\",\"person\":\"Nora Field\",\"zone\":\"UTC\"}");
+    String founded =
+        write(
+            "PUT",
+            "/api/foundings/" + java.util.UUID.randomUUID(),
+            "{\"name\":\"Attic\",\"person\":\"Nora Field\",\"zone\":\"UTC\"}");
     assertThat(founded).endsWith(" 200");
     String group = founded.replaceAll(".*\"id\":\"(\\w+)\".*", "$1");
     for (int n : IntStream.range(0, 12).toArray()) {
-      assertThat(write("POST", "/api/groups/" + group + "/folders", "{\"name\":\"Folder %d\"}".formatted(n)))
+      assertThat(
+              write(
+                  "POST",
+                  "/api/groups/" + group + "/folders",
+                  "{\"name\":\"Folder %d\"}".formatted(n)))
           .as("folder " + n)
           .containsPattern(" 20\\d$");
-      assertThat(curl(ADDRESS + "/api/groups/" + group + "/folders")).contains("Folder " + n + "\"");
+      assertThat(curl(ADDRESS + "/api/groups/" + group + "/folders"))
+          .contains("Folder " + n + "\"");
     }
     assertThat(ONE.log()).contains("/api/groups/{group}/folders");
     assertThat(other.log()).contains("/api/groups/{group}/folders");
-    assertThat(Files.readString(place.resolve("jar"))).as("over TLS only").containsPattern("TRUE\\s+\\d+\\s+lantern");
-    assertThat(curl("-o", "/dev/null", "-w", "%{http_code}", ADDRESS + "/manage/health")).isEqualTo("200");
+    assertThat(Files.readString(place.resolve("jar")))
+        .as("over TLS only")
+        .containsPattern("TRUE\\s+\\d+\\s+lantern");
+    assertThat(curl("-o", "/dev/null", "-w", "%{http_code}", ADDRESS + "/manage/health"))
+        .isEqualTo("200");
   }
 }

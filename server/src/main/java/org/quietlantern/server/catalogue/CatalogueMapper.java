@@ -260,6 +260,9 @@ interface CatalogueMapper {
       from publication a join publication p on p.id = coalesce(a.canonical, a.id)
       """;
 
+  @Select("select coalesce(max(id), 0) from publication")
+  int lastRow();
+
   /** Those that can be found, by row number. */
   @Select(
       """

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.apache.lucene.store.AlreadyClosedException;
 import org.quietlantern.core.search.CatalogueIndex;
 import org.quietlantern.core.search.Snapshot;
@@ -110,16 +111,18 @@ public class IndexKeeper implements SmartLifecycle {
   public synchronized Set<Integer> differences() {
     catchUp();
     long number = index.number();
-    Map<Integer, Long> ought = publications.digests();
+    long[] ought = publications.digests();
     Set<Integer> differ = new TreeSet<>();
     index.digests(
         (id, digest) -> {
-          Long wanted = ought.remove(id);
-          if (wanted == null || wanted != digest) {
+          if (id >= ought.length || ought[id] != digest) {
             differ.add(id);
           }
+          if (id < ought.length) {
+            ought[id] = 0;
+          }
         });
-    differ.addAll(ought.keySet());
+    IntStream.range(0, ought.length).filter(id -> ought[id] != 0).forEach(differ::add);
     // What cannot be taken in is told elsewhere.
     differ.removeAll(publications.setAsideByIndex());
     publications.touchedSince(number).forEach((int id) -> differ.remove(id));

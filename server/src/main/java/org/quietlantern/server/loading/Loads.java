@@ -79,7 +79,8 @@ public class Loads {
    *
    * @param into name of the source that it is loaded into; one that is not there is made
    */
-  void receive(Member who, @Nullable String name, @Nullable String into, InputStream body) {
+  void receive(Member who, @Nullable String name, @Nullable String into, InputStream body)
+      throws IOException {
     groups.requireSteward(who, WHO);
     String source = into == null ? "" : Text.clean(into);
     if (source.isEmpty() || source.length() > LONGEST_NAME) {
@@ -92,13 +93,13 @@ public class Loads {
   }
 
   /** Nothing stays of one that did not come whole. */
-  private long keep(InputStream body, Path file) {
+  private long keep(InputStream body, Path file) throws IOException {
     try {
       Files.createDirectories(folder);
-      return copy(body, file);
     } catch (IOException full) {
       throw noRoom(full);
     }
+    return copy(body, file);
   }
 
   /** Answers how many bytes it has; what fails while it is sent is the sender's. */
