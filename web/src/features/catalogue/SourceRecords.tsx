@@ -14,7 +14,7 @@ export function SourceRecords({ source }: { source: string }) {
   const records = found.data?.pages.flatMap((page) => page.records) ?? [];
   return (
     <div className="mt-2 border-l-2 border-base-300 pl-3">
-      <p className="flex flex-wrap items-baseline gap-x-4">
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-3">
         <label>
           <span className="sr-only">Part of a record’s name</span>
           <input
@@ -24,8 +24,13 @@ export function SourceRecords({ source }: { source: string }) {
             onChange={(event) => setPart(event.target.value)}
           />
         </label>
-        <label className="flex items-baseline gap-2">
-          <input type="checkbox" checked={odd} onChange={(event) => setOdd(event.target.checked)} />
+        <label className="flex min-h-6 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={odd}
+            onChange={(event) => setOdd(event.target.checked)}
+          />
           only with problems
         </label>
       </p>

@@ -53,11 +53,19 @@ final class Served implements AutoCloseable {
     }
   }
 
-  /** Made once, of what was built. */
+  /** Made once of what was built, whichever process needs it first; the others wait. */
   static synchronized Path archive() {
     if (archive == null) {
-      String said = Script.output(Script.ofLantern("package")).strip();
-      archive = Path.of(said.substring(said.lastIndexOf(' ') + 1));
+      ProcessBuilder make =
+          new ProcessBuilder(
+                  "bash",
+                  "-c",
+                  "exec 9>/tmp/lantern-e2e-archive.lock; flock 9; made=target/package/*.tar.gz;"
+                      + " [ $made -nt server/target/app/server-*-app.jar ] || ./lantern package >/dev/null 9>&-;"
+                      + " realpath $made")
+              .directory(Script.ROOT.toFile());
+      make.environment().put("LANTERN_NO_BUILD", "1");
+      archive = Path.of(Script.output(make).strip());
     }
     return archive;
   }
