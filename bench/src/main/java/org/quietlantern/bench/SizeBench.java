@@ -38,12 +38,9 @@ public final class SizeBench {
   }
 
   public static void main(String[] arguments) throws Exception {
-    List<SizeBench> done = new ArrayList<>();
     for (int n = 1; n < arguments.length; n++) {
       Path place = Path.of(arguments[0], arguments[n]);
-      SizeBench bench = new SizeBench(place, Integer.parseInt(arguments[n]));
-      bench.run();
-      done.add(bench);
+      new SizeBench(place, Integer.parseInt(arguments[n])).run();
     }
   }
 
@@ -123,7 +120,7 @@ public final class SizeBench {
     visit.send("GET", "/api/me", "");
     visit.send(
         "POST",
-        "/api/entry",
+        "/api/entry/visit",
         "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS));
     visit.send(
         "PUT",

@@ -139,7 +139,7 @@ class NginxTest {
     assertThat(
             write(
                 "POST",
-                "/api/entry",
+                "/api/entry/visit",
                 "{\"code\":\"%s\",\"password\":\"%s\",\"zone\":\"UTC\"}".formatted(code, WORDS)))
         .endsWith(" 200");
     curl(ADDRESS + "/api/me");
