@@ -38,26 +38,23 @@ SQL
 
 # Tells how far they are until all have come to an end; fails if one is broken.
 await_loads() {
-  local first=$1 many=$2 now before='' broken
+  local first=$1 many=$2 now before=''
   while :; do
+    # How they are and whether all is over, of one moment: the last word is always told.
     now=$(in_database -Atq -v first="$first" -v many="$many" <<'SQL'
-select name || ': ' || case state
+with mine as (select * from load where id >= :first order by id limit :many)
+select case when state in ('waiting', 'running') then 'open' else state end || ' ' || name || ': ' || case state
     when 'waiting' then 'waiting'
     when 'running' then records || ' records, ' || 100 * read_bytes / greatest(bytes, 1) || ' %'
     when 'done' then records || ' records, ' || changed || ' publications changed, ' || set_aside || ' records set aside'
     else state || ' after ' || records || ' records. ' || coalesce(error, '') end
-from (select * from load where id >= :first order by id limit :many) mine order by id;
+from mine order by id;
 SQL
     ) || fail "the database does not answer; what was handed over is read when the server runs"
-    [ "$now" = "$before" ] || echo "$now"
+    [ "$now" = "$before" ] || sed 's/^[a-z]* //' <<<"$now"
     before=$now
-    broken=$(in_database -Atq -v first="$first" -v many="$many" <<'SQL'
-select count(*) filter (where state in ('waiting', 'running')) || ' ' || count(*) filter (where state in ('broken', 'stopped'))
-from (select * from load where id >= :first order by id limit :many) mine;
-SQL
-    )
-    [ "${broken% *}" != 0 ] || break
+    grep -q '^open ' <<<"$now" || break
     sleep 2
   done
-  [ "${broken#* }" = 0 ]
+  ! grep -q '^\(broken\|stopped\) ' <<<"$now"
 }
