@@ -126,8 +126,9 @@ wait_for_line() {
 is_running() {
   local pid
   pid=$(cat "$1" 2>/dev/null) || return 1
-  # The number may have passed to a process of somebody else's.
-  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q -e "$(server_jar)" -e "$(standins_jar)"
+  # The number may have passed to a process of somebody else's; one of an earlier version is ours.
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null \
+    | grep -q -e "$root/server/target/app/server-[0-9.]*-app\.jar" -e "$root/stand-ins/target/stand-ins-[0-9.]*\.jar"
 }
 
 stop_process() {

@@ -45,8 +45,8 @@ export function Tried({
           onClick={() => setRaw(!raw)}
         >
           as supplied
-        </Act>{' '}
-        {children}
+        </Act>
+        {children && <span className="ml-3">{children}</span>}
       </p>
       {record.problems.map((problem) => (
         <p key={problem} className="text-[13px] text-error">
