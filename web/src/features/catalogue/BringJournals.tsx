@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ChooseFile, counted, DialogForm } from '../../ui';
 import { useHere } from '../session';
-import { useLookAtJournals, useTakeJournals } from './api';
+import { useLookAtJournals, useTakeJournals } from './journalFilesApi';
 
 /** A steward brings in what is known of journals: what changes is shown before it is taken in. */
 export function BringJournals({ onClose }: { onClose: () => void }) {
