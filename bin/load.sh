@@ -1,7 +1,7 @@
 # Loading files of records into a running installation.
 
 load() {
-  local data file folder id first=''
+  local data file folder id first='' files=()
   read_config "$@"
   [ "${#rest[@]}" -gt 0 ] || fail "load needs files of records"
   need_running
@@ -13,12 +13,13 @@ load() {
   for file in "${rest[@]}"; do
     file=$(as_called "$file")
     [ -f "$file" ] && [ -r "$file" ] || fail "$file is no file that can be read"
+    files+=("$file")
   done
-  for file in "${rest[@]}"; do
-    id=$(load_one "$folder" "$(as_called "$file")" "${into_source:-Files}") || fail "$file could not be handed over"
+  for file in "${files[@]}"; do
+    id=$(load_one "$folder" "$file" "${into_source:-Files}") || fail "$file could not be handed over"
     first=${first:-$id}
   done
-  await_loads "$first" "${#rest[@]}"
+  await_loads "$first" "${#files[@]}"
 }
 
 # Copies a file to where the server reads it, and says so. Prints its number.

@@ -9,7 +9,18 @@ export { NoticeContext, useNotice, type Notice } from './notices';
 export { useCopyAddress, useCopyLink } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
-export { clock, counted, day, dayOf, listed, people, setZone, shortDay, timeOfDay } from './text';
+export {
+  clock,
+  counted,
+  day,
+  dayOf,
+  listed,
+  moment,
+  people,
+  setZone,
+  shortDay,
+  timeOfDay,
+} from './text';
 export { useAddress } from './useAddress';
 export { usePlace, type Place } from './usePlace';
 export { useUnderWay } from './useUnderWay';

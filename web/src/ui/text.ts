@@ -42,6 +42,11 @@ export function clock(at: string): string {
   return format(at, { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The day and the time of a moment. */
+export function moment(at: string): string {
+  return `${day(at)}, ${clock(at)}`;
+}
+
 /** The day of a moment, as 2026-11-24. */
 export function dayOf(at: string): string {
   return new Intl.DateTimeFormat('sv', zone ? { timeZone: zone } : {}).format(new Date(at));

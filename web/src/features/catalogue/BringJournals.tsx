@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ChooseFile, counted, DialogForm } from '../../ui';
 import { useHere } from '../session';
+import { FileLines } from './FileLines';
 import { useLookAtJournals, useTakeJournals } from './journalFilesApi';
 
 /** A steward brings in what is known of journals: what changes is shown before it is taken in. */
@@ -46,25 +47,14 @@ export function BringJournals({ onClose }: { onClose: () => void }) {
             {counted(changes.journals, 'journal')}: {changes.added.length.toLocaleString('en-GB')}{' '}
             new, {changes.changed.length.toLocaleString('en-GB')} changed.
           </p>
-          <Part title="New" lines={changes.added} />
-          <Part title="Changed" lines={changes.changed} />
-          <Part title="Lines that cannot be used; the rest is taken in" lines={changes.problems} />
+          <FileLines title="New" lines={changes.added} />
+          <FileLines title="Changed" lines={changes.changed} />
+          <FileLines
+            title="Lines that cannot be used; the rest is taken in"
+            lines={changes.problems}
+          />
         </div>
       )}
     </DialogForm>
-  );
-}
-
-function Part({ title, lines }: { title: string; lines: readonly string[] }) {
-  if (lines.length === 0) return null;
-  return (
-    <>
-      <h3 className="small-head mt-2">{title}</h3>
-      <ul>
-        {lines.map((line, n) => (
-          <li key={`${n} ${line}`}>{line}</li>
-        ))}
-      </ul>
-    </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { Act, clock, counted, day } from '../../ui';
+import { Act, counted, moment } from '../../ui';
 import { useHere } from '../session';
 import { useCheck } from './houseApi';
 
@@ -17,7 +17,7 @@ export function Checks({ check }: { check: Schema['HouseCheck'] | undefined }) {
         {goesOn
           ? 'Everything is being checked …'
           : check?.ended
-            ? `Checked on ${day(check.ended)}, ${clock(check.ended)}.`
+            ? `Checked on ${moment(check.ended)}.`
             : 'Everything is checked every night.'}
       </p>
       {!goesOn && (

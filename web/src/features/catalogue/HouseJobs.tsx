@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { Act, clock, counted, day } from '../../ui';
+import { Act, counted, moment } from '../../ui';
 import { useHere } from '../session';
 import { useJobAgain } from './houseApi';
 
@@ -33,11 +33,7 @@ export function HouseJobs({ jobs }: { jobs: Schema['JobShown'][] }) {
 }
 
 function said(job: Schema['JobShown']): string {
-  const last = job.lastSuccess ? `done on ${at(job.lastSuccess)}` : 'not done yet';
+  const last = job.lastSuccess ? `done on ${moment(job.lastSuccess)}` : 'not done yet';
   const failed = job.failures > 0 ? `, failed ${counted(job.failures, 'time')} since` : '';
-  return `${last}${failed}; ${job.running ? 'runs now' : `again on ${at(job.next)}`}`;
-}
-
-function at(when: string): string {
-  return `${day(when)}, ${clock(when)}`;
+  return `${last}${failed}; ${job.running ? 'runs now' : `again on ${moment(job.next)}`}`;
 }

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { clock, counted, day, Failed, Waiting } from '../../ui';
+import { counted, day, Failed, moment, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { Title } from '../help';
 import { Checks } from './Checks';
@@ -52,7 +52,7 @@ function Facts({
   if (!counts || !sizes || !lag) return null;
   const facts: [string, string][] = [
     ['version', `${version}, on PostgreSQL ${databaseVersion}`],
-    ['runs since', started ? at(started) : ''],
+    ['runs since', started ? moment(started) : ''],
     [
       'holds',
       `${counted(counts.publications, 'publication')} out of ${counted(counts.records, 'record')} of ${counted(counts.sources, 'source')}`,
@@ -79,7 +79,9 @@ function Facts({
     ],
     [
       'last copy',
-      backup ? `${at(backup.at)}, ${bytes(backup.bytes)}, in ${backup.place}` : 'none was made yet',
+      backup
+        ? `${moment(backup.at)}, ${bytes(backup.bytes)}, in ${backup.place}`
+        : 'none was made yet',
     ],
   ];
   return (
@@ -105,7 +107,7 @@ function Slow({ slow }: { slow: Schema['Slow'][] }) {
             {one.shape}:{' '}
             <span className="text-soft">
               {counted(one.count, 'time')}, at most {(one.longest / 1000).toFixed(1)} s, last on{' '}
-              {at(one.last)}
+              {moment(one.last)}
             </span>
           </li>
         ))}
@@ -131,10 +133,6 @@ function Groups({ groups }: { groups: Schema['GroupShown'][] }) {
       </ul>
     </section>
   );
-}
-
-function at(when: string): string {
-  return `${day(when)}, ${clock(when)}`;
 }
 
 /** In the unit that says it best. */

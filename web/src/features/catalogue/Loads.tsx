@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useRefresh, type Schema } from '../../api';
-import { Act, clock, counted, day } from '../../ui';
+import { Act, counted, moment } from '../../ui';
 import { useHere } from '../session';
 import { useLoads, useStopLoad } from './loadsApi';
 import { useUpkeep } from './sourcesApi';
@@ -47,7 +47,7 @@ function Load({ load }: { load: Schema['LoadShown'] }) {
         <span className="break-all font-serif">{load.name}</span>
         <span className="text-soft">
           {' '}
-          into {load.sourceName}, {day(load.asked)}, {clock(load.asked)}
+          into {load.sourceName}, {moment(load.asked)}
         </span>
       </p>
       <p

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { Act, clock, counted, day, Failed, Waiting } from '../../ui';
+import { Act, counted, Failed, moment, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { useTries, useTryNow, useUpkeep } from './sourcesApi';
 import { RecordsSetAside } from './RecordsSetAside';
@@ -27,8 +27,7 @@ export function SourceTries({ source }: { source: string }) {
         {found.data?.pages.flatMap((page) =>
           page.tries.map((one) => (
             <li key={one.id}>
-              {day(one.at)}, {clock(one.at)}:{' '}
-              {one.error && <span className="text-error">{one.error}</span>}
+              {moment(one.at)}: {one.error && <span className="text-error">{one.error}</span>}
               {one.error && one.pages > 0 && ', after '}
               {(one.pages > 0 || !one.error) && <span className="text-soft">{brought(one)}</span>}
             </li>
@@ -54,7 +53,7 @@ function State({ state }: { state: Schema['Tries'] }) {
       : `It is asked again in ${counted(state.againInMinutes, 'minute')}, then less and less often until it answers.`;
   return (
     <p>
-      No harvest came through since {day(state.failingSince)}, {clock(state.failingSince)}. {again}
+      No harvest came through since {moment(state.failingSince)}. {again}
     </p>
   );
 }

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Schema } from '../../api';
 import { ChooseFile, counted, DialogForm, listed } from '../../ui';
 import { useHere } from '../session';
+import { FileLines } from './FileLines';
 import { useLookAtVocabulary, useTakeVocabulary, useTermsRead } from './api';
 
 /** A steward brings in a newer vocabulary: what it would change is shown before it is taken in. */
@@ -61,28 +62,17 @@ function Changes({ changes }: { changes: Schema['VocabularyChanges'] }) {
       <p>
         {counted(changes.terms, 'term')} from now on, {added.toLocaleString('en-GB')} of them new.
       </p>
-      <Part title="Renamed" lines={renamed.map(({ from, to }) => `${from} → ${to}`)} />
-      <Part title="Replaced" lines={replaced.map(({ label, by }) => `${label} by ${listed(by)}`)} />
-      <Part title="Retired" lines={retired} />
-      <Part
+      <FileLines title="Renamed" lines={renamed.map(({ from, to }) => `${from} → ${to}`)} />
+      <FileLines
+        title="Replaced"
+        lines={replaced.map(({ label, by }) => `${label} by ${listed(by)}`)}
+      />
+      <FileLines title="Retired" lines={retired} />
+      <FileLines
         title="Problems; the rest is taken in"
         lines={problems.map(({ line, sentence }) => (line > 0 ? `line ${line}: ` : '') + sentence)}
       />
     </div>
-  );
-}
-
-function Part({ title, lines }: { title: string; lines: string[] }) {
-  if (lines.length === 0) return null;
-  return (
-    <>
-      <h3 className="small-head mt-2">{title}</h3>
-      <ul>
-        {lines.map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </ul>
-    </>
   );
 }
 

@@ -61,7 +61,7 @@ final class Served implements AutoCloseable {
                   "bash",
                   "-c",
                   "exec 9>/tmp/lantern-e2e-archive.lock; flock 9; made=target/package/*.tar.gz;"
-                      + " [ $made -nt server/target/app/server-*-app.jar ] || ./lantern package >/dev/null 9>&-;"
+                      + " [ -f $made ] && [ -z \"$(find lantern bin install docs server/target/*.jar -type f -newer $made)\" ] || ./lantern package >/dev/null 9>&-;"
                       + " realpath $made")
               .directory(Script.ROOT.toFile());
       make.environment().put("LANTERN_NO_BUILD", "1");

@@ -67,7 +67,7 @@ final class DublinCoreReader {
             titles.size() > 1 ? titles.get(1) : "",
             kind,
             version(),
-            people.stream().filter(Contributor::isAuthor).map(Contributor::name).toList(),
+            Contributor.authors(people),
             date,
             host,
             first("publisher"),
@@ -79,7 +79,7 @@ final class DublinCoreReader {
             abstractText(),
             List.of(),
             keywords(),
-            doi(),
+            doi(kind),
             Relations.NONE,
             Pages.count(String.join("; ", texts("format")), host),
             texts("rights").stream().anyMatch(right -> OPEN.matcher(right).matches()),
@@ -216,19 +216,19 @@ final class DublinCoreReader {
   }
 
   /** Its own: an identifier, else what a relation calls another name of the same thing. */
-  private String doi() {
+  private String doi(Kind kind) {
     return Stream.concat(
             texts("identifier").stream(),
             texts("relation").stream().filter(relation -> relation.contains("altIdentifier")))
         .map(Supplied::doi)
         .filter(doi -> !doi.isEmpty())
         .findFirst()
-        .or(this::onlyRelated)
+        .or(() -> onlyRelated(kind))
         .orElse("");
   }
 
   /** A relation that is nothing but a DOI, if there is no other; of a part it may be the whole. */
-  private Optional<String> onlyRelated() {
+  private Optional<String> onlyRelated(Kind kind) {
     List<String> related =
         texts("relation").stream()
             .filter(relation -> !relation.startsWith("info:"))
@@ -236,7 +236,7 @@ final class DublinCoreReader {
                 relation ->
                     relation.matches("(?i)(?:doi: ?|https?://(?:dx\\.)?doi\\.org/)?10\\..*"))
             .toList();
-    return related.size() == 1 && kind() != Kind.CHAPTER
+    return related.size() == 1 && kind != Kind.CHAPTER
         ? Optional.of(Supplied.doi(related.get(0))).filter(doi -> !doi.isEmpty())
         : Optional.empty();
   }

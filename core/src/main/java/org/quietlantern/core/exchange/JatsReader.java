@@ -76,14 +76,15 @@ final class JatsReader {
     Host host = host();
     List<Contributor> people = people();
     Kind kind = kind();
+    List<PartialDate> dates = dates();
     Publication read =
         new Publication(
             translated.isEmpty() ? title : translated,
             translated.isEmpty() ? "" : title,
             kind,
             kind == Kind.PREPRINT ? VersionKind.PREPRINT : VersionKind.FINAL,
-            people.stream().filter(Contributor::isAuthor).map(Contributor::name).toList(),
-            dates().min(Comparator.comparing(PartialDate::earliest)),
+            Contributor.authors(people),
+            dates.stream().min(Comparator.comparing(PartialDate::earliest)),
             host,
             article.text("front", "journal-meta", "publisher", "publisher-name"),
             Supplied.language(article.attribute(XMLConstants.XML_NS_URI, "lang")),
@@ -97,7 +98,7 @@ final class JatsReader {
             Studied.NONE,
             figures(),
             cited(),
-            dates().max(Comparator.comparing(PartialDate::earliest)),
+            dates.stream().max(Comparator.comparing(PartialDate::earliest)),
             Stream.of("pmid", "pmcid")
                 .flatMap(scheme -> Identifier.of(scheme, id(scheme)).stream())
                 .toList(),
@@ -155,7 +156,7 @@ final class JatsReader {
   }
 
   /** All on which it was published; a copy in an archive is no publication of it. */
-  private Stream<PartialDate> dates() {
+  private List<PartialDate> dates() {
     List<PartialDate> dates =
         meta.all("pub-date").stream()
             .filter(date -> !date.attribute("pub-type").contains("release"))
@@ -163,13 +164,10 @@ final class JatsReader {
             .flatMap(date -> date(date).stream())
             .toList();
     if (dates.isEmpty() && !meta.all("pub-date").isEmpty()) {
-      problems.remove(NO_DATE);
-      problems.add(NO_DATE);
+      problems.add("no date of publication can be read");
     }
-    return dates.stream();
+    return dates;
   }
-
-  private static final String NO_DATE = "no date of publication can be read";
 
   private static Optional<PartialDate> date(Node date) {
     String year = date.text("year");

@@ -73,7 +73,7 @@ final class MarcReader {
             original(),
             kind,
             kind == Kind.PREPRINT ? VersionKind.PREPRINT : VersionKind.FINAL,
-            people.stream().filter(Contributor::isAuthor).map(Contributor::name).toList(),
+            Contributor.authors(people),
             date,
             host,
             first("b", "264", "260"),
@@ -277,12 +277,16 @@ final class MarcReader {
         .flatMap(
             field ->
                 subfields(field, "01").stream()
-                    .filter(id -> id.matches("(?:https?|urn):.*"))
+                    .filter(MarcReader::isAddress)
                     .limit(1)
                     .map(id -> new HeadingUse(id, label(field), false, List.of())))
         .filter(heading -> !heading.label().isEmpty())
         .distinct()
         .toList();
+  }
+
+  private static boolean isAddress(String id) {
+    return id.matches("(?:https?|urn):.*");
   }
 
   /** Subdivisions behind dashes, as they are printed. */
@@ -297,10 +301,7 @@ final class MarcReader {
     Stream<String> free = fields("653").flatMap(field -> subfields(field, "a").stream());
     Stream<String> named =
         fields("650", "651", "600", "610")
-            .filter(
-                field ->
-                    subfields(field, "01").stream()
-                        .noneMatch(id -> id.matches("(?:https?|urn):.*")))
+            .filter(field -> subfields(field, "01").stream().noneMatch(MarcReader::isAddress))
             .map(MarcReader::label);
     return Stream.concat(free, named).filter(word -> !word.isEmpty()).distinct().toList();
   }

@@ -62,13 +62,14 @@ final class ModsReader {
             .orElse(Host.NONE);
     Kind kind = kind();
     Optional<PartialDate> date = date();
+    List<Contributor> people = contributors();
     Publication read =
         new Publication(
             title,
             titles(true).findFirst().orElse(""),
             kind,
             version(),
-            contributors().stream().filter(Contributor::isAuthor).map(Contributor::name).toList(),
+            Contributor.authors(people),
             date,
             host,
             mods.text("originInfo", "publisher"),
@@ -85,7 +86,7 @@ final class ModsReader {
             cited(),
             date,
             identifiers(kind),
-            contributors());
+            people);
     problems.addAll(mods.cut());
     return new SuppliedRecord.Read(read, problems);
   }

@@ -30,27 +30,36 @@ public final class RecordReader {
   static String identifier(String raw) {
     try {
       Node root = Node.root(Xml.tree(raw));
-      return switch (root.element().getLocalName()) {
-        case "mods" -> root.text("recordInfo", "recordIdentifier");
-        case "record" -> MarcReader.identifier(root);
-        case "article" -> JatsReader.identifier(root);
-        default -> root.text("identifier");
-      };
+      return format(root).map(format -> identifier(format, root)).orElse("");
     } catch (SAXException broken) {
       return "";
     }
   }
 
+  private static String identifier(RecordFormat format, Node root) {
+    return switch (format) {
+      case MODS -> root.text("recordInfo", "recordIdentifier");
+      case JATS -> JatsReader.identifier(root);
+      case MARCXML -> MarcReader.identifier(root);
+      case DUBLIN_CORE -> root.text("identifier");
+    };
+  }
+
+  private static Optional<RecordFormat> format(Node root) {
+    String namespace = Optional.ofNullable(root.element().getNamespaceURI()).orElse("");
+    return RecordFormat.ofRoot(namespace, root.element().getLocalName());
+  }
+
   private static SuppliedRecord known(String raw) {
     try {
       Node root = Node.root(Xml.tree(raw));
-      String namespace = Optional.ofNullable(root.element().getNamespaceURI()).orElse("");
-      String name = root.element().getLocalName();
-      Optional<RecordFormat> format = RecordFormat.ofRoot(namespace, name);
-      return format.isPresent()
-          ? read(format.get(), root)
-          : new SuppliedRecord.Unreadable(
-              "no format that is known: " + Text.atMost(100, root.element().getNodeName()));
+      return format(root)
+          .map(format -> read(format, root))
+          .orElseGet(
+              () ->
+                  new SuppliedRecord.Unreadable(
+                      "no format that is known: "
+                          + Text.atMost(100, root.element().getNodeName())));
     } catch (SAXException broken) {
       return new SuppliedRecord.Unreadable("not well-formed XML: " + broken.getMessage());
     }

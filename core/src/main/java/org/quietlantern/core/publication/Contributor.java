@@ -22,6 +22,11 @@ public record Contributor(
     return new Contributor(name, AUTHOR, false, "", List.of());
   }
 
+  /** Names of the authors among them, in their order. */
+  public static List<PersonName> authors(List<Contributor> all) {
+    return all.stream().filter(Contributor::isAuthor).map(Contributor::name).toList();
+  }
+
   public boolean isAuthor() {
     return role.equals(AUTHOR);
   }

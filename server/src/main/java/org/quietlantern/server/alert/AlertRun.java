@@ -103,8 +103,6 @@ class AlertRun {
       RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(publications, memory, memory.news(matches));
-      // What the group brought in itself it knows (rule N5).
-      publications.own(Arrays.asList(boxed(news))).forEach(news::remove);
       mapper.resolve(id, boxed(toLookAt), calendar.now());
       RoaringBitmap aside = announcing.announce(alert, look, strategy, changes, news);
       matches.andNot(aside);
@@ -133,11 +131,14 @@ class AlertRun {
     }
   }
 
-  static Integer[] boxed(RoaringBitmap ids) {
+  private static Integer[] boxed(RoaringBitmap ids) {
     return Arrays.stream(ids.toArray()).boxed().toArray(Integer[]::new);
   }
 
-  /** Without what is remembered as something that was merged into it since. */
+  /**
+   * Without what is remembered as something that was merged into it since, and without what the
+   * group brought in itself, which it knows (rule N5).
+   */
   static RoaringBitmap unknown(Publications publications, Memory memory, RoaringBitmap news) {
     RoaringBitmap unknown = news.clone();
     publications
@@ -148,6 +149,7 @@ class AlertRun {
                 unknown.remove(whole);
               }
             });
+    publications.own(Arrays.asList(boxed(unknown))).forEach(unknown::remove);
     return unknown;
   }
 

@@ -1,7 +1,6 @@
 package org.quietlantern.server.alert;
 
 import java.time.ZoneId;
-import java.util.Arrays;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
@@ -61,19 +60,8 @@ class MemoryCheck implements NightlyCheck {
       RoaringBitmap found = memory.news(snapshot.all(look.compile(strategy)));
       found.andNot(publications.touchedSince(alert.number()));
       RoaringBitmap missed = AlertRun.unknown(publications, memory, found);
-      publications.own(Arrays.asList(AlertRun.boxed(missed))).forEach(missed::remove);
       mapper.setAsideIds(alert.id()).forEach(missed::remove);
       return missed.getCardinality();
     }
-  }
-
-  @Override
-  public int mend() {
-    return look();
-  }
-
-  @Override
-  public boolean mends() {
-    return false;
   }
 }

@@ -11,7 +11,7 @@ import org.quietlantern.core.review.Lamp;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
 import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Service
 // After the lamps that it counts.
 @Order(2)
-class RoundCounts implements NightlyCheck {
+class RoundCounts implements MendingCheck {
   private static final String DERIVED = "counts of rounds";
   private static final int AT_ONCE = 500;
   private final RoundMapper mapper;

@@ -251,25 +251,30 @@ interface CatalogueMapper {
       """)
   List<ChangeRow> history(int viewer, int publication);
 
+  /** The first eight bytes of the hash of a publication {@code p}, as a number. */
+  String DIGEST = "('x' || encode(substring(p.hash, 1, 8), 'hex'))::bit(64)::bigint as digest";
+
   /** Publications by what was asked for. */
   String ROWS =
       """
       select a.id as asked, a.pid as asked_pid, p.id, p.pid, coalesce(p.grp, 0) as grp, p.came,
         p.withdrawn is not null as withdrawn, p.fields::text,
-        ('x' || encode(substring(p.hash, 1, 8), 'hex'))::bit(64)::bigint as digest
-      from publication a join publication p on p.id = coalesce(a.canonical, a.id)
-      """;
+      """
+          + DIGEST
+          + " from publication a join publication p on p.id = coalesce(a.canonical, a.id)";
 
   @Select("select coalesce(max(id), 0) from publication")
   int lastRow();
 
   /** Those that can be found, by row number. */
   @Select(
-      """
-      select id, ('x' || encode(substring(hash, 1, 8), 'hex'))::bit(64)::bigint as digest
-      from publication where canonical is null and withdrawn is null and id > #{after}
-      order by id limit #{most}
-      """)
+      "select p.id, "
+          + DIGEST
+          + """
+           from publication p
+          where p.canonical is null and p.withdrawn is null and p.id > #{after}
+          order by p.id limit #{most}
+          """)
   List<Digest> digests(int after, int most);
 
   @Select(ROWS + " where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id")

@@ -4,7 +4,10 @@ import org.quietlantern.server.platform.job.NightlyCheck;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
-/** Publications and records that do not hang together as the door leaves them. */
+/**
+ * Publications and records that do not hang together as the door leaves them. What is true only the
+ * sources know: a steward has a source asked for everything again.
+ */
 @Component
 @Order(3)
 class OrphanCheck implements NightlyCheck {
@@ -22,16 +25,5 @@ class OrphanCheck implements NightlyCheck {
   @Override
   public int look() {
     return mapper.withoutRecords() + mapper.withdrawnWithRecords() + mapper.joinedTwice();
-  }
-
-  @Override
-  public int mend() {
-    return look();
-  }
-
-  /** What is true only the sources know: a steward has a source asked for everything again. */
-  @Override
-  public boolean mends() {
-    return false;
   }
 }

@@ -57,21 +57,18 @@ interface HarvestMapper {
   @Update("update installation set reading_edition = #{edition}")
   void setReadingEdition(int edition);
 
-  /** Of groups, too. */
-  @Select(
-      """
-      select id, name, base_url, format, oai_set, paused, every_hours, hour_from, hour_to, whole
-      from source order by rank, id
-      """)
-  List<Source> all();
-
-  /** Those that are asked for what they have. */
-  @Select(
+  String SOURCES =
       """
       select id, name, base_url, format, oai_set, paused, every_hours, hour_from, hour_to, whole
       from source
-      where grp is null and not files and ending is null order by rank, id
-      """)
+      """;
+
+  /** Of groups, too. */
+  @Select(SOURCES + " order by rank, id")
+  List<Source> all();
+
+  /** Those that are asked for what they have. */
+  @Select(SOURCES + " where grp is null and not files and ending is null order by rank, id")
   List<Source> sources();
 
   @Select(

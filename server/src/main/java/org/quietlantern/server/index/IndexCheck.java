@@ -1,14 +1,14 @@
 package org.quietlantern.server.index;
 
 import java.util.Set;
-import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.platform.job.MendingCheck;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Holds this process's copy of the catalogue against the database, publication by publication. */
 @Component
 @Order(0)
-class IndexCheck implements NightlyCheck {
+class IndexCheck implements MendingCheck {
   private final IndexKeeper keeper;
 
   IndexCheck(IndexKeeper keeper) {

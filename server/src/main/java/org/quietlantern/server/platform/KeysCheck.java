@@ -51,14 +51,4 @@ class KeysCheck implements NightlyCheck {
       throw new UncheckedIOException(unreadable);
     }
   }
-
-  @Override
-  public int mend() {
-    return look();
-  }
-
-  @Override
-  public boolean mends() {
-    return false;
-  }
 }

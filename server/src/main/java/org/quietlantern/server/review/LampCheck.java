@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.ReviewEvent;
 import org.quietlantern.core.review.Standing;
-import org.quietlantern.server.platform.job.NightlyCheck;
+import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Works out lamps from the events by core's rule, and mends those that are not so. */
 @Component
 @Order(1)
-class LampCheck implements NightlyCheck {
+class LampCheck implements MendingCheck {
   private final ReviewMapper mapper;
   private final TakenBack takenBack;
 

@@ -10,12 +10,4 @@ public interface NightlyCheck {
 
   /** How much is not so. Changes nothing. */
   int look();
-
-  /** Puts right whatever is not so. Answers how much that was; 0 when all is well. */
-  int mend();
-
-  /** Whether it can put anything right; what cannot is only told. */
-  default boolean mends() {
-    return true;
-  }
 }

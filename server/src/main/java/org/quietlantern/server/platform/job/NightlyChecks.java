@@ -87,8 +87,8 @@ public class NightlyChecks implements Job {
   }
 
   private Outcome run(NightlyCheck check, boolean mend) {
-    boolean mends = mend && check.mends();
-    int differences = mends ? check.mend() : check.look();
+    boolean mends = mend && check instanceof MendingCheck;
+    int differences = mends ? ((MendingCheck) check).mend() : check.look();
     if (differences > 0) {
       LOG.error(
           "check of {}: {} not as they should be{}",
