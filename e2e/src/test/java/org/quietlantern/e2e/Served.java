@@ -61,11 +61,14 @@ final class Served implements AutoCloseable {
                   "bash",
                   "-c",
                   "exec 9>/tmp/lantern-e2e-archive.lock; flock 9; made=target/package/*.tar.gz;"
-                      + " [ -f $made ] && [ -z \"$(find lantern bin install docs server/target/*.jar -type f -newer $made)\" ] || ./lantern package >/dev/null 9>&-;"
+                      + " newer() { find lantern bin install docs server/target/*.jar -type f -newer $made; };"
+                      + " [ -f $made ] && [ -z \"$(newer)\" ] || ./lantern package 9>&-;"
                       + " realpath $made")
               .directory(Script.ROOT.toFile());
       make.environment().put("LANTERN_NO_BUILD", "1");
-      archive = Path.of(Script.output(make).strip());
+      // What packaging says comes before it.
+      String said = Script.output(make).strip();
+      archive = Path.of(said.substring(said.lastIndexOf('\n') + 1));
     }
     return archive;
   }
