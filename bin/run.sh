@@ -33,6 +33,7 @@ demo() {
 
 start_all() {
   local data=$1 port=$2
+  start_texts "$data"
   start_standins "$data"
   start_postgres "$data"
   wait_for_line "$data/stand-ins" "answers at" 120
@@ -50,9 +51,19 @@ one_after_the_other() {
 # Whether a server of this very build runs at the port asked for.
 is_current() {
   local data=$1 port=$2
-  is_running "$data/server.pid" && is_running "$data/stand-ins.pid" \
+  is_running "$data/server.pid" && is_running "$data/stand-ins.pid" && is_running "$data/texts.pid" \
     && cmp -s "$data/server.build" <(sha256sum <"$(server_jar)") \
     && { [ -z "$port" ] || [ "$port" = "$(cat "$data/port")" ]; }
+}
+
+# Where texts are keeps its port, for records name it.
+start_texts() {
+  local data=$1
+  stop_process "$data/texts.pid"
+  free_port "$(cat "$data/texts.port" 2>/dev/null || echo 18180)" >"$data/texts.next"
+  mv "$data/texts.next" "$data/texts.port"
+  launch "$data/texts" java -Xmx192m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "$(standins_jar)" \
+    org.quietlantern.standins.host.Main "$(cat "$data/texts.port")"
 }
 
 start_standins() {
@@ -60,7 +71,7 @@ start_standins() {
   stop_process "$data/stand-ins.pid"
   free_port 18080 >"$data/stand-ins.port"
   launch "$data/stand-ins" java -Xmx192m -XX:+UseSerialGC -jar "$(standins_jar)" \
-    "$(cat "$data/stand-ins.port")"
+    "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")"
 }
 
 start_server() {
@@ -74,7 +85,7 @@ start_server() {
     "$(class_archive_option "$data")" -jar "$(server_jar)" \
     --server.port="$port" --lantern.data="$data" --lantern.base-url="http://localhost:$port" \
     --lantern.demo.enabled=true --lantern.demo.password="$demo_password" \
-    --lantern.demo.outside="$outside" \
+    --lantern.demo.outside="$outside" --lantern.resolver="http://127.0.0.1:$(cat "$data/texts.port")/doi/" \
     --lantern.outbound-allowed=127.0.0.1 ${LANTERN_SERVER_OPTIONS:-}
   sha256sum <"$(server_jar)" >"$data/server.build"
   wait_for_line "$data/server" "demo: can be searched" 300
@@ -144,6 +155,7 @@ stop_process() {
 stop_all() {
   stop_process "$1/server.pid"
   stop_process "$1/stand-ins.pid"
+  stop_process "$1/texts.pid"
   stop_postgres "$1"
 }
 

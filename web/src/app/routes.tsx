@@ -6,6 +6,7 @@ import {
   HoldingsPage,
   HousePage,
   JournalsPage,
+  RequestsPage,
   SourcesPage,
 } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
@@ -57,6 +58,7 @@ export const router = createBrowserRouter([
       { path: 'catalogue/journals', element: <JournalsPage /> },
       { path: 'catalogue/sources', element: <SourcesPage /> },
       { path: 'catalogue/holdings', element: <HoldingsPage /> },
+      { path: 'catalogue/requests', element: <RequestsPage /> },
       { path: 'catalogue/house', element: <HousePage /> },
       { path: '*', element: <Lost /> },
     ],

@@ -1,5 +1,6 @@
 import type { MouseEvent, ReactNode } from 'react';
 import { Link } from 'react-router';
+import { AccessWord, type WayToText } from './AccessWord';
 import { Marked, type Span } from './Marked';
 import { people } from './text';
 
@@ -17,6 +18,7 @@ type Facts = {
   retracted: boolean;
   /** Whether it is dated later than today. */
   ahead?: boolean;
+  way?: WayToText | null | undefined;
 };
 
 /**
@@ -62,17 +64,20 @@ export function PublicationRow({
     >
       {tick}
       {lamp}
-      <div className="min-w-0 flex-1">
+      <div className="-my-[5px] min-w-0 flex-1">
+        {/* Title and access are two targets above each other: each as high as a finger needs. */}
         <Link
           to={to}
           state={state}
-          className={`line-clamp-2 w-fit max-w-full font-serif text-[15.5px] leading-tight hover:underline lg:line-clamp-1 ${
+          className={`block w-fit max-w-full py-[3px] font-serif text-[15.5px] leading-tight hover:underline ${
             quiet || opened ? 'text-soft' : 'font-medium'
           }`}
         >
-          <Marked text={publication.title} spans={lit} />
+          <span className="line-clamp-2 lg:line-clamp-1">
+            <Marked text={publication.title} spans={lit} />
+          </span>
         </Link>
-        <p className="flex text-[13px] text-soft">
+        <p className="flex items-baseline text-[13px] text-soft">
           <span className="truncate">
             {before}
             {publication.retracted && <b className="font-semibold text-error">retracted · </b>}
@@ -80,7 +85,10 @@ export function PublicationRow({
             {opened && ' · opened'}
             {after}
           </span>
-          <span className="flex-none whitespace-pre"> · {publication.access}</span>
+          <span className="flex-none whitespace-pre">
+            {' · '}
+            <AccessWord access={publication.access} way={publication.way} to={to} />
+          </span>
         </p>
         {below}
       </div>

@@ -1,3 +1,4 @@
+export { AccessWord } from './AccessWord';
 export { Act } from './Act';
 export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';

@@ -61,6 +61,12 @@ export function HeadingsPage() {
                 </a>
               ))}
             </span>
+            <span>
+              The trees of what is studied:{' '}
+              <a className="act" href={`/api/groups/${here.id}/vocabulary/trees.ttl`} download>
+                Turtle
+              </a>
+            </span>
             {steward && <Act onClick={() => setBringing(true)}>Bring in headings</Act>}
           </p>
           {bringing && <VocabularyDialog onClose={() => setBringing(false)} />}

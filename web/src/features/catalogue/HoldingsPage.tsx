@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import type { Schema } from '../../api';
-import { ChooseFile, counted, day, Failed, Waiting } from '../../ui';
+import { Act, counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
-import { useHoldings, useTakeHoldings } from './api';
+import { useHoldings } from './api';
+import { BringHoldings } from './BringHoldings';
 import { Parts } from './Parts';
 
 const SHOWN = 100;
@@ -12,16 +12,12 @@ const SHOWN = 100;
 export function HoldingsPage() {
   const here = useHere();
   const holdings = useHoldings(here.id);
-  const take = useTakeHoldings(here.id);
+  const [bringing, setBringing] = useState(false);
   const [part, setPart] = useState('');
   if (holdings.error) return <Failed error={holdings.error} />;
   if (!holdings.data) return <Waiting what="the holdings" />;
   const { titles, name, by, at, lends } = holdings.data;
   const fitting = titles.filter((t) => t.title.toLowerCase().includes(part.trim().toLowerCase()));
-  const bring = async (chosen: File | undefined) => {
-    if (chosen) take.mutate({ name: chosen.name, file: await chosen.text() });
-  };
-  const problems = (take.data?.problems ?? []) as Schema['ProblemLine'][];
   return (
     <div className="page">
       <title>Holdings · Quiet Lantern</title>
@@ -35,33 +31,17 @@ export function HoldingsPage() {
           : 'No file was brought in: what is not open to all cannot be read through the group.'}{' '}
         {lends.length > 0 && `The lending library takes requests for: ${lends.join(', ')}.`}
       </p>
-      {here.me.role === 'coordinator' && (
-        <p className="mt-2">
-          <ChooseFile
-            main
-            label="Holdings file (KBART)"
-            accept=".txt,.tsv,.kbart"
-            disabled={take.isPending}
-            onChosen={([chosen]) => void bring(chosen)}
-          >
-            Bring in a file (KBART)
-          </ChooseFile>
-        </p>
-      )}
-      {take.error && (
-        <p role="alert" className="mt-2 text-error">
-          {take.error.message}
-        </p>
-      )}
-      {problems.length > 0 && (
-        <ul aria-label="Lines that could not be used" className="mt-2 text-[13px] text-soft">
-          {problems.map((problem) => (
-            <li key={problem.line}>
-              line {problem.line}: {problem.what}
-            </li>
-          ))}
-        </ul>
-      )}
+      <p className="mt-2 flex flex-wrap gap-x-4">
+        {here.me.role === 'coordinator' && (
+          <Act onClick={() => setBringing(true)}>Bring in a file (KBART)</Act>
+        )}
+        {name && (
+          <a className="act" href={`/api/groups/${here.id}/holdings/file`} download>
+            The file as it was brought in
+          </a>
+        )}
+      </p>
+      {bringing && <BringHoldings onClose={() => setBringing(false)} />}
       {titles.length > 0 && (
         <>
           <label className="mt-4 block">

@@ -9,6 +9,7 @@ const PARTS = [
   ['headings', 'Headings'],
   ['sources', 'Sources'],
   ['holdings', 'Holdings'],
+  ['requests', 'Copy requests'],
 ] as const;
 
 const STEWARDS = [['house', 'House']] as const;

@@ -34,8 +34,9 @@ export function VocabularyDialog({ onClose }: { onClose: () => void }) {
       onClose={onClose}
     >
       <p className="max-w-[65ch] text-soft">
-        SKOS in Turtle, RDF/XML or JSON-LD. Headings that are renamed, merged or left out go on
-        working in saved searches, which say what became of them.
+        SKOS in Turtle, RDF/XML or JSON-LD; the trees of what is studied (kinds of study, organisms,
+        regions, stages of life) come in the same way. Headings that are renamed, merged or left out
+        go on working in saved searches, which say what became of them.
       </p>
       <p className="mt-2">
         <ChooseFile

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand } from '../../api';
 import { counted, useNotice } from '../../ui';
+import type { Chosen } from './BringFile';
 
 /** Headings for everyday words; without words the topmost ones. */
 export function useHeadings(group: string, words: string) {
@@ -69,16 +70,29 @@ export function useHoldings(group: string) {
   });
 }
 
+/** What a holdings file would change. */
+export function useLookAtHoldings(group: string) {
+  return useMutation({
+    mutationFn: async (file: Chosen) =>
+      body(
+        await api.POST('/api/groups/{group}/holdings/look', {
+          params: { path: { group } },
+          body: file,
+        }),
+      ),
+  });
+}
+
 /** Takes in a holdings file in place of the one before. */
 export function useTakeHoldings(group: string) {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
-    mutationFn: async ({ name, file }: { name: string; file: string }) =>
+    mutationFn: async (file: Chosen) =>
       body(
         await api.PUT('/api/groups/{group}/holdings', {
           params: { path: { group }, header: commandHeader(newCommand()) },
-          body: { name, file },
+          body: file,
         }),
       ),
     onSuccess: (taken) => {

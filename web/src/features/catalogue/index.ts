@@ -4,4 +4,5 @@ export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
 export { HousePage } from './HousePage';
 export { JournalsPage } from './JournalsPage';
+export { RequestsPage } from './RequestsPage';
 export { SourcesPage } from './SourcesPage';

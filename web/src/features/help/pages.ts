@@ -180,6 +180,15 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['holdings'],
   },
+  requests: {
+    title: 'Copy requests',
+    path: 'catalogue/requests',
+    says: [
+      'What your group cannot read is asked for from here: the citation is filled in, and whoever asks for the same work joins. The library delivers, refuses or asks back; each request says how it stands and how long it has waited.',
+      'A coordinator says who lends. Without an address that takes requests, you carry them there and say how they stand.',
+    ],
+    words: ['copy request', 'holdings'],
+  },
   house: {
     title: 'House',
     path: 'catalogue/house',

@@ -38,6 +38,7 @@ export const WORDS = {
   central: 'The publication is mainly about it, not only among other things.',
   aspect: 'In which respect a publication is about a heading: its ecology, its control …',
   holdings: 'What the group may read, and for which years.',
+  'copy request': 'Asking another library for a text; it is delivered or refused.',
   'stable link': 'The permanent address of a publication. Anyone can open it; it never dies.',
   source: 'A supplier of records. A work that several supply is one publication here.',
   steward:

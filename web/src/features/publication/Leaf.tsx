@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { AccessWord, Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { useHere } from '../session';
+import { Ways } from '../text';
 import { Abstract } from './Abstract';
 import { usePutOut } from './api';
 import { History } from './History';
@@ -32,7 +33,7 @@ export function Leaf({
       <p className="mt-1 text-soft">
         {leaf.authors.join(', ')} <Where leaf={leaf} />
       </p>
-      <p className="text-soft">{facts(leaf)}</p>
+      <Facts leaf={leaf} />
       {publication.withdrawn && (
         <p className="mt-1 font-semibold text-error">Withdrawn by its source</p>
       )}
@@ -49,6 +50,7 @@ export function Leaf({
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
       {children}
+      <Ways key={`ways to ${publication.id}`} leaf={leaf} />
       <Why leaf={leaf} lineNumber={lineNumber} />
       <Words leaf={leaf} />
       <Outward key={publication.id} publication={publication} />
@@ -83,19 +85,26 @@ function Where({ leaf }: { leaf: Schema['Leaf'] }) {
   );
 }
 
-function facts(leaf: Schema['Leaf']): string {
-  const { kind, version, pages, citedBy, access, ground, until, came, ahead } = leaf.publication;
-  return [
+function Facts({ leaf }: { leaf: Schema['Leaf'] }) {
+  const here = useHere();
+  const { id, kind, version, pages, citedBy, access, ground, until, came, ahead, way } =
+    leaf.publication;
+  const before = [
     kind.charAt(0).toUpperCase() + kind.slice(1),
     version === 'final' || version === kind ? '' : version,
     pages ? counted(pages, 'page') : '',
     citedBy ? `cited by ${citedBy}` : '',
-    `${access} (${ground}${until ? `, until ${day(until)}` : ''})`,
-    ahead ? 'dated later than today' : '',
-    `here since ${shortDay(came)}`,
-  ]
-    .filter(Boolean)
-    .join(' · ');
+  ].filter(Boolean);
+  return (
+    <p className="text-soft">
+      {before.join(' · ')}
+      {' · '}
+      <AccessWord access={access} way={way} to={`/g/${here.id}/p/${id}`} />
+      {` (${ground}${until ? `, until ${day(until)}` : ''})`}
+      {ahead && ' · dated later than today'}
+      {` · here since ${shortDay(came)}`}
+    </p>
+  );
 }
 
 function Why({

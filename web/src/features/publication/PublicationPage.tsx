@@ -5,6 +5,7 @@ import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useLeaf, useMark, useOpening } from './api';
+import { Details } from './Details';
 import { Leaf } from './Leaf';
 import { MARKS, type MarkWord } from './marks';
 import { useMarkKeys } from './useMarkKeys';
@@ -65,6 +66,7 @@ export function PublicationPage() {
         >
           <h3 className="small-head mt-3">Citation</h3>
           <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
+          <Details leaf={leaf.data} />
         </Leaf>
       </div>
       {keeping && (

@@ -3,6 +3,7 @@ package org.quietlantern.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -63,6 +64,8 @@ public final class SizeBench {
     lantern("load", file.toString(), "--into", "Made up");
     double seconds = (System.nanoTime() - began) / 1e9;
     print("loaded in", "%.0f s: %.0f records a second".formatted(seconds, size / seconds));
+    print("the index caught up", "%.0f s later".formatted(caughtUp(visit)));
+    print("processor, milliseconds a record", "%.2f".formatted(processor() * 1e3 / size));
     print("database", mega(place.resolve("data/postgres")) + " MB");
     print("index", mega(place.resolve("data/index")) + " MB");
     HttpBench http = new HttpBench(visit);
@@ -161,6 +164,27 @@ public final class SizeBench {
       answers++;
     }
     return answers;
+  }
+
+  /** Seconds until everything that is loaded can be found. */
+  private static double caughtUp(Visit visit) {
+    long began = System.nanoTime();
+    while (!Visit.found("\"lag\":\\{\"index\":(\\d+)", visit.inGroup("GET", "/house", ""))
+        .equals("0")) {
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(200));
+    }
+    return (System.nanoTime() - began) / 1e9;
+  }
+
+  /** Seconds of processors that the server and its database have used since they started. */
+  private double processor() throws IOException {
+    String postmaster = Files.readAllLines(place.resolve("data/postgres/postmaster.pid")).get(0);
+    ProcessHandle database = ProcessHandle.of(Long.parseLong(postmaster)).orElseThrow();
+    return Stream.concat(server.descendants(), database.descendants())
+            .map(process -> process.info().totalCpuDuration().orElse(Duration.ZERO))
+            .reduce(Duration.ZERO, Duration::plus)
+            .toMillis()
+        / 1e3;
   }
 
   private double heap() throws IOException {

@@ -73,6 +73,13 @@ final class Views {
     ilse.button("Records of The Night Index").click();
     ilse.page().getByLabel("Records", new Page.GetByLabelOptions().setExact(true)).waitFor();
     sound(ilse, scheme);
+    ilse.page().navigate(lantern.address() + group + "/catalogue/requests");
+    ilse.exactly("Change").click();
+    ilse.page().locator("dialog[open]").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
+    sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/house");
     ilse.button("Check everything now").click();
     ilse.page()

@@ -57,6 +57,9 @@ class CommandLawTest {
               "DELETE " + GROUP + "/folders/{folder}/items",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
+              "PUT " + GROUP + "/requests/{request}/answer",
+              "PUT " + GROUP + "/requests/{request}/state"),
+          entry(
               "POST " + GROUP + "/alerts/{alert}/resume",
               "POST " + GROUP + "/alerts/{alert}/pause"));
 

@@ -155,6 +155,20 @@ class HeadingsTest {
         .contains("skos:prefLabel \"Lamps\"@en", "skos:prefLabel \"Lepidoptera\"@en");
   }
 
+  @DisplayName("The trees of what is studied go out as they came in, without any heading")
+  @Test
+  void trees() {
+    String trees = sven.get("/vocabulary/trees.ttl").body();
+    assertThat(trees)
+        .contains("urn:quietlantern:taxon", "urn:quietlantern:region")
+        .doesNotContain("urn:quietlantern:aspects");
+    JsonNode again = steward("Stella Steward").post("/vocabulary/look", file(trees)).ok();
+    assertThat(again.get("terms").asInt()).isGreaterThan(50);
+    assertThat(again.get("added").asInt()).isZero();
+    assertThat(again.get("renamed")).isEmpty();
+    assertThat(again.get("retired")).isEmpty();
+  }
+
   @DisplayName("While a large file is read, its steward sees how far that is; nobody else does")
   @Test
   void progress() {

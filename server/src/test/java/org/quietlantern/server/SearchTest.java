@@ -113,6 +113,12 @@ class SearchTest {
         .extracting(s -> title.substring(s.get("start").asInt(), s.get("end").asInt()))
         .contains("skyglow");
     assertThat(leaf.get("stableLink").asString()).isEqualTo("http://lantern.test/p/" + id);
+    JsonNode doi = leaf.get("numbers").get(0);
+    assertThat(doi.get("scheme").asString()).isEqualTo("doi");
+    assertThat(doi.get("address").asString()).endsWith("/doi/" + leaf.get("doi").asString());
+    assertThat(leaf.get("people"))
+        .hasSize(leaf.get("authors").size())
+        .allMatch(person -> person.get("role").asString().equals("author"));
   }
 
   @Test

@@ -97,6 +97,7 @@ class StrangersTest {
             "read",
             "leaf",
             "opened",
+            "wanted",
             "change",
             "glance",
             "runs");

@@ -3,14 +3,21 @@ package org.quietlantern.standins;
 import java.io.IOException;
 import org.quietlantern.standins.corpus.Extent;
 import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.host.TextPlaces;
 
-/** Starts the outside world of the demo: {@code java -jar stand-ins.jar PORT}. */
+/**
+ * Starts the outside world of the demo: its port, and the address of the places of texts; without
+ * that nobody says where texts are.
+ */
 public final class Main {
   private Main() {}
 
   public static void main(String[] arguments) throws IOException, InterruptedException {
     Outside outside =
-        new Outside(Integer.parseInt(arguments[0]), Literature.of(Literature.SEED, Extent.WHOLE));
+        new Outside(
+            Integer.parseInt(arguments[0]),
+            Literature.of(Literature.SEED, Extent.WHOLE),
+            arguments.length > 1 ? new TextPlaces(arguments[1]) : TextPlaces.UNTOLD);
     System.out.println("The outside world answers at " + outside.address());
     Thread.currentThread().join();
   }

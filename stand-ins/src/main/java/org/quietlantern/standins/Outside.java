@@ -22,6 +22,8 @@ import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.corpus.Texts;
+import org.quietlantern.standins.host.LendingLibrary;
+import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.oai.Faults;
 import org.quietlantern.standins.oai.OaiEndpoint;
 import org.quietlantern.standins.print.Document;
@@ -32,8 +34,9 @@ import org.quietlantern.standins.supply.Sources;
 
 /**
  * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
- * /vocabulary.ttl}, {@code /holdings.txt} and {@code /journals.csv} are files; {@code POST
- * /control/clock?now=} sets the day for all of it.
+ * /vocabulary.ttl}, {@code /holdings.txt} and {@code /journals.csv} are files; {@code
+ * /lending/requests} is a library that lends copies; {@code POST /control/clock?now=} sets the day
+ * for all of it.
  */
 public final class Outside implements AutoCloseable {
   private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
@@ -42,12 +45,17 @@ public final class Outside implements AutoCloseable {
   private final Map<String, OaiEndpoint> sources = new LinkedHashMap<>();
   private volatile Duration offset = Duration.ZERO;
 
-  /** {@code port} 0: any free one. */
+  /** {@code port} 0: any free one. Nobody says where texts are. */
   public Outside(int port, Literature literature) throws IOException {
+    this(port, literature, TextPlaces.UNTOLD);
+  }
+
+  /** {@code places}: where its sources say that texts are. */
+  public Outside(int port, Literature literature, TextPlaces places) throws IOException {
     server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
     for (Source source : Sources.of(literature)) {
       String address = address() + "/" + source.key() + "/oai";
-      OaiEndpoint endpoint = new OaiEndpoint(literature, source, address, this::now);
+      OaiEndpoint endpoint = new OaiEndpoint(literature, source, address, places, this::now);
       sources.put(source.key(), endpoint);
       server.createContext("/" + source.key() + "/oai", endpoint);
     }
@@ -58,6 +66,7 @@ public final class Outside implements AutoCloseable {
     file("/facets.ttl", "text/turtle", Facets.turtle());
     file("/holdings.txt", "text/tab-separated-values", Holdings.kbart());
     file("/journals.csv", "text/csv", Holdings.journals());
+    server.createContext("/lending/", new LendingLibrary(address(), literature, this::now));
     server.createContext("/control/clock", this::clock);
     server.setExecutor(
         Executors.newFixedThreadPool(

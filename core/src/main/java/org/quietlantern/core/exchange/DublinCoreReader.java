@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import javax.xml.XMLConstants;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
+import org.quietlantern.core.publication.Copy;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
@@ -82,15 +83,28 @@ final class DublinCoreReader {
             doi(kind),
             Relations.NONE,
             Pages.count(String.join("; ", texts("format")), host),
-            texts("rights").stream().anyMatch(right -> OPEN.matcher(right).matches()),
+            isOpen(),
             Studied.NONE,
             Optional.empty(),
             cited(),
             date,
             kind == Kind.BOOK ? isbns() : List.of(),
-            people);
+            people,
+            copies());
     problems.addAll(record.cut());
     return new SuppliedRecord.Read(read, problems);
+  }
+
+  private boolean isOpen() {
+    return texts("rights").stream().anyMatch(right -> OPEN.matcher(right).matches());
+  }
+
+  /** What stands among its identifiers; nobody says what is there. */
+  private List<Copy> copies() {
+    return texts("identifier").stream()
+        .flatMap(text -> Supplied.address(text).stream())
+        .map(at -> new Copy(at, Supplied.use(at, "", Copy.Use.ABOUT), version(), isOpen()))
+        .toList();
   }
 
   private List<String> texts(String name) {

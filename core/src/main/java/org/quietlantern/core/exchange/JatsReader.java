@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import javax.xml.XMLConstants;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
+import org.quietlantern.core.publication.Copy;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
@@ -82,7 +83,7 @@ final class JatsReader {
             translated.isEmpty() ? title : translated,
             translated.isEmpty() ? "" : title,
             kind,
-            kind == Kind.PREPRINT ? VersionKind.PREPRINT : VersionKind.FINAL,
+            VersionKind.of(kind),
             Contributor.authors(people),
             dates.stream().min(Comparator.comparing(PartialDate::earliest)),
             host,
@@ -102,7 +103,8 @@ final class JatsReader {
             Stream.of("pmid", "pmcid")
                 .flatMap(scheme -> Identifier.of(scheme, id(scheme)).stream())
                 .toList(),
-            people);
+            people,
+            copies(VersionKind.of(kind)));
     problems.addAll(article.cut());
     return new SuppliedRecord.Read(read, problems);
   }
@@ -308,6 +310,22 @@ final class JatsReader {
         .map(node -> node.attribute("count"))
         .filter(count -> count.matches("\\d{1,5}"))
         .map(count -> Integer.parseInt(count) > 0);
+  }
+
+  /** Where the article says that it is (JATS, self-uri). */
+  private List<Copy> copies(VersionKind version) {
+    List<Copy> copies = new ArrayList<>();
+    for (Node uri : meta.all("self-uri")) {
+      Supplied.address(link(uri))
+          .map(at -> copy(at, uri.attribute("content-type"), version))
+          .ifPresent(copies::add);
+    }
+    return copies;
+  }
+
+  private Copy copy(String at, String type, VersionKind version) {
+    Copy.Use otherwise = type.contains("html") ? Copy.Use.PAGE : Copy.Use.ABOUT;
+    return new Copy(at, Supplied.use(at, type, otherwise), version, isOpen());
   }
 
   private boolean isOpen() {

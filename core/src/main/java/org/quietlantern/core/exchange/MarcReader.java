@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
+import org.quietlantern.core.publication.Copy;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
@@ -72,7 +73,7 @@ final class MarcReader {
             title,
             original(),
             kind,
-            kind == Kind.PREPRINT ? VersionKind.PREPRINT : VersionKind.FINAL,
+            VersionKind.of(kind),
             Contributor.authors(people),
             date,
             host,
@@ -90,7 +91,8 @@ final class MarcReader {
             Cited.UNKNOWN,
             date,
             identifiers(kind),
-            people);
+            people,
+            copies(VersionKind.of(kind)));
     problems.addAll(record.cut());
     return new SuppliedRecord.Read(read, problems);
   }
@@ -340,5 +342,23 @@ final class MarcReader {
                     text.matches(
                         "(?i).*(open access|unrestricted online|creativecommons\\.org/).*"))
         || fields("856").anyMatch(field -> subfields(field, "7").contains("0"));
+  }
+
+  /**
+   * Field 856 (MARC 21, electronic location), without what is only related (second indicator 2).
+   */
+  private List<Copy> copies(VersionKind version) {
+    return fields("856")
+        .filter(field -> !field.has("ind2", "2"))
+        .flatMap(
+            field ->
+                Supplied.address(first(field, "u"))
+                    .map(at -> new Copy(at, use(at, field), version, isOpen()))
+                    .stream())
+        .toList();
+  }
+
+  private static Copy.Use use(String at, Node field) {
+    return Supplied.use(at, first(field, "q"), Copy.Use.ABOUT);
   }
 }

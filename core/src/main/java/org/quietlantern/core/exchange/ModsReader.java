@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
+import org.quietlantern.core.publication.Copy;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
@@ -80,13 +81,14 @@ final class ModsReader {
             doi(),
             relations(),
             Pages.count(mods.text("physicalDescription", "extent"), host),
-            "open".equals(mods.text("extension", "supply", "access")),
+            isOpen(),
             studied(),
             figures(),
             cited(),
             date,
             identifiers(kind),
-            people);
+            people,
+            copies());
     problems.addAll(mods.cut());
     return new SuppliedRecord.Read(read, problems);
   }
@@ -110,6 +112,25 @@ final class ModsReader {
         mods.text("extension", "supply", "versionOf"),
         mods.text("extension", "supply", "noticeOf"),
         notices);
+  }
+
+  /** Those in {@code location} (MODS 3.8, url); one of a preview leads to no text. */
+  private List<Copy> copies() {
+    boolean open = isOpen();
+    List<Copy> copies = new ArrayList<>();
+    for (Node url : mods.all("location", "url")) {
+      Copy.Use otherwise = url.has("access", "raw object") ? Copy.Use.PAGE : Copy.Use.ABOUT;
+      if (!url.has("access", "preview")) {
+        Supplied.address(url.text())
+            .map(at -> new Copy(at, Supplied.use(at, "", otherwise), version(), open))
+            .ifPresent(copies::add);
+      }
+    }
+    return copies;
+  }
+
+  private boolean isOpen() {
+    return "open".equals(mods.text("extension", "supply", "access"));
   }
 
   private Studied studied() {

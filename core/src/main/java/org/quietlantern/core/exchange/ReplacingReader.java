@@ -16,7 +16,7 @@ import org.quietlantern.core.publication.Text;
  * mark is left out.
  */
 public final class ReplacingReader extends Reader {
-  private static final int REPLACED = '\uFFFD';
+  private static final char REPLACED = '\uFFFD';
   private static final int MARK = '\uFEFF';
 
   /** Letters of the longest reference to a character (a hexadecimal one, with some zeros). */
@@ -36,15 +36,39 @@ public final class ReplacingReader extends Reader {
 
   @Override
   public int read(char[] into, int offset, int length) throws IOException {
-    int count = 0;
-    while (count < length) {
-      int next = next();
-      if (next < 0) {
-        break;
-      }
-      into[offset + count++] = (char) next;
+    if (length == 0) {
+      return 0;
     }
-    return count == 0 && length > 0 ? -1 : count;
+    int first = next();
+    if (first < 0) {
+      return -1;
+    }
+    into[offset] = (char) first;
+    return 1 + plain(into, offset + 1, length - 1);
+  }
+
+  /** What comes before the next reference, in one piece. */
+  private int plain(char[] into, int offset, int length) throws IOException {
+    if (length == 0 || !text.ready()) {
+      return 0;
+    }
+    text.mark(length);
+    int count = Math.max(0, text.read(into, offset, length));
+    int plain = 0;
+    while (plain < count && into[offset + plain] != '&') {
+      into[offset + plain] = allowed(into[offset + plain]);
+      plain++;
+    }
+    if (plain < count) {
+      text.reset();
+      text.skip(plain);
+    }
+    return plain;
+  }
+
+  /** What is decoded has no single halves of a pair. */
+  private static char allowed(char letter) {
+    return Text.isLegal(letter) || Character.isSurrogate(letter) ? letter : REPLACED;
   }
 
   private int next() throws IOException {
@@ -56,9 +80,7 @@ public final class ReplacingReader extends Reader {
     if (next == '&') {
       return reference();
     }
-    // What is decoded has no single halves of a pair.
-    boolean stays = next < 0 || Text.isLegal(next) || Character.isSurrogate((char) next);
-    return stays ? next : REPLACED;
+    return next < 0 ? next : allowed((char) next);
   }
 
   /** Looks at what follows an ampersand; gives it back as it was unless it names what cannot be. */

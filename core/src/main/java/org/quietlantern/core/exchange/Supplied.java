@@ -10,6 +10,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.Copy;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 
@@ -122,6 +123,15 @@ final class Supplied {
           entry("corrigendum", Kind.NOTICE),
           entry("c_7acd", Kind.NOTICE));
 
+  /** RFC 3986, with a name or numbers as host and nobody's name before it. */
+  private static final Pattern ADDRESS =
+      Pattern.compile(
+          "(?i)https?://([a-z0-9](?:[a-z0-9.-]*[a-z0-9])?)(?::\\d{1,5})?"
+              + "(?:[/?](?:[\\w.~:/?@!$&'()*+,;=-]|%[0-9a-f]{2})*)?"
+              + "(?:#(?:[\\w.~:/?@!$&'()*+,;=-]|%[0-9a-f]{2})*)?");
+
+  private static final int LONGEST_ADDRESS = 800;
+
   private Supplied() {}
 
   /** The first DOI in a text, without what stands around it; empty if there is none. */
@@ -133,6 +143,29 @@ final class Supplied {
     String found = doi.group().replaceAll("[.,;:]+$", "");
     boolean opens = found.indexOf('(') < 0;
     return opens ? found.replaceAll("\\)+$", "") : found;
+  }
+
+  /**
+   * An address that something can be met at; none for one that only names the work, as that of a
+   * DOI does.
+   */
+  static Optional<String> address(String text) {
+    Matcher address = ADDRESS.matcher(text);
+    if (!address.matches() || text.length() > LONGEST_ADDRESS) {
+      return Optional.empty();
+    }
+    String host = address.group(1).toLowerCase(Locale.ROOT);
+    boolean onlyNames = host.equals("doi.org") || host.endsWith(".doi.org");
+    return onlyNames ? Optional.empty() : Optional.of(text);
+  }
+
+  /** What is at an address, by its media type if that is said, else by how it ends. */
+  static Copy.Use use(String address, String mediaType, Copy.Use otherwise) {
+    String said = mediaType.toLowerCase(Locale.ROOT);
+    if (said.contains("pdf") || address.toLowerCase(Locale.ROOT).matches(".*\\.pdf(?:[?#].*)?")) {
+      return Copy.Use.FILE;
+    }
+    return otherwise;
   }
 
   /** The first ISSN in a text, with its hyphen; empty if there is none. */

@@ -129,7 +129,7 @@ public final class KbartReader {
     }
     try {
       titles.add(new Holdings.Title(cell(cells, "publication_title"), issns, coverage(cells)));
-    } catch (DateTimeException | IllegalArgumentException unusable) {
+    } catch (IllegalArgumentException unusable) {
       problem(number, String.valueOf(unusable.getMessage()));
     }
   }
@@ -160,15 +160,22 @@ public final class KbartReader {
     if (text.isEmpty()) {
       return Optional.empty();
     }
-    return Optional.of(
-        switch (text.length()) {
-          case 4 -> last ? Year.parse(text).atMonth(12).atEndOfMonth() : Year.parse(text).atDay(1);
-          case 7 -> {
-            LocalDate first = YearMonth.parse(text).atDay(1);
-            yield last ? first.with(TemporalAdjusters.lastDayOfMonth()) : first;
-          }
-          default -> LocalDate.parse(text);
-        });
+    try {
+      return Optional.of(day(text, last));
+    } catch (DateTimeException none) {
+      throw new IllegalArgumentException("no date: “" + text + "”", none);
+    }
+  }
+
+  private static LocalDate day(String text, boolean last) {
+    return switch (text.length()) {
+      case 4 -> last ? Year.parse(text).atMonth(12).atEndOfMonth() : Year.parse(text).atDay(1);
+      case 7 -> {
+        LocalDate first = YearMonth.parse(text).atDay(1);
+        yield last ? first.with(TemporalAdjusters.lastDayOfMonth()) : first;
+      }
+      default -> LocalDate.parse(text);
+    };
   }
 
   private String cell(String[] cells, String name) {

@@ -48,6 +48,11 @@ public final class Ways {
     return asked.hasAbstract() ? Access.ABSTRACT : Access.NONE;
   }
 
+  /** Whether the lending library takes requests for works of a kind. */
+  public boolean isLent(Kind kind) {
+    return lent.contains(kind);
+  }
+
   /** With its ground. */
   public Way way(Asked asked) {
     Access access = access(asked);

@@ -19,7 +19,7 @@ public enum ChangeKind {
   FINAL,
   /** Its title or abstract, or their language. */
   TEXT,
-  /** Whether a copy is open to all. */
+  /** Whether a copy is open to all, and where copies are. */
   ACCESS,
   /** Its headings or keywords. */
   HEADINGS,
@@ -54,7 +54,7 @@ public enum ChangeKind {
       kinds.add(after.version() == VersionKind.FINAL ? FINAL : FIELDS);
     }
     add(kinds, TEXT, before, after, ChangeKind::texts);
-    add(kinds, ACCESS, before, after, Publication::open);
+    add(kinds, ACCESS, before, after, p -> List.of(p.open(), p.copies()));
     add(kinds, HEADINGS, before, after, p -> List.of(p.headings(), p.keywords()));
     add(kinds, CITED, before, after, Publication::cited);
     add(kinds, FIELDS, before, after, ChangeKind::others);

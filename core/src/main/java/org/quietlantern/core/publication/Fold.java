@@ -6,8 +6,6 @@ import java.util.regex.Pattern;
 
 /** Text reduced to what counts when two supplied forms of it are compared. */
 public final class Fold {
-  private static final Pattern MARKS = Pattern.compile("\\p{M}+");
-  private static final Pattern OTHER = Pattern.compile("[^\\p{L}\\p{N}]+");
   private static final Pattern SUBTITLE = Pattern.compile(": | – | — |\\? |\\. ");
   private static final int SHORTEST_MAIN_TITLE = 25;
 
@@ -21,7 +19,16 @@ public final class Fold {
             .replace("ø", "o")
             .replace("æ", "ae")
             .replace("ł", "l");
-    return OTHER.matcher(MARKS.matcher(apart).replaceAll("")).replaceAll("");
+    StringBuilder letters = new StringBuilder(apart.length());
+    apart.codePoints().filter(Fold::counts).forEach(letters::appendCodePoint);
+    return letters.toString();
+  }
+
+  private static boolean counts(int letter) {
+    return switch (Character.getType(letter)) {
+      case Character.DECIMAL_DIGIT_NUMBER, Character.LETTER_NUMBER, Character.OTHER_NUMBER -> true;
+      default -> Character.isLetter(letter);
+    };
   }
 
   /** The title in front of its subtitle; the whole title where that would be too little. */

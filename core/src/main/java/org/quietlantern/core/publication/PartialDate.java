@@ -13,6 +13,11 @@ import java.util.regex.Pattern;
 public record PartialDate(int year, int month, int day) {
   private static final Pattern FORM = Pattern.compile("(\\d{4})(?:-(\\d\\d)(?:-(\\d\\d))?)?");
 
+  /** Letters of a date that end behind its month, and behind its year. */
+  private static final int MONTH = "2026-11".length();
+
+  private static final int YEAR = "2026".length();
+
   public PartialDate {
     if (year < 1 || year > 9999 || (month == 0 && day != 0)) {
       throw new IllegalArgumentException("bad date " + year + "-" + month + "-" + day);
@@ -60,10 +65,7 @@ public record PartialDate(int year, int month, int day) {
   /** As read: as many parts as are known. */
   @Override
   public String toString() {
-    String text = String.format("%04d", year);
-    if (month > 0) {
-      text += String.format("-%02d", month);
-    }
-    return day > 0 ? text + String.format("-%02d", day) : text;
+    String whole = earliest().toString();
+    return whole.substring(0, day > 0 ? whole.length() : month > 0 ? MONTH : YEAR);
   }
 }

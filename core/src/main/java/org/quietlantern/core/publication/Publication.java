@@ -15,6 +15,7 @@ import java.util.Optional;
  *     cited
  * @param identifiers numbers besides the DOI
  * @param contributors everybody who took part, in the order of the source; the authors among them
+ * @param copies where sources say that it can be met, the best version first
  * @param open whether a copy is open to all
  * @param figures whether it has any, where a source says so
  */
@@ -40,8 +41,10 @@ public record Publication(
     Cited cited,
     Optional<PartialDate> issued,
     List<Identifier> identifiers,
-    List<Contributor> contributors) {
+    List<Contributor> contributors,
+    List<Copy> copies) {
   public Publication {
+    copies = copies == null ? List.of() : List.copyOf(copies);
     // Values that were stored by an earlier reader of records lack what that did not read.
     issued = issued == null || issued.isEmpty() ? date : issued;
     identifiers = identifiers == null ? List.of() : List.copyOf(identifiers);
@@ -105,6 +108,7 @@ public record Publication(
         figures,
         cited,
         date,
+        List.of(),
         List.of(),
         List.of());
   }

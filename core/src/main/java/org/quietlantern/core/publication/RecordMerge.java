@@ -65,7 +65,8 @@ public final class RecordMerge {
         known(Publication::cited, Cited::known, Cited.UNKNOWN),
         issued(),
         identifiers(),
-        contributors());
+        contributors(),
+        copies());
   }
 
   /** The date of what the place was taken from; without a place, of the best that has a date. */
@@ -75,6 +76,15 @@ public final class RecordMerge {
         .findFirst()
         .or(() -> best.stream().filter(p -> p.issued().isPresent()).findFirst())
         .flatMap(Publication::issued);
+  }
+
+  /** Each address once, as the best version has it. */
+  private List<Copy> copies() {
+    Map<String, Copy> all = new LinkedHashMap<>();
+    best.stream()
+        .flatMap(p -> p.copies().stream())
+        .forEach(copy -> all.putIfAbsent(copy.address(), copy));
+    return List.copyOf(all.values());
   }
 
   private List<Identifier> identifiers() {

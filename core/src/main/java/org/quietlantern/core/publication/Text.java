@@ -1,18 +1,46 @@
 package org.quietlantern.core.publication;
 
 import java.text.Normalizer;
-import java.util.regex.Pattern;
 
 /** Supplied text made fit to store and compare. */
 public final class Text {
-  private static final Pattern BLANKS = Pattern.compile("[\\p{Cc}\\p{Z}]+");
+  private static final char DELETE = 0x7F;
 
   private Text() {}
 
   /** Composed letters (NFC), single spaces, no control characters. */
   public static String clean(String supplied) {
     String composed = Normalizer.normalize(supplied, Normalizer.Form.NFC);
-    return BLANKS.matcher(composed).replaceAll(" ").strip();
+    StringBuilder clean = new StringBuilder(composed.length());
+    boolean gap = false;
+    for (int n = 0; n < composed.length(); n++) {
+      char letter = composed.charAt(n);
+      if (isBlank(letter)) {
+        gap = true;
+      } else {
+        if (gap && !clean.isEmpty()) {
+          clean.append(' ');
+        }
+        gap = false;
+        clean.append(letter);
+      }
+    }
+    return clean.toString();
+  }
+
+  /** Of Unicode's separators and control characters, none of which is a pair. */
+  private static boolean isBlank(char letter) {
+    if (letter > ' ' && letter < DELETE) {
+      return false;
+    }
+    return switch (Character.getType(letter)) {
+      case Character.CONTROL,
+          Character.SPACE_SEPARATOR,
+          Character.LINE_SEPARATOR,
+          Character.PARAGRAPH_SEPARATOR ->
+          true;
+      default -> false;
+    };
   }
 
   /**

@@ -10,6 +10,11 @@ public enum VersionKind {
   ACCEPTED,
   FINAL;
 
+  /** Where nothing but its kind tells. */
+  public static VersionKind of(Kind kind) {
+    return kind == Kind.PREPRINT ? PREPRINT : FINAL;
+  }
+
   /** As a property of the whole work: its latest form. */
   public String state() {
     return this == PREPRINT ? "preprint only" : word();

@@ -108,9 +108,17 @@ class BoundsTest {
     "a & b &, a & b &",
     "&#99999999999;, &#99999999999;",
     "'a\tb', 'a\tb'",
+    "'a\u0001b&amp;c\u0002d&#0;e\u0003', 'a\uFFFDb&amp;c\uFFFDd\uFFFDe\uFFFD'",
   })
   void references(String supplied, String wanted) throws IOException {
     assertThat(replaced(supplied.getBytes(StandardCharsets.UTF_8))).isEqualTo(wanted);
+  }
+
+  @Test
+  void textsThatComeInManyPieces() throws IOException {
+    String piece = "lamp ".repeat(4_000) + "\u0001&#0;&amp;";
+    String read = replaced(piece.repeat(9).getBytes(StandardCharsets.UTF_8));
+    assertThat(read).isEqualTo(("lamp ".repeat(4_000) + "\uFFFD\uFFFD&amp;").repeat(9));
   }
 
   @ParameterizedTest

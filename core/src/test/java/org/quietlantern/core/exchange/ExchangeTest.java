@@ -94,7 +94,8 @@ class ExchangeTest {
                   List.of("Tern Hollow")),
               new Contributor(new PersonName("Sey", "Adaeze"), "editor", false, "", List.of()),
               new Contributor(
-                  new PersonName("Tern Hollow Observatory", ""), "author", true, "", List.of())));
+                  new PersonName("Tern Hollow Observatory", ""), "author", true, "", List.of())),
+          List.of());
 
   @Test
   void aModsRecordIsRead() {
@@ -205,7 +206,8 @@ class ExchangeTest {
             Cited.UNKNOWN,
             PartialDate.read("2024"),
             List.of(),
-            List.of(new Contributor(body, "author", true, "", List.of())));
+            List.of(new Contributor(body, "author", true, "", List.of())),
+            List.of());
     String ris =
         new RisWriter().write(List.of(new RisWriter.Item(chapter, "k", "http://x/p/k", "")));
     assertThat(ris.lines())

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.DisplayName;
@@ -160,5 +161,31 @@ class WaysTest {
     assertThat(read.problems()).containsExactly("line 4: not a year: “soon”");
     assertThat(JournalsReader.read("a,b\n1,2").problems())
         .containsExactly("line 1: no column is named issn");
+  }
+
+  @DisplayName("A file in place of another: what is new, what has other years, what is gone")
+  @Test
+  void changes() {
+    String next =
+        NAMES
+            + "Moths\t\t9999-1004\t1997\t2012-12-31\tP12M\tP\n"
+            + "Moths\t\t9999-1004\t2016-01\t\tP6M\tP\n"
+            + "Dusk\t9999-2221\t\t2010-01-01\t\t\tF\n"
+            + "Lamps\t\t9999-4445\t2001\t\t\tP\n";
+    Holdings before = KbartReader.read(FILE).holdings();
+    Holdings.Changes changes = before.changesTo(KbartReader.read(next).holdings());
+    assertThat(changes.added()).containsExactly("Lamps");
+    assertThat(changes.changed()).containsExactly("Moths");
+    assertThat(changes.gone()).containsExactly("Window");
+    assertThat(before.changesTo(KbartReader.read(FILE).holdings()))
+        .isEqualTo(new Holdings.Changes(List.of(), List.of(), List.of()));
+  }
+
+  @Test
+  void whatIsNoDateIsNamed() {
+    KbartReader.Read read = KbartReader.read(NAMES + "Moths\t\t9999-1004\tsoon\t\t\tP\n");
+    assertThat(read.problems())
+        .extracting(KbartReader.Problem::what)
+        .containsExactly("no date: “soon”");
   }
 }

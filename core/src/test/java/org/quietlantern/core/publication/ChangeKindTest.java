@@ -47,6 +47,7 @@ class ChangeKindTest {
               new Studied(List.of("trial"), List.of(), List.of(), List.of(), List.of()),
               FIELDS),
           part("open", true, ACCESS),
+          part("copies", Made.plain().copy("https://dusk.example/a", true).read().copies(), ACCESS),
           part("figures", Optional.of(true), FIELDS),
           part("cited", new Cited(true, List.of("10.5555/a")), CITED),
           part("identifiers", Made.plain().number("pmid", "123").read().identifiers(), FIELDS));

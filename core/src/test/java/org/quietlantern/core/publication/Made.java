@@ -23,6 +23,7 @@ final class Made {
   private Optional<PartialDate> issued = Optional.empty();
   private List<Identifier> identifiers = List.of();
   private List<Contributor> contributors = List.of();
+  private List<Copy> copies = List.of();
 
   static Made plain() {
     return new Made();
@@ -102,6 +103,12 @@ final class Made {
     return this;
   }
 
+  /** A page with the text, of the version that was set last. */
+  Made copy(String address, boolean open) {
+    copies = List.of(new Copy(address, Copy.Use.PAGE, version, open));
+    return this;
+  }
+
   Made pages(int value) {
     pages = value;
     return this;
@@ -145,6 +152,7 @@ final class Made {
         Cited.UNKNOWN,
         issued,
         identifiers,
-        contributors);
+        contributors,
+        copies);
   }
 }

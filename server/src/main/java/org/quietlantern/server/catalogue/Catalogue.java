@@ -1,6 +1,7 @@
 package org.quietlantern.server.catalogue;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -10,12 +11,9 @@ import java.util.Optional;
 import java.util.Set;
 import org.quietlantern.core.publication.ChangeKind;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
-import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.PublicIds;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,17 +33,14 @@ public class Catalogue {
 
   private static final int EVERYBODY = Viewer.NOBODY.group();
 
-  /** Letters of a key that are kept; comparing decides, the key only finds. */
-  private static final int LONGEST_KEY = 400;
-
   private final CatalogueMapper mapper;
-  private final PublicIds ids;
+  private final PageWriter writer;
   private final Json json;
   private final Calendar calendar;
 
-  Catalogue(CatalogueMapper mapper, PublicIds ids, Json json, Calendar calendar) {
+  Catalogue(CatalogueMapper mapper, PageWriter writer, Json json, Calendar calendar) {
     this.mapper = mapper;
-    this.ids = ids;
+    this.writer = writer;
     this.json = json;
     this.calendar = calendar;
   }
@@ -103,19 +98,24 @@ public class Catalogue {
     mapper
         .standing(page.source(), identifiers)
         .forEach(s -> standing.put(s.identifier(), s.work()));
+    List<PageWriter.Placed> under = new ArrayList<>();
     Map<String, WorkRecord> rest = new LinkedHashMap<>();
     members.forEach(
         (identifier, member) -> {
-          Optional<Integer> under =
+          Optional<Integer> work =
               Optional.ofNullable(standing.get(identifier))
                   .or(
                       () ->
                           own.find(new Work.Name(page.source(), identifier)).isPresent()
                               ? Optional.empty()
-                              : member.reading().flatMap(shared::same).flatMap(Work::id));
-          under.ifPresentOrElse(
-              work -> keep(page, member, work), () -> rest.put(identifier, member));
+                              : shared.same(member).flatMap(Work::id));
+          if (work.isPresent()) {
+            under.add(new PageWriter.Placed(member, work));
+          } else {
+            rest.put(identifier, member);
+          }
         });
+    writer.keep(page.source(), page.now(), under);
     return takeInto(own, page, rest) + join(own, shared, page);
   }
 
@@ -179,38 +179,36 @@ public class Catalogue {
 
   private static String[] keys(Map<String, WorkRecord> members) {
     return members.values().stream()
-        .flatMap(member -> keys(member).stream())
+        .flatMap(member -> PageWriter.keys(member).stream())
         .distinct()
         .toArray(String[]::new);
   }
 
-  private static List<String> keys(WorkRecord member) {
-    return member.reading().map(SameWork::keys).orElse(List.of()).stream()
-        .map(key -> key.substring(0, Math.min(key.length(), LONGEST_KEY)))
-        .toList();
-  }
-
   private int write(Works works, Page page, Map<String, WorkRecord> members) {
     int changed = 0;
+    List<PageWriter.Fresh> fresh = new ArrayList<>();
     for (Work work : works.touched()) {
-      changed += store(work, page) ? 1 : 0;
+      changed += store(work, page, fresh) ? 1 : 0;
     }
+    writer.add(page.group(), page.now(), fresh);
     for (Works.Merge merge : works.merges()) {
       changed += merge(merge, page) ? 1 : 0;
     }
     if (page.group() == EVERYBODY) {
       works.doubtful().forEach(pair -> doubt(pair, page.now()));
     }
+    List<PageWriter.Placed> placed = new ArrayList<>();
     members.forEach(
         (identifier, member) -> {
           Work.Name name = new Work.Name(page.source(), identifier);
-          keep(page, member, works.find(name).flatMap(Work::id).orElse(null));
+          placed.add(new PageWriter.Placed(member, works.find(name).flatMap(Work::id)));
         });
+    writer.keep(page.source(), page.now(), placed);
     return changed;
   }
 
-  /** Writes the winning values if they are others than before. */
-  private boolean store(Work work, Page page) {
+  /** Writes the winning values if they are others than before; a new work is put to the fresh. */
+  private boolean store(Work work, Page page, List<PageWriter.Fresh> fresh) {
     Instant now = page.now();
     Optional<Publication> publication = work.publication();
     if (publication.isEmpty()) {
@@ -218,7 +216,7 @@ public class Catalogue {
     }
     MergedFields winning = MergedFields.of(json.write(publication.get()), work.sources());
     if (work.id().isEmpty()) {
-      work.id(mapper.add(ids.next(), page.group(), now, winning.fields(), winning.hash()));
+      fresh.add(new PageWriter.Fresh(work, winning));
       return true;
     }
     if (!work.isWithdrawn() && Arrays.equals(work.hash(), winning.hash())) {
@@ -282,21 +280,5 @@ public class Catalogue {
     if (one.isPresent() && other.isPresent() && !one.equals(other)) {
       mapper.doubt(Math.min(one.get(), other.get()), Math.max(one.get(), other.get()), now);
     }
-  }
-
-  private void keep(Page page, WorkRecord member, @Nullable Integer publication) {
-    SourceRecord record = member.record();
-    mapper.keep(
-        new CatalogueMapper.NewRecord(
-            page.source(),
-            record.identifier(),
-            publication,
-            record.format(),
-            record.raw(),
-            record.datestamp(),
-            record.deleted(),
-            page.now(),
-            record.deleted() ? new String[0] : member.problems().toArray(String[]::new),
-            keys(member).toArray(String[]::new)));
   }
 }

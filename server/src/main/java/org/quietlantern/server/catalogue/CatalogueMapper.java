@@ -13,19 +13,6 @@ interface CatalogueMapper {
   record NewSetAside(
       int publication, long no, String what, Integer alert, int edition, String why, Instant now) {}
 
-  /** A record as it came; {@code publication}: under which it stands, if it can be read. */
-  record NewRecord(
-      int source,
-      String identifier,
-      Integer publication,
-      String format,
-      String raw,
-      String datestamp,
-      boolean deleted,
-      Instant now,
-      String[] problems,
-      String[] keys) {}
-
   /** A record that is kept, and the publication it stands under. */
   record Kept(
       int work,
@@ -120,36 +107,6 @@ interface CatalogueMapper {
   @Select("select id from publication where id = any(#{ids}) and grp is not null order by id")
   List<Integer> own(Integer[] ids);
 
-  @Select(
-      """
-      with kept as (
-      insert into source_record
-        (source, identifier, publication, format, raw, datestamp, deleted, came, problems,
-        supplied, supply)
-      values (#{source}, #{identifier}, #{publication}, #{format}, #{raw}, #{datestamp},
-        #{deleted}, #{now}, #{problems}, #{now}, nextval('supply_no'))
-      on conflict (source, identifier) do update set
-        publication = coalesce(source_record.publication, excluded.publication), format = excluded.format, datestamp = excluded.datestamp, deleted = excluded.deleted,
-        problems = excluded.problems,
-        raw = case when excluded.deleted then source_record.raw else excluded.raw end,
-        supplied = case when (source_record.raw, source_record.datestamp, source_record.deleted)
-          = (excluded.raw, excluded.datestamp, excluded.deleted)
-          then source_record.supplied else excluded.supplied end,
-        supply = case when (source_record.raw, source_record.datestamp, source_record.deleted)
-          = (excluded.raw, excluded.datestamp, excluded.deleted)
-          then source_record.supply else excluded.supply end
-      returning id),
-      gone as (
-        delete from work_key where source_record = (select id from kept)
-          and not #{deleted} and not value = any(#{keys})),
-      found as (
-        insert into work_key (source_record, value)
-        select distinct kept.id, k from kept, unnest(#{keys}::text[]) k where not #{deleted}
-        on conflict do nothing)
-      select id from kept
-      """)
-  int keep(NewRecord row);
-
   @Update("update publication set canonical = #{into} where id = #{from} or canonical = #{from}")
   void merge(int from, int into);
 
@@ -169,18 +126,6 @@ interface CatalogueMapper {
 
   @Select("select count(*) from doubtful_pair")
   int doubtful();
-
-  @Select(
-      """
-      with added as (
-        insert into publication (pid, grp, came, fields, hash)
-        values (#{pid}, nullif(#{group}, 0), #{now}, #{fields}::jsonb, #{hash}) returning id),
-      numbered as (
-        insert into publication_change (publication, kinds, at)
-        select id, array['new'], #{now} from added)
-      select id from added
-      """)
-  int add(String pid, int group, Instant now, String fields, byte[] hash);
 
   @Update(
       """

@@ -6,6 +6,7 @@ import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.search.SearchContext;
+import org.quietlantern.server.address.WayShown;
 import org.quietlantern.server.platform.Nullable;
 
 /**
@@ -15,6 +16,7 @@ import org.quietlantern.server.platform.Nullable;
  * @param citedBy how many works here cite it
  * @param access one of the words of rule L7, for the reader's group today; {@code ground}: why so
  * @param until the last day that it holds, where one is known
+ * @param way the first way to the text that is not known to be dead; absent where there is none
  * @param ahead whether it is dated later than today
  * @param version {@code preprint}, {@code accepted} or {@code final}
  */
@@ -35,9 +37,12 @@ public record Summary(
     LocalDate came,
     boolean withdrawn,
     boolean retracted,
-    boolean ahead) {
+    boolean ahead,
+    @Nullable WayShown way) {
 
-  public static Summary of(StoredPublication stored, SearchContext reader, Way way, int citedBy) {
+  /** {@code ways}: all to its text, in order. */
+  public static Summary of(
+      StoredPublication stored, SearchContext reader, Way way, List<WayShown> ways, int citedBy) {
     Publication publication = stored.publication();
     return new Summary(
         stored.pid(),
@@ -56,6 +61,7 @@ public record Summary(
         stored.came().atZone(reader.zone()).toLocalDate(),
         stored.withdrawn(),
         publication.relations().isRetracted(),
-        publication.date().filter(date -> date.earliest().isAfter(reader.today())).isPresent());
+        publication.date().filter(date -> date.earliest().isAfter(reader.today())).isPresent(),
+        ways.stream().filter(w -> !w.isDead()).findFirst().orElse(null));
   }
 }

@@ -13,13 +13,14 @@ interface SuppliersMapper {
 
   @Select(
       """
-      select distinct coalesce(p.canonical, p.id) as publication, s.key as source
-      from publication p join source_record r on r.publication = p.id
-      join source s on s.id = r.source
-      join publication c on c.id = coalesce(p.canonical, p.id)
-      where c.id = any(#{ids}) and not r.deleted
-        and s.grp is not distinct from c.grp
-        and (p.id = any(#{ids}) or p.canonical = any(#{ids}))
+      with parts as (
+        select id as whole, id as part from publication where id = any(#{ids})
+        union all
+        select canonical, id from publication where canonical = any(#{ids}))
+      select distinct p.whole as publication, s.key as source
+      from parts p join source_record r on r.publication = p.part
+      join source s on s.id = r.source join publication c on c.id = p.whole
+      where c.canonical is null and not r.deleted and s.grp is not distinct from c.grp
       order by 1, 2
       """)
   List<Supplying> supplying(Integer[] ids);

@@ -5,22 +5,30 @@ import java.util.Optional;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
 
 /**
  * A source record of a work, with what could be read in it.
  *
  * @param order of supplying: what was supplied later has the larger one
+ * @param keys by which records of the same work find each other
  */
-record WorkRecord(SourceRecord record, int rank, long order, SuppliedRecord supplied) {
+record WorkRecord(
+    SourceRecord record, int rank, long order, SuppliedRecord supplied, List<String> keys) {
 
   static WorkRecord of(SourceRecord record, int rank, long order) {
-    return new WorkRecord(record, rank, order, RecordReader.read(record.raw()));
+    SuppliedRecord supplied = RecordReader.read(record.raw());
+    List<String> keys =
+        supplied instanceof SuppliedRecord.Read read
+            ? SameWork.keys(read.publication())
+            : List.of();
+    return new WorkRecord(record, rank, order, supplied, keys);
   }
 
   /** As if it had been supplied at another place in the order. */
   WorkRecord at(long other) {
-    return new WorkRecord(record, rank, other, supplied);
+    return new WorkRecord(record, rank, other, supplied, keys);
   }
 
   Optional<Publication> reading() {
@@ -44,6 +52,6 @@ record WorkRecord(SourceRecord record, int rank, long order, SuppliedRecord supp
   WorkRecord deleted(String datestamp) {
     SourceRecord gone =
         new SourceRecord(record.identifier(), record.format(), record.raw(), datestamp, true);
-    return new WorkRecord(gone, rank, order, supplied);
+    return new WorkRecord(gone, rank, order, supplied, keys);
   }
 }

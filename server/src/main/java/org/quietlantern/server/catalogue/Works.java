@@ -56,7 +56,7 @@ final class Works {
     if (reading.isEmpty()) {
       return;
     }
-    Map<SameWork.Likeness, List<Work>> others = compare(own, reading.get());
+    Map<SameWork.Likeness, List<Work>> others = compare(own, member, reading.get());
     List<Work> same = others.getOrDefault(SameWork.Likeness.SAME, List.of());
     Work home = own.orElseGet(() -> same.isEmpty() ? new Work() : same.get(0));
     home.put(name, member);
@@ -71,8 +71,9 @@ final class Works {
   }
 
   /** The other works that share a key with a record, by what comparing comes to; oldest first. */
-  private Map<SameWork.Likeness, List<Work>> compare(Optional<Work> own, Publication reading) {
-    return SameWork.keys(reading).stream()
+  private Map<SameWork.Likeness, List<Work>> compare(
+      Optional<Work> own, WorkRecord member, Publication reading) {
+    return member.keys().stream()
         .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
         .distinct()
         .filter(work -> own.isEmpty() || own.get() != work)
@@ -81,18 +82,22 @@ final class Works {
   }
 
   /** The oldest work that is there and that a record is of, by all its records. */
-  Optional<Work> same(Publication reading) {
-    return compare(Optional.empty(), reading)
-        .getOrDefault(SameWork.Likeness.SAME, List.of())
-        .stream()
+  Optional<Work> same(WorkRecord member) {
+    return member.reading().stream()
+        .flatMap(reading -> same(member, reading).stream())
         .filter(work -> work.id().isPresent() && !work.isWithdrawn())
         .findFirst();
   }
 
+  private List<Work> same(WorkRecord member, Publication reading) {
+    return compare(Optional.empty(), member, reading)
+        .getOrDefault(SameWork.Likeness.SAME, List.of());
+  }
+
   /** The same for a work of others, which has to fit it with all its records. */
   Optional<Work> same(Work other) {
-    return other.readings().stream()
-        .flatMap(reading -> same(reading).stream())
+    return other.members().stream()
+        .flatMap(member -> same(member).stream())
         .filter(work -> work.fits(other))
         .findFirst();
   }
@@ -129,13 +134,7 @@ final class Works {
 
   private void file(Work work, Work.Name name, WorkRecord member) {
     byName.put(name, work);
-    member
-        .reading()
-        .ifPresent(
-            reading ->
-                SameWork.keys(reading)
-                    .forEach(
-                        key -> byKey.computeIfAbsent(key, k -> new LinkedHashSet<>()).add(work)));
+    member.keys().forEach(key -> byKey.computeIfAbsent(key, k -> new LinkedHashSet<>()).add(work));
   }
 
   /** Works whose records changed, without those that went into others. */

@@ -11,6 +11,7 @@ import org.quietlantern.server.holdings.GroupHoldings;
 import org.quietlantern.server.holdings.KnownJournals;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Outbound;
+import org.quietlantern.server.request.Lenders;
 import org.quietlantern.server.vocabulary.Vocabularies;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,12 +23,15 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoLibrary {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLibrary.class);
+  private static final String LENDER = "Fjordside lending library";
+  private static final String LENDS = "/lending/requests";
   private final LanternProperties properties;
   private final Outbound outbound;
   private final Vocabularies vocabularies;
   private final KnownJournals journals;
   private final GroupHoldings holdings;
   private final Groups groups;
+  private final Lenders lenders;
 
   DemoLibrary(
       LanternProperties properties,
@@ -35,7 +39,9 @@ class DemoLibrary {
       Vocabularies vocabularies,
       KnownJournals journals,
       GroupHoldings holdings,
-      Groups groups) {
+      Groups groups,
+      Lenders lenders) {
+    this.lenders = lenders;
     this.properties = properties;
     this.outbound = outbound;
     this.vocabularies = vocabularies;
@@ -64,6 +70,14 @@ class DemoLibrary {
         .mapToInt(Member::group)
         .min()
         .ifPresent(group -> holdings.set(group, "ternhollow-holdings.txt", file("/holdings.txt")));
+  }
+
+  /** The library that lends to the first group; it may have moved since the demo ran last. */
+  void sayWhoLends() {
+    groups.everybody().stream()
+        .mapToInt(Member::group)
+        .min()
+        .ifPresent(group -> lenders.moved(group, LENDER, properties.demo().outside() + LENDS));
   }
 
   private static void tell(String file, List<String> problems) {

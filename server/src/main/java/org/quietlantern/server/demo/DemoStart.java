@@ -88,6 +88,7 @@ class DemoStart implements ApplicationRunner {
       founding.found();
       library.giveHoldings();
     }
+    library.sayWhoLends();
     LOG.info("demo: can be searched");
     live();
     LOG.info("demo: ready");

@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface FolderMapper {
@@ -16,8 +17,9 @@ interface FolderMapper {
 
   record Item(int id, int publication, Instant at) {}
 
+  /** {@code name}: of who gave it; absent for a former member. */
   record Reason(
-      int publication, int membership, String text, String q, String strategy, Instant at) {}
+      int publication, @Nullable String name, String text, String q, String strategy, Instant at) {}
 
   /** An item in a folder of the group, for taking it out and putting it back. */
   record KeptItem(int id, int folder, String folderName, int publication, Instant at) {}
@@ -113,9 +115,10 @@ interface FolderMapper {
 
   @Select(
       """
-      select coalesce(p.canonical, p.id) as publication, r.membership, r.text, k.pid as q,
+      select coalesce(p.canonical, p.id) as publication, m.name, r.text, k.pid as q,
         k.strategy::text, r.at
       from item_reason r join item i on i.id = r.item join publication p on p.id = i.publication
+      left join membership m on m.id = r.membership and m.left_at is null
       left join step t on t.id = r.step left join kept_strategy k on k.id = t.strategy
       where i.folder = #{folder} and i.publication in (
         select id from publication where id = any(#{publications}) or canonical = any(#{publications}))

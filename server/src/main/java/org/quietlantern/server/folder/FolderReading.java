@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -14,7 +15,6 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
@@ -38,7 +38,6 @@ public class FolderReading {
   private final Folders folders;
   private final SavedSearches searches;
   private final Publications publications;
-  private final Groups groups;
   private final Reviews reviews;
   private final Summaries summaries;
   private final Trail trail;
@@ -80,7 +79,6 @@ public class FolderReading {
       Folders folders,
       SavedSearches searches,
       Publications publications,
-      Groups groups,
       Reviews reviews,
       Summaries summaries,
       Trail trail,
@@ -90,7 +88,6 @@ public class FolderReading {
     this.folders = folders;
     this.searches = searches;
     this.publications = publications;
-    this.groups = groups;
     this.reviews = reviews;
     this.summaries = summaries;
     this.trail = trail;
@@ -106,7 +103,7 @@ public class FolderReading {
     List<FolderMapper.Item> items = all.subList(start, Math.min(start + PAGE, all.size()));
     Map<Integer, StoredPublication> stored = stored(who, items);
     Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
-    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
+    Map<Integer, List<ReasonGiven>> reasons = reasons(folder, items);
     Map<Integer, Summary> shown = summaries.of(who, stored.values());
     List<FolderItem> rows =
         items.stream()
@@ -143,19 +140,18 @@ public class FolderReading {
 
   /** By publication. */
   private Map<Integer, List<ReasonGiven>> reasons(
-      Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
-    Map<Integer, String> names = groups.names(who.group());
+      FolderMapper.Folder folder, List<FolderMapper.Item> items) {
     Integer[] works = items.stream().map(FolderMapper.Item::publication).toArray(Integer[]::new);
     return mapper.reasons(folder.id(), works).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.Reason::publication,
-                Collectors.mapping(r -> given(r, names), Collectors.toList())));
+                Collectors.mapping(this::given, Collectors.toList())));
   }
 
-  private ReasonGiven given(FolderMapper.Reason reason, Map<Integer, String> names) {
+  private ReasonGiven given(FolderMapper.Reason reason) {
     return new ReasonGiven(
-        names.getOrDefault(reason.membership(), "a former member"),
+        Optional.ofNullable(reason.name()).orElse("a former member"),
         reason.text(),
         reason.at(),
         reason.q(),
@@ -172,7 +168,7 @@ public class FolderReading {
     for (int start = 0; start < items.size(); start += PAGE) {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
       Map<Integer, StoredPublication> stored = stored(who, page);
-      Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
+      Map<Integer, List<ReasonGiven>> reasons = reasons(folder, page);
       page.forEach(
           item ->
               entries.add(

@@ -80,9 +80,12 @@ final class HarvestRun {
     startedOver = false;
     while (!ended) {
       OaiPage page = asking.ask(new Address(address(), format));
-      if (page.error().isPresent() && !page.error().get().equals("noRecordsMatch")) {
+      if (page.error().isPresent() && !page.saysNothing()) {
         mend(page.error().get());
         continue;
+      }
+      if (page.saysNothing() && !set.isEmpty() && token.isEmpty()) {
+        requireSet();
       }
       if (page.token().isPresent() && !tokens.add(ByteBuffer.wrap(Hash.of(page.token().get())))) {
         throw new IOException("the source goes round in a circle at " + page.token().get());
@@ -97,6 +100,15 @@ final class HarvestRun {
       return page;
     }
     return null;
+  }
+
+  /** Servers say the same of a set without news and of one that they do not have any more. */
+  private void requireSet() throws IOException {
+    String whole = "metadataPrefix=" + format + "&set=" + encoded(set);
+    URI asked = URI.create(base + "?verb=ListIdentifiers&" + whole);
+    if (from == null || asking.ask(new Address(asked, format)).saysNothing()) {
+      throw new IOException("the set " + set + " has no records, or is not there any more");
+    }
   }
 
   private boolean isNews(OaiPage page) {

@@ -23,6 +23,11 @@ record OaiPage(
     Optional<Integer> expected,
     Optional<String> error) {
 
+  /** Whether it says that there is nothing in what was asked for (OAI-PMH 2.0, 3.6). */
+  boolean saysNothing() {
+    return error.filter("noRecordsMatch"::equals).isPresent();
+  }
+
   /** A record that cannot be taken, by its name. {@code raw}: the beginning of what came. */
   record SetAside(String identifier, String why, String raw) {
     /** Letters of a name that are kept: no more find a place in an index of the database. */

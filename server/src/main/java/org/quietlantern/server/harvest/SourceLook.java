@@ -129,7 +129,7 @@ class SourceLook {
                 + encoded(format)
                 + (set.isEmpty() ? "" : "&set=" + encoded(set)));
     OaiPage page = fetched(asked, body -> OaiReader.read(format, body));
-    if (page.error().isPresent() && !page.error().get().equals("noRecordsMatch")) {
+    if (page.error().isPresent() && !page.saysNothing()) {
       throw unusable("The source refuses: " + page.error().get() + ".");
     }
     return page.records().stream()

@@ -34,7 +34,6 @@ public class GroupHoldings implements CommandKinds {
   /** Characters of a file. */
   static final int LONGEST = 20_000_000;
 
-  private static final int PROBLEMS_SHOWN = 200;
   private final HoldingsMapper mapper;
   private final Commands commands;
   private final Groups groups;
@@ -54,6 +53,21 @@ public class GroupHoldings implements CommandKinds {
 
   /** A title and one stretch of it. */
   public record TitleLine(String title, List<String> issns, Stretch stretch) {}
+
+  /**
+   * What taking a file in would change, by names of titles.
+   *
+   * @param titles stretches that may be read by it
+   */
+  public record HoldingsChanges(
+      int titles,
+      List<String> added,
+      List<String> changed,
+      List<String> gone,
+      List<ProblemLine> problems) {}
+
+  /** The file that was brought in, as it was. */
+  public record BroughtIn(String name, String file) {}
 
   /** What taking a file in came to. */
   public record Taken(int titles, List<ProblemLine> problems) {}
@@ -104,15 +118,40 @@ public class GroupHoldings implements CommandKinds {
     return new TitleLine(title.name(), title.issns(), Stretch.of(title.coverage()));
   }
 
+  /** Nothing for a group that brought none in. */
+  @Transactional(readOnly = true)
+  public BroughtIn file(Member who) {
+    HoldingsMapper.FileRow row = mapper.file(who.group());
+    return row == null ? new BroughtIn("", "") : new BroughtIn(row.name(), row.file());
+  }
+
+  /** What a file would change if it took the place of the one that is here. Coordinators only. */
+  @Transactional(readOnly = true)
+  public HoldingsChanges look(Member who, @Nullable String file) {
+    requireCoordinator(who);
+    KbartReader.Read parsed = parse(file == null ? "" : file);
+    Holdings.Changes changes = of(who.group()).holdings().changesTo(parsed.holdings());
+    return new HoldingsChanges(
+        parsed.holdings().titles().size(),
+        changes.added(),
+        changes.changed(),
+        changes.gone(),
+        problems(parsed));
+  }
+
+  private static void requireCoordinator(Member who) {
+    if (!who.role().equals("coordinator")) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group brings its holdings in.");
+    }
+  }
+
   /**
    * Takes in a file in place of the one before. A file out of which nothing can be read changes
    * nothing. Coordinators only.
    */
   public Taken take(Member who, UUID command, String name, String file) {
-    if (!who.role().equals("coordinator")) {
-      throw new Refusal(
-          HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group brings its holdings in.");
-    }
+    requireCoordinator(who);
     return commands.run(
         who,
         command,
@@ -164,9 +203,6 @@ public class GroupHoldings implements CommandKinds {
   }
 
   private static List<ProblemLine> problems(KbartReader.Read parsed) {
-    return parsed.problems().stream()
-        .limit(PROBLEMS_SHOWN)
-        .map(p -> new ProblemLine(p.line(), p.what()))
-        .toList();
+    return parsed.problems().stream().map(p -> new ProblemLine(p.line(), p.what())).toList();
   }
 }

@@ -36,13 +36,23 @@ import org.springframework.util.FileSystemUtils;
 @Service
 public class IndexKeeper implements SmartLifecycle {
   private static final Logger LOG = LoggerFactory.getLogger(IndexKeeper.class);
-  private static final int BATCH = 500;
+  private static final int BATCH = 1_000;
+
+  /** Batches after which what was taken in outlives the process, however many are still to come. */
+  private static final int COMMIT = 10;
+
   private final Publications publications;
   private final IndexFeeder feeder;
   private final Calendar calendar;
   private final LanternProperties properties;
   private volatile CatalogueIndex index;
   private final Trouble trouble = new Trouble();
+
+  /**
+   * Whether the copy itself cannot be written to; a database that is away says nothing about it.
+   */
+  private boolean broken;
+
   private ScheduledExecutorService following;
   private ScheduledFuture<?> task;
 
@@ -91,15 +101,17 @@ public class IndexKeeper implements SmartLifecycle {
   /** Takes in everything that is in the database now. */
   public synchronized void catchUp() {
     long latest = publications.latest();
-    if (trouble.isThere()) {
-      renew(latest);
-    } else {
+    if (!broken) {
       try {
         bring(index, latest);
-      } catch (UncheckedIOException | AlreadyClosedException broken) {
-        trouble.begins(calendar.now(), broken);
-        renew(latest);
+      } catch (UncheckedIOException | AlreadyClosedException unusable) {
+        broken = true;
+        trouble.begins(calendar.now(), unusable);
       }
+    }
+    if (broken) {
+      renew(latest);
+      broken = false;
     }
     trouble.ends();
   }
@@ -147,20 +159,20 @@ public class IndexKeeper implements SmartLifecycle {
       LOG.warn("the index is ahead of the database and is made anew");
       copy.empty();
     }
-    boolean changed = false;
+    int batches = 0;
     while (copy.number() < latest) {
       takeIn(copy, latest);
-      changed = true;
-    }
-    if (changed) {
-      copy.commit();
+      batches++;
+      if (batches % COMMIT == 0 || copy.number() >= latest) {
+        copy.commit();
+      }
     }
   }
 
   /** Another copy in place of one whose folder is gone or full; searched once it holds all. */
   private void renew(long latest) {
-    CatalogueIndex broken = index;
-    broken.retire();
+    CatalogueIndex former = index;
+    former.retire();
     CatalogueIndex fresh = open();
     try {
       bring(fresh, latest);
@@ -170,7 +182,7 @@ public class IndexKeeper implements SmartLifecycle {
       throw again;
     }
     index = fresh;
-    broken.close();
+    former.close();
   }
 
   private CatalogueIndex open() {

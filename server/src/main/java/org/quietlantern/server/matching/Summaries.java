@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
@@ -18,18 +17,20 @@ import org.springframework.stereotype.Service;
 public class Summaries {
   private final GroupContexts circumstances;
   private final Matching matching;
+  private final WaysShown texts;
 
-  Summaries(GroupContexts circumstances, Matching matching) {
+  Summaries(GroupContexts circumstances, Matching matching, WaysShown texts) {
     this.circumstances = circumstances;
     this.matching = matching;
+    this.texts = texts;
   }
 
   /** By row number. */
   public Map<Integer, Summary> of(Member who, Collection<StoredPublication> all) {
     SearchContext reader = circumstances.of(who);
-    Ways ways = reader.ways();
     List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
     Map<String, Integer> cited = matching.citedBy(who, dois);
+    Map<Integer, WaysShown.Shown> ways = texts.of(reader.ways(), all);
     Map<Integer, Summary> summaries = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       summaries.put(
@@ -37,7 +38,8 @@ public class Summaries {
           Summary.of(
               stored,
               reader,
-              ways.way(StoredPublication.asked(stored.publication())),
+              ways.get(stored.id()).access(),
+              ways.get(stored.id()).ways(),
               cited.getOrDefault(stored.publication().doi(), 0)));
     }
     return summaries;

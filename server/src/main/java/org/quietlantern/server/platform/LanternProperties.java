@@ -19,6 +19,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  *     servers; empty: the file secret.key in the data folder
  * @param figuresToken by which the figures at {@code /manage/prometheus} may be read; empty: nobody
  *     may
+ * @param resolver what stands before a DOI, so that it leads to its publisher
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -30,6 +31,7 @@ public record LanternProperties(
     @DefaultValue("2m") Duration outboundTime,
     @DefaultValue("") String secret,
     @DefaultValue("") String figuresToken,
+    @DefaultValue("https://doi.org/") String resolver,
     @DefaultValue List<String> outboundAllowed,
     @DefaultValue Demo demo) {
 

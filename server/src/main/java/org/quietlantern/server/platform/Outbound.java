@@ -1,5 +1,6 @@
 package org.quietlantern.server.platform;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetAddress;
@@ -9,12 +10,15 @@ import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import javax.net.ssl.SSLHandshakeException;
 import org.apache.hc.client5.http.DnsResolver;
 import org.apache.hc.client5.http.SystemDefaultDnsResolver;
 import org.apache.hc.client5.http.classic.methods.HttpGet;
@@ -26,7 +30,10 @@ import org.apache.hc.client5.http.impl.classic.CloseableHttpClient;
 import org.apache.hc.client5.http.impl.classic.HttpClients;
 import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuilder;
 import org.apache.hc.core5.http.ClassicHttpResponse;
+import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.Header;
+import org.apache.hc.core5.http.io.HttpClientResponseHandler;
+import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.apache.hc.core5.io.CloseMode;
 import org.apache.hc.core5.util.Timeout;
 import org.quietlantern.core.publication.Text;
@@ -44,6 +51,9 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   /** How often one answer may lead to another address. */
   private static final int MOST_MOVES = 3;
+
+  /** How long it is looked at how an answer begins. */
+  private static final Duration GLANCE = Duration.ofSeconds(5);
 
   private final CloseableHttpClient client;
   private final List<String> allowed;
@@ -157,15 +167,106 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
     throw new IOException("leads to a place that is not followed: " + Text.atMost(200, location));
   }
 
+  /**
+   * How an answer begins.
+   *
+   * @param code in the end, after what it was led to
+   * @param type media type, without parameters; empty if it does not say
+   * @param beginning of its body
+   */
+  public record Peeked(int code, String type, byte[] beginning, Optional<URI> movedTo) {}
+
+  /** Looks at an address, whatever it answers; the rest of a long answer is not waited for. */
+  public Peeked peek(URI address, int most) throws IOException {
+    URI at = address;
+    Optional<URI> movedTo = Optional.empty();
+    boolean forGood = true;
+    for (int moves = 0; moves <= MOST_MOVES; moves++) {
+      Beginning beginning = begin(at, most);
+      boolean leads = beginning.code() / 100 == 3 && !beginning.location().isEmpty();
+      if (!leads) {
+        return new Peeked(beginning.code(), beginning.type(), beginning.body(), movedTo);
+      }
+      at = elsewhere(at, beginning.location());
+      forGood &= beginning.code() == 301 || beginning.code() == 308;
+      movedTo = forGood ? Optional.of(at) : movedTo;
+    }
+    throw new IOException("is led on and on, last to " + at);
+  }
+
+  private record Beginning(int code, String type, String location, byte[] body) {}
+
+  private Beginning begin(URI address, int most) throws IOException {
+    HttpGet request = new HttpGet(address);
+    AtomicReference<Beginning> seen = new AtomicReference<>();
+    try {
+      send(
+          request,
+          response -> {
+            seen.set(beginning(response, most));
+            // What follows would be read to its end before the connection is used again.
+            request.abort();
+            return Boolean.TRUE;
+          });
+    } catch (IOException broken) {
+      if (seen.get() == null) {
+        throw broken;
+      }
+    }
+    return seen.get();
+  }
+
+  private static Beginning beginning(ClassicHttpResponse response, int most) throws IOException {
+    String type = header(response, "Content-Type").replaceFirst(";.*", "").strip();
+    byte[] body =
+        response.getEntity() == null
+            ? new byte[0]
+            : beginning(response.getEntity().getContent(), most);
+    return new Beginning(
+        response.getCode(), type.toLowerCase(Locale.ROOT), header(response, "Location"), body);
+  }
+
+  /** What comes in a few seconds. */
+  private static byte[] beginning(InputStream body, int most) throws IOException {
+    long end = System.nanoTime() + GLANCE.toNanos();
+    ByteArrayOutputStream beginning = new ByteArrayOutputStream();
+    byte[] piece = new byte[8192];
+    int read = 0;
+    while (read >= 0 && beginning.size() < most && System.nanoTime() < end) {
+      read = body.read(piece, 0, Math.min(piece.length, most - beginning.size()));
+      beginning.write(piece, 0, Math.max(0, read));
+    }
+    return beginning.toByteArray();
+  }
+
+  private static String header(ClassicHttpResponse response, String name) {
+    Header header = response.getFirstHeader(name);
+    return header == null || header.getValue() == null ? "" : header.getValue();
+  }
+
   /** Tells something to an address that answers 204. */
   public void post(URI address) throws IOException {
     send(new HttpPost(address), 204, body -> body);
+  }
+
+  /** Sends a form and reads what is answered with 200 or 201. */
+  public <T> T post(URI address, String form, Reading<T> reading) throws IOException {
+    HttpPost request = new HttpPost(address);
+    request.setEntity(new StringEntity(form, ContentType.APPLICATION_FORM_URLENCODED));
+    return send(
+        request,
+        response -> answer(response, response.getCode() == 201 ? 201 : 200, reading).value());
   }
 
   /** One exchange: a value, or where to ask instead. */
   private record Step<T>(@Nullable T value, Optional<String> elsewhere, boolean forGood) {}
 
   private <T> Step<T> send(HttpUriRequestBase request, int expected, Reading<T> reading)
+      throws IOException {
+    return send(request, response -> answer(response, expected, reading));
+  }
+
+  private <T> T send(HttpUriRequestBase request, HttpClientResponseHandler<T> handler)
       throws IOException {
     AtomicBoolean isOver = new AtomicBoolean();
     ScheduledFuture<?> end =
@@ -177,13 +278,17 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
             longest.toMillis(),
             TimeUnit.MILLISECONDS);
     try {
-      return client.execute(request, response -> answer(response, expected, reading));
+      return client.execute(request, handler);
     } catch (IOException | RuntimeException failed) {
       if (closing) {
         throw new Closing();
       }
       if (isOver.get()) {
         throw new IOException("the answer did not end in " + longest.toSeconds() + " s", failed);
+      }
+      if (failed instanceof SSLHandshakeException) {
+        throw new IOException(
+            "nobody whom this machine trusts vouches for its certificate", failed);
       }
       throw failed;
     } finally {

@@ -2,6 +2,7 @@ package org.quietlantern.server.search;
 
 import java.time.Instant;
 import java.util.List;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Relations;
@@ -18,6 +19,9 @@ import org.quietlantern.server.platform.Nullable;
  * @param notices what was published about it since; none for most
  * @param why the words of the search that met it, and where
  * @param said what members of the group say of it
+ * @param people everybody who took part, in the order of the source
+ * @param numbers its DOI and others
+ * @param issued when the version appeared whose place is shown, as far as that is known
  */
 public record Leaf(
     Summary publication,
@@ -37,7 +41,21 @@ public record Leaf(
     List<Span> litTitle,
     List<Span> litAbstract,
     List<WhyShown> why,
-    List<SaidShown> said) {
+    List<SaidShown> said,
+    List<PersonShown> people,
+    List<NumberShown> numbers,
+    @Nullable String issued) {
+
+  /** Somebody who took part, with what is known of them; parts that are not known are empty. */
+  public record PersonShown(String name, String role, String orcid, List<String> affiliations) {
+    static PersonShown of(Contributor person) {
+      return new PersonShown(
+          person.name().spoken(), person.role(), person.orcid(), person.affiliations());
+    }
+  }
+
+  /** A number of the work in a register; {@code address}: where it leads, if it leads anywhere. */
+  public record NumberShown(String scheme, String value, @Nullable String address) {}
 
   /** The journal or book around it; unknown parts are empty. */
   public record HostShown(

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
@@ -81,7 +82,23 @@ public class Leaves {
         lit(highlighter, Field.TITLE, publication.title()),
         lit(highlighter, Field.ABSTRACT, publication.abstractText()),
         why(who, strategy, stored),
-        said(who, said));
+        said(who, said),
+        publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
+        numbers(publication),
+        publication.issued().map(Object::toString).orElse(null));
+  }
+
+  private List<Leaf.NumberShown> numbers(Publication publication) {
+    String doi = publication.doi();
+    Stream<Leaf.NumberShown> first =
+        doi.isEmpty()
+            ? Stream.empty()
+            : Stream.of(new Leaf.NumberShown("doi", doi, properties.resolver() + doi));
+    return Stream.concat(
+            first,
+            publication.identifiers().stream()
+                .map(number -> new Leaf.NumberShown(number.scheme(), number.value(), null)))
+        .toList();
   }
 
   private static List<Span> lit(Optional<Highlighter> highlighter, Field field, String text) {

@@ -106,6 +106,13 @@ public class Vocabularies {
         now().all().stream().filter(c -> ordering(c).isEmpty()).toList(), format);
   }
 
+  /** What is no heading and no aspect: the trees that order limits. */
+  @Transactional(readOnly = true)
+  public String treesAsTurtle() {
+    return SkosWriter.write(
+        now().all().stream().filter(c -> ordering(c).isPresent()).toList(), SkosFormat.TURTLE);
+  }
+
   private Kept now() {
     int edition = editions.now().get(Editions.Kind.VOCABULARY);
     if (kept.edition() != edition) {

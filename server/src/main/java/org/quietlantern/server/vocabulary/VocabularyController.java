@@ -81,6 +81,12 @@ class VocabularyController {
     return skos(SkosFormat.JSON_LD);
   }
 
+  /** The trees by which limits on what was studied are ordered, in SKOS as Turtle. */
+  @GetMapping(value = "/trees.ttl", produces = "text/turtle;charset=UTF-8")
+  ResponseEntity<byte[]> trees(Member me) {
+    return Attachment.of("trees.ttl", vocabularies.treesAsTurtle());
+  }
+
   private ResponseEntity<byte[]> skos(SkosFormat format) {
     return Attachment.of("headings." + format.ending(), vocabularies.skos(format));
   }

@@ -27,7 +27,6 @@ class VocabularyFiles implements CommandKinds {
   /** Bytes of a file. */
   private static final int LONGEST = 40_000_000;
 
-  private static final int SHOWN = 200;
   private final Vocabularies vocabularies;
   private final Commands commands;
   private final Groups groups;
@@ -36,7 +35,7 @@ class VocabularyFiles implements CommandKinds {
   private final Map<Integer, Integer> reading = new ConcurrentHashMap<>();
 
   /**
-   * What a file changes. Of each sort the first 200 are named.
+   * What a file changes.
    *
    * @param terms how many terms its schemes have from now on
    */
@@ -52,14 +51,10 @@ class VocabularyFiles implements CommandKinds {
       return new VocabularyChanges(
           update.terms().size(),
           update.added().size(),
-          some(update.renamed()),
-          some(update.replaced()),
-          some(update.retired()),
-          some(looked.problems()));
-    }
-
-    private static <T> List<T> some(List<T> all) {
-      return all.subList(0, Math.min(SHOWN, all.size()));
+          update.renamed(),
+          update.replaced(),
+          update.retired(),
+          looked.problems());
     }
   }
 

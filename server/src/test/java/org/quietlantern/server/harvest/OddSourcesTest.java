@@ -1,12 +1,15 @@
 package org.quietlantern.server.harvest;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.quietlantern.server.harvest.ScriptedSource.deleted;
 import static org.quietlantern.server.harvest.ScriptedSource.error;
 import static org.quietlantern.server.harvest.ScriptedSource.list;
 import static org.quietlantern.server.harvest.ScriptedSource.record;
 
+import com.sun.net.httpserver.HttpsServer;
 import java.net.URI;
+import java.nio.file.Path;
 import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,6 +19,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.platform.Calendar;
@@ -163,6 +167,38 @@ class OddSourcesTest {
               "verb=ListRecords&metadataPrefix=oai_dc",
               "verb=ListRecords&metadataPrefix=oai_dc&from=2026-11-17T06:00:00Z",
               "verb=ListRecords&metadataPrefix=oai_dc&from=2026-11-17");
+    }
+  }
+
+  @DisplayName("A set that ended is told from one without news")
+  @Test
+  void theSetEnded() {
+    try (ScriptedSource source =
+        new ScriptedSource(
+            list("", record("a", "Alders")),
+            error("noRecordsMatch"),
+            list("", record("a", "Alders")),
+            error("noRecordsMatch"),
+            error("noRecordsMatch"))) {
+      harvests.addSource(key, key, source.address(), "oai_dc", 9);
+      database.update("update source set oai_set = 'moths' where key = ?", key);
+      assertThat(again().error()).isEmpty();
+      assertThat(again().error()).as("nothing new").isEmpty();
+      assertThat(source.asked.get(2)).startsWith("verb=ListIdentifiers").endsWith("&set=moths");
+      assertThat(again().error()).contains("the set moths has no records, or is not there");
+      assertThat(titles()).containsExactly("Alders");
+    }
+  }
+
+  @DisplayName("A certificate that nobody vouches for: said in words, nothing is read")
+  @Test
+  void selfSigned(@TempDir Path folder) throws Exception {
+    HttpsServer server = SelfSigned.server(folder, ScriptedSource.xml(list("").getBytes(UTF_8)));
+    try {
+      URI address = URI.create("https://127.0.0.1:" + server.getAddress().getPort() + "/");
+      assertThat(harvest(address, "oai_dc").error()).contains("vouches for its certificate");
+    } finally {
+      server.stop(0);
     }
   }
 

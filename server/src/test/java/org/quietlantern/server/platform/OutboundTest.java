@@ -59,6 +59,7 @@ class OutboundTest {
             Duration.ofSeconds(2),
             "",
             "",
+            "https://names.example/",
             allowed,
             new LanternProperties.Demo(false, null, "", 0)));
   }

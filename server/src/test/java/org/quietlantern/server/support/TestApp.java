@@ -27,6 +27,7 @@ import org.quietlantern.standins.corpus.Headings;
 import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.SkosWriter;
+import org.quietlantern.standins.host.TextHost;
 import org.quietlantern.standins.oai.Faults;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -47,6 +48,7 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
 
   private static final Literature LITERATURE = Literature.of(Literature.SEED, Extent.SMALL);
   private static TestApp shared;
+  private final TextHost texts;
   private final Outside outside;
   private final ConfigurableApplicationContext context;
   private final Path data;
@@ -61,7 +63,8 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
     try {
       this.data = data;
       this.database = database;
-      outside = new Outside(0, LITERATURE);
+      texts = new TextHost(0, LITERATURE);
+      outside = new Outside(0, LITERATURE, texts.places());
       outside.setClock(BEGINS);
       String[] all = {
         "--server.port=0",
@@ -71,6 +74,7 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
         "--lantern.jobs=false",
         "--logging.level.org.quietlantern.requests=warn",
         "--lantern.outbound-allowed=127.0.0.1",
+        "--lantern.resolver=" + texts.address() + "/doi/",
         "--lantern.demo.outside=" + outside.address(),
         "--lantern.demo.password=" + PASSWORD
       };
@@ -260,5 +264,6 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
   public void close() {
     context.close();
     outside.close();
+    texts.close();
   }
 }

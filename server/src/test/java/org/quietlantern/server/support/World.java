@@ -18,6 +18,9 @@ public final class World {
   private final TestGroup group;
   private final Map<String, String> values = new HashMap<>();
 
+  /** One that cannot be read, so that a copy can be asked for. */
+  private final String asked;
+
   private World(TestApp app) {
     group = app.group("Wilma World", "Willem World").guest("Gus Guest");
     Client client = group.client(0);
@@ -79,12 +82,38 @@ public final class World {
             .get("note")
             .get("id")
             .asString());
+    values.put("request", request(client, closed(client, 0)));
+    asked = closed(client, 1);
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("load", "0");
     values.put("job", "harvest");
     values.put("year", "2025");
     values.put("founding", UUID.randomUUID().toString());
+  }
+
+  private String closed(Client client, int which) {
+    return group.find("moth").stream()
+        .filter(
+            id ->
+                client
+                    .get("/publications/" + id)
+                    .ok()
+                    .get("publication")
+                    .get("access")
+                    .asString()
+                    .matches("by request|abstract only"))
+        .skip(which)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static String request(Client client, String publication) {
+    return client
+        .post("/publications/" + publication + "/requests", Map.of("note", ""))
+        .ok()
+        .get("request")
+        .asString();
   }
 
   /** A new one; days pass in the application until it has a round. */
@@ -120,7 +149,7 @@ public final class World {
   }
 
   public String fill(String path) {
-    String filled = path;
+    String filled = path.replaceFirst("/\\{publication}/requests$", "/" + asked + "/requests");
     for (Map.Entry<String, String> value : values.entrySet()) {
       filled = filled.replace("{" + value.getKey() + "}", value.getValue());
     }
@@ -197,6 +226,8 @@ public final class World {
     body.put("abstractsOpen", true);
     body.put("paused", false);
     body.put("mend", false);
+    body.put("state", "sent");
+    body.put("kinds", List.of("article"));
     if (endpoint.path().contains("/journals")) {
       body.put("file", "title,issn\nMoths of the fens,9999-1004\n");
     }

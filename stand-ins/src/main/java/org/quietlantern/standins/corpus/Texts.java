@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.quietlantern.standins.print.Document;
 
@@ -14,6 +15,7 @@ import org.quietlantern.standins.print.Document;
  * or more. A text is written when it is asked for; it is the same each time.
  */
 public final class Texts {
+  private static final Set<String> ARTICLE_KINDS = Set.of("article", "review", "preprint");
   private static final int ARTICLES = 58;
   private static final int LONG = 200;
   private final Literature literature;
@@ -57,6 +59,14 @@ public final class Texts {
   public Optional<Document> of(int number) {
     return Optional.ofNullable(readable.get(number))
         .map(work -> new Writing(literature, work, works.study(number)).document());
+  }
+
+  /** Of any article of which an abstract is known, and of the long ones that can be read. */
+  public Optional<Document> ofAny(Work work) {
+    boolean isShort = ARTICLE_KINDS.contains(work.kind()) && work.pages() > 0;
+    return isShort && !work.abstractText().isEmpty()
+        ? Optional.of(new Writing(literature, work, works.study(work.number())).document())
+        : of(work.number());
   }
 
   /** CSV: DOI and where the text is, below {@code address}. */

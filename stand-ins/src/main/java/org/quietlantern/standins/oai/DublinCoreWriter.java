@@ -5,6 +5,7 @@ import static org.quietlantern.standins.words.XmlText.element;
 import org.quietlantern.standins.corpus.Journal;
 import org.quietlantern.standins.corpus.Person;
 import org.quietlantern.standins.corpus.Work;
+import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.supply.Entry;
 import org.quietlantern.standins.supply.Trait;
 
@@ -12,7 +13,7 @@ import org.quietlantern.standins.supply.Trait;
 final class DublinCoreWriter {
   private DublinCoreWriter() {}
 
-  static String write(Entry entry) {
+  static String write(Entry entry, TextPlaces places) {
     Work work = entry.work();
     StringBuilder xml =
         new StringBuilder(
@@ -30,6 +31,9 @@ final class DublinCoreWriter {
     xml.append(element("dc:language", work.language()));
     xml.append(element("dc:identifier", local(entry.identifier())));
     xml.append(entry.doi().isEmpty() ? "" : element("dc:identifier", "doi:" + entry.doi()));
+    if (places.areTold() && work.facts().open()) {
+      xml.append(element("dc:identifier", places.accepted(work)));
+    }
     work.journal().ifPresent(j -> xml.append(element("dc:source", source(j, entry))));
     xml.append(element("dc:rights", work.facts().open() ? "open access" : "restricted access"));
     return xml.append("</oai_dc:dc>").toString();

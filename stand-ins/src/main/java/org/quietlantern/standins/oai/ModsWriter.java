@@ -8,6 +8,7 @@ import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.Person;
 import org.quietlantern.standins.corpus.Topic;
 import org.quietlantern.standins.corpus.Work;
+import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.supply.Entry;
 import org.quietlantern.standins.supply.Trait;
 
@@ -18,14 +19,17 @@ final class ModsWriter {
   private final Work work;
   private final StringBuilder xml = new StringBuilder();
 
-  private ModsWriter(Literature literature, Entry entry) {
+  private final TextPlaces places;
+
+  private ModsWriter(Literature literature, Entry entry, TextPlaces places) {
     this.literature = literature;
+    this.places = places;
     this.entry = entry;
     this.work = entry.work();
   }
 
-  static String write(Literature literature, Entry entry) {
-    return new ModsWriter(literature, entry).mods();
+  static String write(Literature literature, Entry entry, TextPlaces places) {
+    return new ModsWriter(literature, entry, places).mods();
   }
 
   private String mods() {
@@ -52,6 +56,9 @@ final class ModsWriter {
     references();
     if (!entry.doi().isEmpty()) {
       xml.append("<identifier type=\"doi\">").append(entry.doi()).append("</identifier>");
+    }
+    if (places.areTold()) {
+      location();
     }
     supply();
     return xml.append("</mods>").toString();
@@ -140,6 +147,24 @@ final class ModsWriter {
           .append(literature.work(number).doi())
           .append("</identifier></relatedItem>");
     }
+  }
+
+  private void location() {
+    xml.append("<location>");
+    if (entry.version().equals("preprint")) {
+      url("raw object", places.preprint(work));
+    } else {
+      url("object in context", places.page(work));
+      if (work.facts().open()) {
+        url("raw object", places.html(work));
+        url("raw object", places.pdf(work));
+      }
+    }
+    xml.append("</location>");
+  }
+
+  private void url(String access, String address) {
+    xml.append("<url access=\"%s\">%s</url>".formatted(access, escape(address)));
   }
 
   private void supply() {

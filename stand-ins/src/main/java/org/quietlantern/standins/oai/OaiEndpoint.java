@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.supply.Source;
 
 /** A source that answers OAI-PMH 2.0, with its faults. */
@@ -21,9 +22,15 @@ public final class OaiEndpoint implements HttpHandler {
   private final Faults faults;
   private final Supplier<Instant> now;
 
-  public OaiEndpoint(Literature literature, Source source, String address, Supplier<Instant> now) {
+  /** {@code places}: where it says that texts are. */
+  public OaiEndpoint(
+      Literature literature,
+      Source source,
+      String address,
+      TextPlaces places,
+      Supplier<Instant> now) {
     this.faults = new Faults(!source.key().equals("night-index"));
-    this.responses = new Responses(literature, source, faults, address);
+    this.responses = new Responses(literature, source, faults, address, places);
     this.now = now;
   }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.standins.corpus.Literature;
+import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.supply.Revision;
 import org.quietlantern.standins.supply.Source;
 import org.quietlantern.standins.words.XmlText;
@@ -27,7 +28,11 @@ final class Responses {
   private final Faults faults;
   private final String address;
 
-  Responses(Literature literature, Source source, Faults faults, String address) {
+  private final TextPlaces places;
+
+  Responses(
+      Literature literature, Source source, Faults faults, String address, TextPlaces places) {
+    this.places = places;
     this.literature = literature;
     this.source = source;
     this.records = new Records(source);
@@ -161,8 +166,8 @@ final class Responses {
   private String record(Revision revision, String format) {
     String metadata =
         switch (format) {
-          case "mods" -> ModsWriter.write(literature, revision.entry());
-          case "oai_dc" -> DublinCoreWriter.write(revision.entry());
+          case "mods" -> ModsWriter.write(literature, revision.entry(), places);
+          case "oai_dc" -> DublinCoreWriter.write(revision.entry(), places);
           default -> throw new OaiError("cannotDisseminateFormat", "no such format: " + format);
         };
     return "<record>%s%s</record>"

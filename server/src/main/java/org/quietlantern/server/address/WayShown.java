@@ -1,0 +1,57 @@
+package org.quietlantern.server.address;
+
+import java.time.Instant;
+import java.util.Locale;
+import org.quietlantern.core.text.TextWay;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A way to a text as people are shown it.
+ *
+ * @param what {@code open-copy}, {@code publisher}, {@code version}, {@code request}, {@code
+ *     author}
+ * @param word the same in words
+ * @param address where it leads; absent for one that is asked for
+ * @param use what is there: {@code page}, {@code file} or {@code about}
+ * @param state of the address, as it was last tried: {@code works}, {@code asks for sign-in},
+ *     {@code moved}, {@code dead}, {@code not tried}
+ * @param movedTo where it leads for good
+ * @param good when it worked last
+ */
+public record WayShown(
+    String what,
+    String word,
+    @Nullable String address,
+    String use,
+    String version,
+    String ground,
+    String state,
+    @Nullable String movedTo,
+    @Nullable Instant tried,
+    @Nullable Instant good) {
+
+  public static WayShown of(TextWay way, AddressState state) {
+    return new WayShown(
+        way.what().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        way.what().word(),
+        way.address().isEmpty() ? null : way.address(),
+        way.use().name().toLowerCase(Locale.ROOT),
+        way.version().word(),
+        way.ground(),
+        state.state(),
+        state.movedTo(),
+        state.tried(),
+        state.good());
+  }
+
+  /** With more to say of it. */
+  public WayShown with(String more) {
+    return new WayShown(
+        what, word, address, use, version, ground + "; " + more, state, movedTo, tried, good);
+  }
+
+  /** Whether it leads nowhere, as far as anybody knows. */
+  public boolean isDead() {
+    return state.equals(AddressState.DEAD);
+  }
+}

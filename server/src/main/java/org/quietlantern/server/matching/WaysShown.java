@@ -1,0 +1,69 @@
+package org.quietlantern.server.matching;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.quietlantern.core.holdings.Way;
+import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.text.TextWay;
+import org.quietlantern.core.text.TextWays;
+import org.quietlantern.server.address.AddressState;
+import org.quietlantern.server.address.Addresses;
+import org.quietlantern.server.address.WayShown;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.platform.LanternProperties;
+import org.springframework.stereotype.Service;
+
+/** All ways from publications to their texts (rule T1), with what is known of where they lead. */
+@Service
+public class WaysShown {
+  private final Addresses addresses;
+  private final TextWays order;
+
+  WaysShown(Addresses addresses, LanternProperties properties) {
+    this.addresses = addresses;
+    this.order = new TextWays(properties.resolver());
+  }
+
+  /**
+   * How a group comes to a publication.
+   *
+   * @param access in one of the words of rule L7, with its ground
+   * @param ways to the text, the first to be tried first
+   */
+  public record Shown(Way access, List<WayShown> ways) {}
+
+  /** By row number. {@code ways}: how the group comes to publications today. */
+  public Map<Integer, Shown> of(Ways ways, Collection<StoredPublication> all) {
+    Map<Integer, Way> access = new LinkedHashMap<>();
+    Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
+    for (StoredPublication stored : all) {
+      Publication publication = stored.publication();
+      Way way = ways.way(StoredPublication.asked(publication));
+      access.put(stored.id(), way);
+      found.put(stored.id(), order.of(publication, way, ways.isLent(publication.kind())));
+    }
+    Map<String, AddressState> states =
+        addresses.states(
+            found.values().stream().flatMap(List::stream).map(TextWay::address).toList());
+    Map<Integer, Shown> shown = new LinkedHashMap<>();
+    found.forEach(
+        (id, some) ->
+            shown.put(
+                id,
+                new Shown(
+                    access.get(id),
+                    some.stream()
+                        .map(way -> WayShown.of(way, states.get(way.address())))
+                        .toList())));
+    return shown;
+  }
+
+  /** Somebody looks at them: where they lead is tried soon. */
+  public void want(Collection<WayShown> ways) {
+    addresses.want(
+        ways.stream().filter(way -> way.address() != null).map(WayShown::address).toList());
+  }
+}

@@ -1,0 +1,238 @@
+package org.quietlantern.server.request;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.quietlantern.core.holdings.Access;
+import org.quietlantern.core.publication.Text;
+import org.quietlantern.core.text.RequestState;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.address.WayShown;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+
+/** What members do about copies of texts: ask, join, answer, tell how it stands (rule T2). */
+@Service
+class CopyRequests implements CommandKinds {
+  private static final int LONGEST_NOTE = 1_000;
+  private final CommandKind<Asked, AskedBefore> ask =
+      new CommandKind<>("request.ask", Asked.class, AskedBefore.class, this::takeBack);
+  private final CommandKind<Told, ToldBefore> tell =
+      CommandKind.of("request.tell", Told.class, ToldBefore.class, this::untell);
+  private static final CommandKind<Told, CommandKind.Nothing> ANSWER =
+      CommandKind.forGood("request.answer", Told.class, "The library has the answer.");
+  private static final CommandKind<Told, CommandKind.Nothing> HURRY =
+      CommandKind.forGood("request.hurry", Told.class, "The library was asked.");
+
+  private final RequestMapper mapper;
+  private final Publications publications;
+  private final Summaries summaries;
+  private final Commands commands;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  /**
+   * What asking came to.
+   *
+   * @param joined whether somebody in the group had asked before
+   */
+  record Asked(String request, boolean joined, String state) {}
+
+  /** {@code state}: where the request stands now. */
+  record Told(String request, String state) {}
+
+  /** For an undo; {@code left}: whether the member had asked for it before. */
+  record AskedBefore(int request, boolean wanted) {}
+
+  /** As it stood, and {@code later}: as it stands by the member's word. */
+  record ToldBefore(
+      int request,
+      String state,
+      @Nullable String reason,
+      @Nullable String link,
+      @Nullable Instant ended,
+      String later) {}
+
+  CopyRequests(
+      RequestMapper mapper,
+      Publications publications,
+      Summaries summaries,
+      Commands commands,
+      PublicIds ids,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.publications = publications;
+    this.summaries = summaries;
+    this.commands = commands;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** One that is open in the group already is joined. What can be read is not asked for. */
+  Asked ask(Member who, UUID command, String pid, @Nullable String note) {
+    String words = Text.atMost(LONGEST_NOTE, Text.clean(note == null ? "" : note));
+    return commands.run(who, command, ask, () -> asked(who, pid, words));
+  }
+
+  private CommandResult<Asked, AskedBefore> asked(Member who, String pid, String note) {
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    refuseReadable(who, stored);
+    RequestMapper.Row open = mapper.open(who.group(), parts(stored));
+    int id =
+        open == null
+            ? mapper.add(ids.next(), who.group(), stored.id(), note, calendar.now())
+            : open.id();
+    boolean wanted = mapper.join(id, who.id(), calendar.now()) == 0;
+    RequestMapper.Row row = mapper.get(id);
+    return CommandResult.of(
+            new Asked(row.pid(), open != null, row.state()), new AskedBefore(id, wanted))
+        .about(Subject.Of.PUBLICATION, List.of(stored.pid()));
+  }
+
+  private void refuseReadable(Member who, StoredPublication stored) {
+    Summary shown = summaries.of(who, stored);
+    boolean readable =
+        shown.access().equals(Access.OPEN.word()) || shown.access().equals(Access.HELD.word());
+    WayShown way = shown.way();
+    // A preprint that is open is no reason not to want what appeared.
+    boolean itself = way != null && List.of("open-copy", "publisher").contains(way.what());
+    if (readable && itself) {
+      throw Refusal.conflict(
+          "readable", "It can be read: %s, %s.".formatted(shown.access(), shown.ground()));
+    }
+  }
+
+  /** Of a work and of everything that was joined with it. */
+  private Integer[] parts(StoredPublication stored) {
+    return RequestLists.parts(publications, stored);
+  }
+
+  private String takeBack(Member who, UUID command, AskedBefore before) {
+    if (before.wanted()) {
+      return "";
+    }
+    mapper.leave(before.request(), who.id());
+    boolean nobody = mapper.wanting(new Integer[] {before.request()}).isEmpty();
+    if (!nobody || mapper.drop(before.request()) > 0) {
+      return "";
+    }
+    mapper.join(before.request(), who.id(), calendar.now());
+    return "The library has it already, so that it goes on.";
+  }
+
+  /** What the library wanted to know, or should know besides. */
+  Told answer(Member who, UUID command, String request, @Nullable String text) {
+    String words = Text.atMost(LONGEST_NOTE, Text.clean(text == null ? "" : text));
+    if (words.isEmpty()) {
+      throw Refusal.unusable("answer", "The library waits for an answer in words.");
+    }
+    return commands.run(
+        who,
+        command,
+        ANSWER,
+        () -> {
+          RequestMapper.Row row = atLibrary(who, request);
+          mapper.answer(row.id(), words);
+          mapper.hurry(row.id());
+          return CommandKind.done(told(row)).about(Subject.Of.PUBLICATION, about(row));
+        });
+  }
+
+  /** The library is asked at once how it stands. */
+  Told hurry(Member who, UUID command, String request) {
+    return commands.run(
+        who,
+        command,
+        HURRY,
+        () -> {
+          RequestMapper.Row row = find(who, request);
+          mapper.hurry(row.id());
+          return CommandKind.done(told(row)).about(Subject.Of.PUBLICATION, about(row));
+        });
+  }
+
+  /**
+   * How it stands, by a member's word; where a library tells it by itself, only that nobody needs
+   * it any more.
+   */
+  Told tell(
+      Member who,
+      UUID command,
+      String request,
+      String state,
+      @Nullable String reason,
+      @Nullable String link) {
+    RequestState next =
+        RequestState.named(state)
+            .filter(s -> s != RequestState.ASKED && s != RequestState.EXPIRED)
+            .orElseThrow(() -> Refusal.unusable("state", "A request does not come to this."));
+    String where = link == null || link.isBlank() ? null : link.strip();
+    if (where != null && !Lending.isWeb(where)) {
+      throw Refusal.unusable("link", "This is no address: https:// and what follows.");
+    }
+    return commands.run(
+        who,
+        command,
+        tell,
+        () -> {
+          RequestMapper.Row row = find(who, request);
+          boolean byLibrary = !mapper.lender(who.group()).address().isEmpty();
+          boolean open = RequestState.named(row.state()).orElseThrow().isOpen();
+          if (!open || (byLibrary && next != RequestState.WITHDRAWN)) {
+            throw Refusal.conflict("request", "The request stands at “%s”.".formatted(row.state()));
+          }
+          String why = reason == null ? "" : Text.atMost(LONGEST_NOTE, Text.clean(reason));
+          Instant ended = next.isOpen() ? null : calendar.now();
+          mapper.move(row.id(), row.state(), next.word(), why.isEmpty() ? null : why, where, ended);
+          return CommandResult.of(
+                  told(row),
+                  new ToldBefore(
+                      row.id(), row.state(), row.reason(), row.link(), row.ended(), next.word()))
+              .about(Subject.Of.PUBLICATION, about(row));
+        });
+  }
+
+  private String untell(ToldBefore before) {
+    return mapper.restore(before) > 0 ? "" : "The request stands elsewhere by now.";
+  }
+
+  private List<String> about(RequestMapper.Row row) {
+    return List.of(publications.ofAnybody(List.of(row.publication())).get(0).pid());
+  }
+
+  private Told told(RequestMapper.Row row) {
+    return new Told(row.pid(), mapper.get(row.id()).state());
+  }
+
+  private RequestMapper.Row atLibrary(Member who, String request) {
+    RequestMapper.Row row = find(who, request);
+    RequestState state = RequestState.named(row.state()).orElseThrow();
+    if (state != RequestState.SENT && state != RequestState.ASKED_BACK) {
+      throw Refusal.conflict("request", "The request stands at “%s”.".formatted(row.state()));
+    }
+    return row;
+  }
+
+  private RequestMapper.Row find(Member who, String request) {
+    return Optional.ofNullable(mapper.find(who.group(), request)).orElseThrow(Refusal::unknown);
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(ask, tell, ANSWER, HURRY);
+  }
+}

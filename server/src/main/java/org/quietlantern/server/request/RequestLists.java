@@ -1,0 +1,237 @@
+package org.quietlantern.server.request;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.quietlantern.core.text.RequestState;
+import org.quietlantern.core.text.Wait;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How the copy requests of a group stand. */
+@Service
+@Transactional(readOnly = true)
+public class RequestLists {
+  private static final int A_PAGE = 50;
+  private static final int ALL = Integer.MAX_VALUE;
+  private final RequestMapper mapper;
+  private final Publications publications;
+  private final Summaries summaries;
+  private final Groups groups;
+  private final Calendar calendar;
+
+  /** A member who wants the copy, and since when. */
+  public record Wanted(String member, String name, Instant at) {}
+
+  /**
+   * A copy request.
+   *
+   * @param publication absent where the group sees the work no longer
+   * @param wanted who asked, the first one first
+   * @param days of the calendar that it has waited, or that it took
+   * @param trouble why the library could not be reached
+   */
+  public record RequestShown(
+      String id,
+      @Nullable Summary publication,
+      String state,
+      List<Wanted> wanted,
+      boolean mine,
+      String note,
+      Instant asked,
+      @Nullable Instant ended,
+      long days,
+      @Nullable String question,
+      @Nullable String reason,
+      @Nullable String link,
+      @Nullable Instant until,
+      @Nullable String trouble) {}
+
+  /** How many requests stand so. */
+  public record StateCount(String state, int n) {}
+
+  /**
+   * A page of them, the newest first.
+   *
+   * @param counts of all states, without the choice of one
+   * @param next from where to go on; absent behind the last
+   * @param lender who lends, as people call it; empty if nobody says
+   * @param byHand whether members carry requests there and tell how they stand
+   * @param usual how long deliveries took so far, in words; absent where none came yet
+   */
+  public record RequestsPage(
+      List<RequestShown> requests,
+      List<StateCount> counts,
+      @Nullable String next,
+      String lender,
+      boolean byHand,
+      @Nullable String usual) {}
+
+  RequestLists(
+      RequestMapper mapper,
+      Publications publications,
+      Summaries summaries,
+      Groups groups,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.publications = publications;
+    this.summaries = summaries;
+    this.groups = groups;
+    this.calendar = calendar;
+  }
+
+  /** {@code state} empty: all; {@code before}: the id of a request, to go on behind it. */
+  RequestsPage page(Member who, String state, boolean mine, @Nullable String before) {
+    String[] states = state.isEmpty() ? new String[0] : new String[] {known(state)};
+    int last = before == null ? 0 : row(who, before).id();
+    int whose = mine ? who.id() : 0;
+    List<RequestMapper.Row> rows = mapper.page(who.group(), states, whose, last, A_PAGE + 1);
+    boolean more = rows.size() > A_PAGE;
+    List<RequestMapper.Row> some = more ? rows.subList(0, A_PAGE) : rows;
+    List<StateCount> counts =
+        mapper.counts(who.group(), whose).stream()
+            .map(count -> new StateCount(count.state(), count.n()))
+            .toList();
+    RequestMapper.Lender lender = mapper.lender(who.group());
+    return new RequestsPage(
+        shown(who, some),
+        counts,
+        more ? some.get(A_PAGE - 1).pid() : null,
+        lender.name(),
+        lender.address().isEmpty(),
+        wait(who).map(Wait::spoken).orElse(null));
+  }
+
+  private static String known(String state) {
+    return RequestState.named(state)
+        .map(RequestState::word)
+        .orElseThrow(() -> Refusal.unusable("state", "There is no such state."));
+  }
+
+  private RequestMapper.Row row(Member who, String pid) {
+    return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
+  }
+
+  /** Of one publication, the newest first. */
+  public List<RequestShown> of(Member who, String pid) {
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    return shown(who, mapper.of(who.group(), parts(publications, stored)));
+  }
+
+  /** How long deliveries to the group took. */
+  public Optional<Wait> wait(Member who) {
+    return Wait.of(mapper.waits(who.group(), who.zone()));
+  }
+
+  /** A work and everything that was joined with it: row numbers. */
+  static Integer[] parts(Publications publications, StoredPublication stored) {
+    List<Integer> parts =
+        publications.parts(List.of(stored.id())).getOrDefault(stored.id(), List.of());
+    return Stream.concat(Stream.of(stored.id()), parts.stream()).toArray(Integer[]::new);
+  }
+
+  private List<RequestShown> shown(Member who, List<RequestMapper.Row> rows) {
+    if (rows.isEmpty()) {
+      return List.of();
+    }
+    Map<Integer, StoredPublication> stored = new LinkedHashMap<>();
+    publications
+        .byId(Viewer.of(who), rows.stream().map(RequestMapper.Row::publication).distinct().toList())
+        .forEach(publication -> stored.put(publication.asked(), publication));
+    Map<Integer, Summary> summary = summaries.of(who, stored.values());
+    Map<Integer, List<RequestMapper.Wanting>> wanting =
+        mapper.wanting(rows.stream().map(RequestMapper.Row::id).toArray(Integer[]::new)).stream()
+            .collect(Collectors.groupingBy(RequestMapper.Wanting::request));
+    Map<Integer, Member> members =
+        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
+    List<RequestShown> shown = new ArrayList<>();
+    for (RequestMapper.Row row : rows) {
+      StoredPublication its = stored.get(row.publication());
+      List<RequestMapper.Wanting> wants = wanting.getOrDefault(row.id(), List.of());
+      shown.add(shown(who, row, its == null ? null : summary.get(its.id()), wants, members));
+    }
+    return shown;
+  }
+
+  private RequestShown shown(
+      Member who,
+      RequestMapper.Row row,
+      @Nullable Summary publication,
+      List<RequestMapper.Wanting> wants,
+      Map<Integer, Member> members) {
+    boolean there = row.state().equals(RequestState.DELIVERED.word());
+    return new RequestShown(
+        row.pid(),
+        publication,
+        row.state(),
+        wants.stream().map(one -> wanted(one, members.get(one.membership()))).toList(),
+        wants.stream().anyMatch(one -> one.membership() == who.id()),
+        row.note(),
+        row.asked(),
+        row.ended(),
+        days(row, who.zoneId()),
+        row.question(),
+        row.reason(),
+        there ? row.link() : null,
+        row.until(),
+        row.trouble());
+  }
+
+  private static Wanted wanted(RequestMapper.Wanting one, @Nullable Member member) {
+    return member == null
+        ? new Wanted("", "a former member", one.at())
+        : new Wanted(member.pid(), member.name(), one.at());
+  }
+
+  private long days(RequestMapper.Row row, ZoneId zone) {
+    Instant end = Optional.ofNullable(row.ended()).orElseGet(calendar::now);
+    return ChronoUnit.DAYS.between(
+        row.asked().atZone(zone).toLocalDate(), end.atZone(zone).toLocalDate());
+  }
+
+  /** All of them as CSV (RFC 4180), the newest first. */
+  String csv(Member who) {
+    StringBuilder text = new StringBuilder();
+    try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      csv.printRecord(
+          "asked", "state", "days", "title", "authors", "year", "where", "wanted by", "reason");
+      for (RequestShown one : shown(who, mapper.page(who.group(), new String[0], 0, 0, ALL))) {
+        Summary work = one.publication();
+        csv.printRecord(
+            one.asked().atZone(who.zoneId()).toLocalDate(),
+            one.state(),
+            one.days(),
+            work == null ? "" : work.title(),
+            work == null ? "" : String.join("; ", work.authors()),
+            work == null ? "" : work.year(),
+            work == null ? "" : work.where(),
+            one.wanted().stream().map(Wanted::name).collect(Collectors.joining("; ")),
+            one.reason());
+      }
+    } catch (IOException impossible) {
+      throw new UncheckedIOException(impossible);
+    }
+    return text.toString();
+  }
+}

@@ -1,0 +1,215 @@
+package org.quietlantern.server.request;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
+
+@Mapper
+interface RequestMapper {
+  /** {@code address} empty: members carry requests there by themselves. */
+  record Lender(String name, String address) {}
+
+  /** {@code publication}: row number; the other row numbers are its own and the group's. */
+  record Row(
+      int id,
+      String pid,
+      int grp,
+      int publication,
+      String state,
+      String note,
+      Instant asked,
+      @Nullable Instant ended,
+      @Nullable String reference,
+      @Nullable String question,
+      @Nullable String toTell,
+      @Nullable String reason,
+      @Nullable String link,
+      @Nullable Instant until,
+      @Nullable String trouble) {}
+
+  String COLUMNS =
+      "select id, pid, grp, publication, state, note, asked, ended, reference, question, to_tell,"
+          + " reason, link, until, trouble from copy_request ";
+
+  @Select("select lender_name as name, lender_address as address from grp where id = #{group}")
+  Lender lender(int group);
+
+  @Update(
+      """
+      update grp set lender_name = #{name}, lender_address = #{address}, lends = #{kinds}
+      where id = #{group}
+      """)
+  void lend(int group, String name, String address, String[] kinds);
+
+  @Select(
+      COLUMNS
+          + """
+          where grp = #{group} and publication = any(#{publications})
+            and state in ('asked', 'sent', 'asked back')
+          """)
+  Row open(int group, Integer[] publications);
+
+  @Select(COLUMNS + "where grp = #{group} and pid = #{pid}")
+  Row find(int group, String pid);
+
+  @Select(COLUMNS + "where id = #{id}")
+  Row get(int id);
+
+  /** Of a work and of what was joined with it: the newest first. */
+  @Select(COLUMNS + "where grp = #{group} and publication = any(#{publications}) order by id desc")
+  List<Row> of(int group, Integer[] publications);
+
+  /**
+   * The newest first, {@code most} of them; {@code states} none: all. {@code mine} 0: anybody's;
+   * {@code before} 0: from the newest.
+   */
+  @Select(
+      COLUMNS
+          + """
+          c where grp = #{group} and (cardinality(#{states}::text[]) = 0 or state = any(#{states}))
+            and (#{before} = 0 or id < #{before})
+            and (#{mine} = 0 or exists (select 1 from copy_request_member m
+              where m.request = c.id and m.membership = #{mine}))
+          order by id desc limit #{most}
+          """)
+  List<Row> page(int group, String[] states, int mine, int before, int most);
+
+  record Count(String state, int n) {}
+
+  @Select(
+      """
+      select state, count(*) as n from copy_request c
+      where grp = #{group} and (#{mine} = 0 or exists (select 1 from copy_request_member m
+        where m.request = c.id and m.membership = #{mine}))
+      group by state order by state
+      """)
+  List<Count> counts(int group, int mine);
+
+  @Select(
+      """
+      insert into copy_request (pid, grp, publication, state, note, asked, system_due)
+      values (#{pid}, #{group}, #{publication}, 'asked', #{note}, #{now}, now()) returning id
+      """)
+  int add(String pid, int group, int publication, String note, Instant now);
+
+  @Insert(
+      """
+      insert into copy_request_member (request, membership, at)
+      values (#{request}, #{membership}, #{now}) on conflict do nothing
+      """)
+  int join(int request, int membership, Instant now);
+
+  /** One that nobody wants and that no library has. */
+  @Update("delete from copy_request where id = #{id} and state = 'asked'")
+  int drop(int id);
+
+  @Update(
+      "delete from copy_request_member where request = #{request} and membership = #{membership}")
+  int leave(int request, int membership);
+
+  record Wanting(int request, int membership, Instant at) {}
+
+  @Select(
+      """
+      select request, membership, at from copy_request_member where request = any(#{requests})
+      order by request, at, membership
+      """)
+  List<Wanting> wanting(Integer[] requests);
+
+  /**
+   * What a library said; {@code from}: how the request stood when it was asked, and what it was
+   * told.
+   */
+  record Said(
+      int id,
+      String from,
+      @Nullable String told,
+      String state,
+      String reference,
+      @Nullable String question,
+      @Nullable String reason,
+      @Nullable String link,
+      @Nullable Instant until,
+      @Nullable Instant ended) {}
+
+  /** Nothing happens where a member did something to it meanwhile. */
+  @Update(
+      """
+      update copy_request set state = #{state}, ended = #{ended}, reference = #{reference},
+        question = coalesce(#{question}, question), to_tell = null, reason = #{reason},
+        link = #{link}, until = #{until}, trouble = null
+      where id = #{id} and state = #{from} and to_tell is not distinct from #{told}
+      """)
+  int said(Said said);
+
+  /** How it stands by a member's word, or by the calendar; {@code from}: as it stood. */
+  @Update(
+      """
+      update copy_request set state = #{state}, reason = #{reason}, link = coalesce(#{link}, link),
+        ended = #{ended}
+      where id = #{id} and state = #{from}
+      """)
+  int move(
+      int id,
+      String from,
+      String state,
+      @Nullable String reason,
+      @Nullable String link,
+      @Nullable Instant ended);
+
+  /** Nothing happens where it stands elsewhere by now. */
+  @Update(
+      """
+      update copy_request set state = #{state}, reason = #{reason}, link = #{link},
+        ended = #{ended}
+      where id = #{request} and state = #{later}
+      """)
+  int restore(CopyRequests.ToldBefore before);
+
+  /** What was not told yet is told with it. */
+  @Update(
+      """
+      update copy_request set to_tell = concat_ws(' ', to_tell, #{text}::text), state = 'sent'
+      where id = #{id}
+      """)
+  void answer(int id, String text);
+
+  @Update("update copy_request set trouble = #{trouble} where id = #{id}")
+  void trouble(int id, String trouble);
+
+  /**
+   * Those that a library has to be told or asked about: anew when an hour of the calendar has gone
+   * by, and when somebody wants to know.
+   */
+  @Select(
+      """
+      select r.id from copy_request r join grp g on g.id = r.grp
+      where r.system_due <= #{now} and (r.looked is null or r.looked <= #{old}) and (
+        (g.lender_address <> '' and r.state = 'asked')
+        or (r.reference is not null and r.state in ('sent', 'asked back'))
+        or (r.state = 'delivered' and r.until < #{today}))
+      order by r.system_due, r.id limit #{most}
+      """)
+  List<Integer> due(Instant now, Instant old, Instant today, int most);
+
+  @Update("update copy_request set looked = #{today}, system_due = #{due} where id = #{id}")
+  void looked(int id, Instant today, Instant due);
+
+  /** To be looked at next. */
+  @Update("update copy_request set looked = null, system_due = now() where id = #{id}")
+  void hurry(int id);
+
+  /** Days of the calendar that deliveries to a group took, in its zone. */
+  @Select(
+      """
+      select (ended at time zone #{zone})::date - (asked at time zone #{zone})::date
+      from copy_request
+      where grp = #{group} and state in ('delivered', 'expired') and ended is not null
+      order by id desc limit 200
+      """)
+  List<Integer> waits(int group, String zone);
+}

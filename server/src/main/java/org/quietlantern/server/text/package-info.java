@@ -1,0 +1,2 @@
+/** From a publication to its text. */
+package org.quietlantern.server.text;

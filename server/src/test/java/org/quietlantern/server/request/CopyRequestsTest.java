@@ -1,0 +1,261 @@
+package org.quietlantern.server.request;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** T2: from asking for a copy to having it, with a library that answers over HTTP and by hand. */
+class CopyRequestsTest {
+  @RegisterExtension private static final TestApp APP = TestApp.own();
+  private static final Set<String> USED = new HashSet<>();
+  private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
+  private TestGroup group;
+  private Client ada;
+  private Client ben;
+
+  @BeforeEach
+  void found() {
+    group = APP.group("Ada Asker", "Ben Joiner");
+    ada = group.client(0);
+    ben = group.client(1);
+    lend(APP.outside().address() + "/lending/requests");
+  }
+
+  private void lend(String address) {
+    Map<String, Object> lender =
+        Map.of("name", "The library", "address", address, "kinds", new String[] {"article"});
+    ada.write("PUT", "/lender", lender, UUID.randomUUID()).ok();
+  }
+
+  /** A closed article whose DOI ends so that the library deals with it in a certain manner. */
+  private String article(String lastFigures) {
+    String pid =
+        database
+            .queryForList(
+                "select pid from publication where fields->>'doi' ~ ? and fields->>'open' = 'false'"
+                    + " and fields->>'kind' = 'ARTICLE' and canonical is null and grp is null"
+                    + " and withdrawn is null order by id",
+                String.class,
+                "[" + lastFigures + "]$")
+            .stream()
+            .filter(USED::add)
+            .findFirst()
+            .orElseThrow();
+    return pid;
+  }
+
+  private JsonNode ask(Client who, String pid) {
+    String path = "/publications/" + pid + "/requests";
+    return who.write("POST", path, Map.of("note", "chapter 2"), UUID.randomUUID()).ok();
+  }
+
+  private JsonNode only(Client who, String pid) {
+    return who.get("/publications/" + pid + "/requests").ok().get(0);
+  }
+
+  /** The library's days pass too. */
+  private void daysPass(int days) {
+    APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(days)));
+    work();
+  }
+
+  private void work() {
+    APP.bean(RequestJob.class).run();
+  }
+
+  @DisplayName("Asked, sent, delivered four days later, told to the group, expired when it is gone")
+  @Test
+  void delivered() {
+    String pid = article("0-2");
+    assertThat(ask(ada, pid).get("state").asString()).isEqualTo("asked");
+    work();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("sent");
+    daysPass(3);
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("sent");
+    assertThat(only(ada, pid).get("days").asInt()).isEqualTo(3);
+    daysPass(1);
+    JsonNode there = only(ben, pid);
+    assertThat(there.get("state").asString()).isEqualTo("delivered");
+    assertThat(there.get("link").asString()).contains("/lending/copies/");
+    assertThat(there.get("mine").asBoolean()).isFalse();
+    assertThat(ben.get("/changes?since=0").body()).contains("request.delivered");
+    assertThat(ada.get("/publications/" + pid + "/ways").body()).contains("usually 4 days, of 1");
+    assertThat(ada.get("/requests.csv").body()).contains("delivered,4,", "Ada Asker");
+    daysPass(15);
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("expired");
+    assertThat(only(ada, pid).get("link")).isNull();
+  }
+
+  @DisplayName("Asked twice in a group it is one request; whoever joined can leave it again")
+  @Test
+  void joined() {
+    String pid = article("0-2");
+    String first = ask(ada, pid).get("request").asString();
+    UUID command = UUID.randomUUID();
+    String path = "/publications/" + pid + "/requests";
+    JsonNode second = ben.write("POST", path, Map.of("note", ""), command).ok();
+    assertThat(second.get("request").asString()).isEqualTo(first);
+    assertThat(second.get("joined").asBoolean()).isTrue();
+    assertThat(only(ada, pid).get("wanted")).hasSize(2);
+    ben.write("POST", path, Map.of("note", ""), command).ok();
+    assertThat(only(ada, pid).get("wanted")).as("the same command again").hasSize(2);
+    ben.post("/actions/" + command + "/undo", Map.of()).ok();
+    assertThat(only(ada, pid).get("wanted")).hasSize(1);
+  }
+
+  @DisplayName("Undone before the library has it, it was never asked; after that it goes on")
+  @Test
+  void undone() {
+    String early = article("0-2");
+    UUID command = UUID.randomUUID();
+    ada.write("POST", "/publications/" + early + "/requests", Map.of("note", ""), command).ok();
+    ada.post("/actions/" + command + "/undo", Map.of()).ok();
+    work();
+    assertThat(only(ada, early)).as("never asked").isNull();
+    assertThat(ask(ada, early).get("joined").asBoolean()).as("asked anew").isFalse();
+
+    String late = article("0-2");
+    UUID sent = UUID.randomUUID();
+    ada.write("POST", "/publications/" + late + "/requests", Map.of("note", ""), sent).ok();
+    work();
+    assertThat(ada.post("/actions/" + sent + "/undo", Map.of()).ok().toString())
+        .contains("so that it goes on");
+    assertThat(only(ada, late).get("state").asString()).isEqualTo("sent");
+    assertThat(only(ada, late).get("mine").asBoolean()).isTrue();
+  }
+
+  @DisplayName("The library asks back, is answered, and delivers; another refuses with a reason")
+  @Test
+  void askedBack() {
+    String pid = article("3");
+    String request = ask(ada, pid).get("request").asString();
+    work();
+    daysPass(1);
+    assertThat(only(ada, pid).get("question").asString()).contains("appendix");
+    String answer = "/requests/" + request + "/answer";
+    assertThat(ben.write("PUT", answer, Map.of("text", " "), UUID.randomUUID()).status())
+        .isEqualTo(422);
+    ben.write("PUT", answer, Map.of("text", "No, thank you."), UUID.randomUUID()).ok();
+    work();
+    daysPass(4);
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("delivered");
+    assertThat(ada.write("PUT", answer, Map.of("text", "Yes"), UUID.randomUUID()).status())
+        .as("it is over")
+        .isEqualTo(409);
+
+    String refused = article("7");
+    ask(ada, refused);
+    work();
+    daysPass(1);
+    assertThat(only(ada, refused).get("state").asString()).isEqualTo("refused");
+    assertThat(only(ada, refused).get("reason").asString()).contains("bookbinder");
+  }
+
+  @DisplayName("A library that is away is told again; nothing is asked for twice")
+  @Test
+  void away() {
+    lend("http://127.0.0.1:9/requests");
+    String pid = article("0-2");
+    ask(ada, pid);
+    work();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("asked");
+    assertThat(only(ada, pid).get("trouble").asString()).isNotBlank();
+    lend(APP.outside().address() + "/lending/requests");
+    String request = only(ada, pid).get("id").asString();
+    ada.write("PUT", "/requests/" + request + "/hurry", Map.of(), UUID.randomUUID()).ok();
+    work();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("sent");
+    assertThat(only(ada, pid).get("trouble")).isNull();
+  }
+
+  @DisplayName("Without an address members tell how it stands, and can take it back")
+  @Test
+  void byHand() {
+    lend("");
+    String pid = article("0-2");
+    String request = ask(ada, pid).get("request").asString();
+    work();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("asked");
+    String path = "/requests/" + request + "/state";
+    Map<String, Object> odd = Map.of("state", "delivered", "link", "javascript:alert(1)");
+    assertThat(ada.write("PUT", path, odd, UUID.randomUUID()).status()).isEqualTo(422);
+    UUID command = UUID.randomUUID();
+    Map<String, Object> came = Map.of("state", "delivered", "link", "https://shelf.example/7");
+    ben.write("PUT", path, came, command).ok();
+    assertThat(only(ada, pid).get("link").asString()).isEqualTo("https://shelf.example/7");
+    ben.post("/actions/" + command + "/undo", Map.of()).ok();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("asked");
+    ada.write("PUT", path, Map.of("state", "refused", "reason", "Lost."), UUID.randomUUID()).ok();
+    assertThat(ada.write("PUT", path, came, UUID.randomUUID()).status()).isEqualTo(409);
+  }
+
+  @DisplayName("What can be read is not asked for; other groups and guests have no part in it")
+  @Test
+  void refused() {
+    String open =
+        database.queryForObject(
+            "select pid from publication where fields->>'open' = 'true' and canonical is null"
+                + " and grp is null and withdrawn is null and fields->'copies' @> '[{\"version\": \"FINAL\", \"open\": true}]' limit 1",
+            String.class);
+    String path = "/publications/" + open + "/requests";
+    Client.Response readable = ada.write("POST", path, Map.of("note", ""), UUID.randomUUID());
+    assertThat(readable.status()).isEqualTo(409);
+    assertThat(readable.body()).contains("It can be read: open to all");
+    String preprint = article("0-2");
+    database.update(
+        "update publication set fields = fields || '{\"open\": true, \"copies\": [{\"address\":"
+            + " \"https://early.example/1\", \"use\": \"FILE\", \"version\": \"PREPRINT\", \"open\": true}]}'"
+            + " where pid = ?",
+        preprint);
+    assertThat(ask(ada, preprint).get("state").asString()).as("the final one").isEqualTo("asked");
+
+    String pid = article("0-2");
+    String request = ask(ada, pid).get("request").asString();
+    Client other = APP.group("Olga Other").client(0);
+    assertThat(other.get("/publications/" + pid + "/requests").ok()).isEmpty();
+    assertThat(other.get("/requests").body()).doesNotContain(request);
+    assertThat(
+            other
+                .write("PUT", "/requests/" + request + "/hurry", Map.of(), UUID.randomUUID())
+                .status())
+        .isEqualTo(404);
+    Map<String, Object> lender = Map.of("name", "x", "address", "", "kinds", new String[] {});
+    assertThat(ben.write("PUT", "/lender", lender, UUID.randomUUID()).status()).isEqualTo(403);
+  }
+
+  @DisplayName("All requests are reached by pages, with counts of all states")
+  @Test
+  void pages() {
+    lend("");
+    for (String pid :
+        database.queryForList(
+            "select pid from publication where fields->>'open' = 'false' and canonical is null"
+                + " and grp is null and withdrawn is null order by id limit 60",
+            String.class)) {
+      ask(ada, pid);
+    }
+    JsonNode first = ada.get("/requests?mine=true").ok();
+    assertThat(first.get("requests")).hasSize(50);
+    assertThat(first.get("counts").get(0).get("n").asInt()).isEqualTo(60);
+    JsonNode rest =
+        ada.get("/requests?mine=true&before-request=" + first.get("next").asString()).ok();
+    assertThat(rest.get("requests")).hasSize(10);
+    assertThat(rest.get("next")).isNull();
+    assertThat(ben.get("/requests?mine=true").ok().get("requests")).isEmpty();
+    assertThat(ada.get("/requests?request-state=sent").ok().get("requests")).isEmpty();
+  }
+}

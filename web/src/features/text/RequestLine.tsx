@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import type { Schema } from '../../api';
+import { Act, counted, day, shortDay } from '../../ui';
+import { mayWrite, useHere } from '../session';
+import { useSay } from './api';
+import { TellState } from './TellState';
+
+/** How one copy request stands, who waits for it, and what can be said of it. */
+export function RequestLine({
+  request,
+  byHand,
+}: {
+  request: Schema['RequestShown'];
+  /** Whether members say themselves how it stands. */
+  byHand: boolean;
+}) {
+  const here = useHere();
+  const say = useSay(here.id, request.id);
+  const [telling, setTelling] = useState(false);
+  const open = ['asked', 'sent', 'asked back'].includes(request.state);
+  return (
+    <div>
+      <p>
+        <b className="font-semibold">{request.state}</b>
+        <span className="text-soft">
+          {' · '}
+          {open
+            ? `waiting ${counted(request.days, 'day')}`
+            : request.ended && `${day(request.ended)}, after ${counted(request.days, 'day')}`}
+          {' · '}
+          {request.wanted.map((one) => `${one.name} on ${shortDay(one.at)}`).join(', ')}
+        </span>
+      </p>
+      {request.link && (
+        <p>
+          <a className="act" href={request.link} target="_blank" rel="noreferrer">
+            Open the copy
+          </a>
+          {request.until && <span className="text-soft"> there until {day(request.until)}</span>}
+        </p>
+      )}
+      {request.reason && <p className="text-soft">“{request.reason}”</p>}
+      {request.trouble && open && (
+        <p className="text-soft">The library could not be reached: {request.trouble}</p>
+      )}
+      {request.state === 'asked back' && request.question && mayWrite(here) && (
+        <Answer
+          question={request.question}
+          pending={say.isPending}
+          onAnswer={(text) => say.mutate({ what: 'answer', text })}
+        />
+      )}
+      {say.error && (
+        <p role="alert" className="text-error">
+          {say.error.message}
+        </p>
+      )}
+      {open && mayWrite(here) && (
+        <p className="flex flex-wrap gap-x-4">
+          {!byHand && <Act onClick={() => say.mutate({ what: 'hurry' })}>How does it stand?</Act>}
+          {byHand && <Act onClick={() => setTelling(true)}>Say how it stands</Act>}
+          <Act
+            onClick={() => say.mutate({ what: 'state', state: 'withdrawn', reason: '', link: '' })}
+          >
+            Nobody needs it any more
+          </Act>
+        </p>
+      )}
+      {telling && (
+        <TellState
+          onClose={() => setTelling(false)}
+          onTell={(told) =>
+            say.mutate({ what: 'state', ...told }, { onSuccess: () => setTelling(false) })
+          }
+          error={say.error}
+          pending={say.isPending}
+        />
+      )}
+    </div>
+  );
+}
+
+function Answer({
+  question,
+  pending,
+  onAnswer,
+}: {
+  question: string;
+  pending: boolean;
+  onAnswer: (text: string) => void;
+}) {
+  const [text, setText] = useState('');
+  return (
+    <form
+      className="my-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim()) onAnswer(text);
+      }}
+    >
+      <label>
+        The library asks: “{question}”
+        <input
+          className="field mt-1 block w-96 max-w-full"
+          maxLength={1000}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <Act type="submit" disabled={pending || !text.trim()}>
+        Answer
+      </Act>
+    </form>
+  );
+}

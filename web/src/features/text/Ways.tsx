@@ -1,0 +1,126 @@
+import { useEffect, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
+import type { Schema } from '../../api';
+import { Act, day } from '../../ui';
+import { mayWrite, useHere } from '../session';
+import { useLender, useRequestsOf, useWays } from './api';
+import { AskForCopy } from './AskForCopy';
+import { letter } from './letter';
+import { RequestLine } from './RequestLine';
+
+/** All ways to the text, the first to be tried first, each with what is known of it. */
+export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
+  const here = useHere();
+  const asked = useWays(here.id, leaf.publication.id);
+  const ways = asked.data ?? [];
+  const section = useRef<HTMLElement>(null);
+  const { hash } = useLocation();
+  const led = hash === '#ways' && asked.isSuccess;
+  useEffect(() => {
+    // Who was led here by the word of access need not look for it.
+    if (led) section.current?.scrollIntoView({ block: 'center' });
+  }, [led]);
+  return (
+    <section ref={section} id="ways" aria-label="Ways to the text" className="scroll-mt-16">
+      <h3 className="small-head mt-3">Ways to the text</h3>
+      {ways.length === 0 && (
+        <p className="text-soft">
+          {leaf.publication.access}: {leaf.publication.ground}
+        </p>
+      )}
+      <ul>
+        {ways.map((way) => (
+          <li key={way.what + (way.address ?? '')} className="py-px">
+            <Step way={way} leaf={leaf} />
+          </li>
+        ))}
+      </ul>
+      <Requests publication={leaf.publication.id} />
+    </section>
+  );
+}
+
+function Step({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
+  const here = useHere();
+  if (way.address) {
+    return (
+      <>
+        <a
+          className={way.state === 'dead' ? 'text-soft line-through' : 'act'}
+          href={way.movedTo ?? way.address}
+          target="_blank"
+          rel="noreferrer"
+        >
+          {way.word}
+        </a>
+        <span className="text-soft">
+          {' '}
+          {way.ground} · {where(way.address)}
+          {known(way)}
+        </span>
+      </>
+    );
+  }
+  if (way.what === 'author') {
+    const { title } = leaf.publication;
+    return (
+      <>
+        <a className="act" href={letter(leaf.authors[0] ?? '', title, leaf.citation, here.me.name)}>
+          {way.word}
+        </a>
+        <span className="text-soft"> {way.ground}, with the citation filled in</span>
+      </>
+    );
+  }
+  return <Ask way={way} leaf={leaf} />;
+}
+
+function Ask({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
+  const here = useHere();
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      {mayWrite(here) ? <Act onClick={() => setAsking(true)}>{way.word}</Act> : way.word}
+      <span className="text-soft"> {way.ground}</span>
+      {asking && <AskForCopy leaf={leaf} onClose={() => setAsking(false)} />}
+    </>
+  );
+}
+
+/** What the group asked for before. */
+function Requests({ publication }: { publication: string }) {
+  const here = useHere();
+  const requests = useRequestsOf(here.id, publication).data ?? [];
+  const byHand = !useLender(here.id).data?.address;
+  if (requests.length === 0) return null;
+  return (
+    <ul aria-label="Copy requests" className="mt-1">
+      {requests.map((request) => (
+        <li key={request.id}>
+          <RequestLine request={request} byHand={byHand} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The place, as people name it. */
+function where(address: string): string {
+  return new URL(address).host;
+}
+
+/** How it answered when it was tried. */
+function known({ state, tried, good }: Schema['WayShown']): string {
+  switch (state) {
+    case 'works':
+      return tried ? ` · works, tried on ${day(tried)}` : '';
+    case 'asks for sign-in':
+      return ' · asks for sign-in';
+    case 'moved':
+      return ' · has moved, the new address is used';
+    case 'dead':
+      return good ? ` · dead, worked last on ${day(good)}` : ' · dead when it was tried';
+    default:
+      return '';
+  }
+}
