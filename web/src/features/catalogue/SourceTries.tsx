@@ -22,7 +22,7 @@ export function SourceTries({ source }: { source: string }) {
           and is followed there; its address here should be changed.
         </p>
       )}
-      {steward && <TryNow source={source} asked={first.asked} />}
+      {steward && <TryNow source={source} state={first} />}
       <ol aria-label="Harvests, the newest first">
         {found.data?.pages.flatMap((page) =>
           page.tries.map((one) => (
@@ -58,14 +58,14 @@ function State({ state }: { state: Schema['Tries'] }) {
   );
 }
 
-function TryNow({ source, asked }: { source: string; asked: boolean }) {
+function TryNow({ source, state }: { source: string; state: Schema['Tries'] }) {
   const here = useHere();
   const attempt = useTryNow(here.id, source);
   return (
     <p role="status">
-      {asked ? (
-        'It is tried within half a minute.'
-      ) : (
+      {state.asked && 'It is tried within half a minute.'}
+      {state.running && 'It is being asked.'}
+      {!state.asked && !state.running && (
         <Act disabled={attempt.isPending} onClick={() => attempt.mutate()}>
           Try now
         </Act>

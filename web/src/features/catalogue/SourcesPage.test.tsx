@@ -70,6 +70,7 @@ it('tells each harvest, what was set aside, and lets a steward have it tried', a
       failingSince: '2026-11-24T07:00:00Z',
       againInMinutes: 4,
       asked: false,
+      running: false,
       setAside: 21,
     },
     'GET /sources/night-index/set-aside': {
@@ -101,4 +102,28 @@ it('tells each harvest, what was set aside, and lets a steward have it tried', a
   const queries = asked.filter((one) => one.query !== '').map((one) => one.query);
   expect(queries).toContain('?after=oai%3An%3A7');
   expect(queries).toContain('?before=31');
+});
+
+it('goes on looking while a try is under way, of which nothing is told yet', async () => {
+  const tries = { tries: [TRY], more: false, asked: false, running: true, setAside: 0 };
+  const answers: Record<string, unknown> = {
+    'GET /sources': [INDEX],
+    'GET /search/supplied': [SUPPLIED],
+    'GET /set-aside': { steward: true, setAside: [], checks: [] },
+    'GET /sources/night-index/tries': tries,
+  };
+  serve(answers);
+  showAt('/g/group/catalogue/sources', <SourcesPage />);
+  await userEvent.click(await screen.findByRole('button', { name: 'Harvests of The Night Index' }));
+  expect(await screen.findByText('It is being asked.')).toBeVisible();
+  expect(screen.queryByRole('button', { name: 'Try now' })).toBeNull();
+  answers['GET /sources/night-index/tries'] = {
+    ...tries,
+    tries: [{ ...TRY, id: 33, pages: 1, taken: 5, changed: 2 }, TRY],
+    running: false,
+  };
+  expect(
+    await screen.findByText(/5 records on 1 page, 2 publications changed/, {}, { timeout: 5_000 }),
+  ).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Try now' })).toBeVisible();
 });

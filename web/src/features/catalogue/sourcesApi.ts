@@ -55,8 +55,11 @@ export function useTries(group: string, source: string) {
         }),
       ),
     getNextPageParam: (last) => (last.more ? last.tries[last.tries.length - 1]?.id : undefined),
-    // While a try is awaited, the page shows it when it came.
-    refetchInterval: (query) => (query.state.data?.pages[0]?.asked ? 3_000 : false),
+    // While a try is awaited or under way, the page shows it when it came.
+    refetchInterval: (query) => {
+      const newest = query.state.data?.pages[0];
+      return newest?.asked || newest?.running ? 3_000 : false;
+    },
   });
 }
 

@@ -148,7 +148,8 @@ interface HarvestMapper {
   /** Another try at it. */
   @Update(
       """
-      update harvest set system_started = #{system}, before_try = taken where id = #{id}
+      update harvest set state = 'running', system_started = #{system}, before_try = taken
+      where id = #{id}
       """)
   void goOn(int id, Instant system);
 
@@ -206,6 +207,10 @@ interface HarvestMapper {
 
   @Select("select asked is not null from source where id = #{source}")
   boolean isAskedFor(int source);
+
+  @Select(
+      "select exists (select 1 from harvest where source = #{source} and state = 'running')")
+  boolean isRunning(int source);
 
   @Select("select id from source where key = #{key} and grp is null")
   Integer source(String key);

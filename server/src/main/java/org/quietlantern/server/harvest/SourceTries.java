@@ -48,6 +48,7 @@ class SourceTries {
    *     was good
    * @param againInMinutes how long it is left alone; absent if it is not
    * @param asked whether somebody wants it to be tried at the next chance
+   * @param running whether a try is under way, of which nothing is told before it ends
    * @param setAside how many records of it are set aside
    */
   record Tries(
@@ -56,6 +57,7 @@ class SourceTries {
       @Nullable Instant failingSince,
       @Nullable Long againInMinutes,
       boolean asked,
+      boolean running,
       int setAside) {}
 
   /** Records set aside, by name; {@code more}: whether others follow. */
@@ -70,13 +72,17 @@ class SourceTries {
   Tries tries(String key, @Nullable Integer before) {
     int source = source(key);
     int from = before == null ? Integer.MAX_VALUE : before;
+    // Before the tries: one that ends meanwhile is either told here or still under way.
+    boolean asked = mapper.isAskedFor(source);
+    boolean running = mapper.isRunning(source);
     Page<Try> page = Page.of(mapper.tries(source, from, TRIES + 1), TRIES);
     return new Tries(
         page.rows(),
         page.more(),
         mapper.failingSince(source),
         againInMinutes(source),
-        mapper.isAskedFor(source),
+        asked,
+        running,
         mapper.countSetAside(source));
   }
 
