@@ -12,6 +12,7 @@ import {
 import { FolderPage, FoldersPage } from '../features/folders';
 import { HelpPage } from '../features/help';
 import { PublicationPage } from '../features/publication';
+import { ReadingPage } from '../features/reading';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
@@ -47,6 +48,7 @@ export const router = createBrowserRouter([
       { path: 'n/:id', element: <NotePage /> },
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },
+      { path: 'p/:id/text', element: <ReadingPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'folders', element: <FoldersPage /> },

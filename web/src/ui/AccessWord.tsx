@@ -4,6 +4,8 @@ export type WayToText = {
   what: string;
   word: string;
   address?: string | null | undefined;
+  /** What is at the address: `page` and `file` are the text itself. */
+  use: string;
   ground: string;
   state: string;
 };
@@ -23,6 +25,13 @@ export function AccessWord({
   const look =
     'inline-block py-[2.5px] underline decoration-base-300 underline-offset-2 hover:decoration-current';
   const said = `${access}: ${way.word}, ${way.ground}`;
+  if (isReadHere(way)) {
+    return (
+      <Link className={look} to={`${to}/text`} title={said} aria-label={said}>
+        {way.what === 'here' && !/^(open to all|yours to read)$/.test(access) ? way.word : access}
+      </Link>
+    );
+  }
   return way.address ? (
     <>
       <a
@@ -42,4 +51,9 @@ export function AccessWord({
       {access}
     </Link>
   );
+}
+
+/** Whether a way leads to the reading place: the text is here, or can be fetched at once. */
+export function isReadHere({ what, use }: WayToText): boolean {
+  return what === 'here' || (['open-copy', 'version'].includes(what) && use !== 'about');
 }

@@ -1,4 +1,4 @@
-export { AccessWord } from './AccessWord';
+export { AccessWord, isReadHere } from './AccessWord';
 export { Act } from './Act';
 export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';
@@ -7,7 +7,7 @@ export { ChoiceField, NameField } from './Fields';
 export { Lamp } from './Lamp';
 export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
-export { useCopyAddress, useCopyLink } from './useCopyLink';
+export { useCopyAddress, useCopyLink, useCopyText } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
 export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
 export {

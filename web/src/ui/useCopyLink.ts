@@ -28,3 +28,16 @@ export function useCopyAddress(): (path: string) => void {
       );
   };
 }
+
+/** Copies words; where a browser has no clipboard for us they are shown instead. */
+export function useCopyText(): (text: string, what: string) => void {
+  const tell = useNotice();
+  return (text, what) => {
+    if (!navigator.clipboard) tell({ text });
+    else
+      navigator.clipboard.writeText(text).then(
+        () => tell({ text: `Copied ${what}.` }),
+        () => tell({ text }),
+      );
+  };
+}

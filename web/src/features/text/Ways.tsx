@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, day } from '../../ui';
+import { Act, day, isReadHere } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import { useLender, useRequestsOf, useWays } from './api';
 import { AskForCopy } from './AskForCopy';
+import { BringText } from './BringText';
 import { letter } from './letter';
 import { RequestLine } from './RequestLine';
 
@@ -35,6 +36,7 @@ export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
           </li>
         ))}
       </ul>
+      {mayWrite(here) && <Bring publication={leaf.publication.id} />}
       <Requests publication={leaf.publication.id} />
     </section>
   );
@@ -42,9 +44,26 @@ export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
 
 function Step({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
   const here = useHere();
+  if (way.what === 'here') {
+    return (
+      <>
+        <ReadHere publication={leaf.publication.id} />
+        <span className="text-soft">
+          {' '}
+          {way.ground}, the {way.version} version
+        </span>
+      </>
+    );
+  }
   if (way.address) {
     return (
       <>
+        {isReadHere(way) && way.state !== 'dead' && (
+          <>
+            <ReadHere publication={leaf.publication.id} />
+            <span className="text-soft"> or </span>
+          </>
+        )}
         <a
           className={way.state === 'dead' ? 'text-soft line-through' : 'act'}
           href={way.movedTo ?? way.address}
@@ -75,6 +94,15 @@ function Step({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) 
   return <Ask way={way} leaf={leaf} />;
 }
 
+function ReadHere({ publication }: { publication: string }) {
+  const here = useHere();
+  return (
+    <Link className="act" to={`/g/${here.id}/p/${publication}/text`}>
+      read here
+    </Link>
+  );
+}
+
 function Ask({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
   const here = useHere();
   const [asking, setAsking] = useState(false);
@@ -84,6 +112,18 @@ function Ask({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
       <span className="text-soft"> {way.ground}</span>
       {asking && <AskForCopy leaf={leaf} onClose={() => setAsking(false)} />}
     </>
+  );
+}
+
+/** A member who has the file already brings it in for the group. */
+function Bring({ publication }: { publication: string }) {
+  const [bringing, setBringing] = useState(false);
+  return (
+    <p>
+      <Act onClick={() => setBringing(true)}>bring a file in</Act>
+      <span className="text-soft"> for your group alone</span>
+      {bringing && <BringText publication={publication} onClose={() => setBringing(false)} />}
+    </p>
   );
 }
 

@@ -47,6 +47,8 @@ class ArchitectureTest {
                     "org.marc4j..",
                     "jakarta.json..",
                     "org.apache.poi..",
+                    "org.apache.pdfbox..",
+                    "org.jsoup..",
                     "org.openxmlformats..",
                     "org.apache.xmlbeans..",
                     "org.roaringbitmap..",
@@ -62,6 +64,12 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAPackage("org.apache.lucene.."),
+            noClasses()
+                .that()
+                .resideOutsideOfPackage("org.quietlantern.core.text..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("org.apache.pdfbox..", "org.jsoup.."),
             noClasses()
                 .that()
                 .resideOutsideOfPackage("org.quietlantern.core.vocabulary..")

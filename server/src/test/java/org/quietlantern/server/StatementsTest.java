@@ -88,6 +88,10 @@ class StatementsTest {
           break;
         }
       }
+      String text = group.text();
+      for (int i = 0; i < size; i++) {
+        group.marginNote(text);
+      }
       String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
       APP.passUntilSomethingCame();
       APP.pass(size);
@@ -108,6 +112,8 @@ class StatementsTest {
                 .get("id")
                 .asString();
       }
+      // Which texts the group has is kept for a minute.
+      client.get("/folders/" + folder).ok();
       values =
           Map.ofEntries(
               Map.entry("{group}", group.pid()),
@@ -119,6 +125,8 @@ class StatementsTest {
               Map.entry("{q}", q),
               Map.entry("{note}", note),
               Map.entry("{publication}", found.get(0)),
+              Map.entry("{text}", text),
+              Map.entry("{form}", "txt"),
               Map.entry("{issn}", "9999-1004"),
               Map.entry("{source}", "night-index"),
               Map.entry("{year}", "2025"));

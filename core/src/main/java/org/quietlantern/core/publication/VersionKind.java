@@ -1,6 +1,8 @@
 package org.quietlantern.core.publication;
 
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Which form of a work it is (the terms of NISO RP-8 boiled down to the three that matter here).
@@ -18,6 +20,11 @@ public enum VersionKind {
   /** As a property of the whole work: its latest form. */
   public String state() {
     return this == PREPRINT ? "preprint only" : word();
+  }
+
+  /** By its word. */
+  public static Optional<VersionKind> named(String word) {
+    return Arrays.stream(values()).filter(version -> version.word().equals(word)).findFirst();
   }
 
   public String word() {

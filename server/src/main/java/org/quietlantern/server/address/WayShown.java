@@ -8,8 +8,8 @@ import org.quietlantern.server.platform.Nullable;
 /**
  * A way to a text as people are shown it.
  *
- * @param what {@code open-copy}, {@code publisher}, {@code version}, {@code request}, {@code
- *     author}
+ * @param what {@code here}, {@code open-copy}, {@code publisher}, {@code version}, {@code request},
+ *     {@code author}
  * @param word the same in words
  * @param address where it leads; absent for one that is asked for
  * @param use what is there: {@code page}, {@code file} or {@code about}
@@ -29,6 +29,14 @@ public record WayShown(
     @Nullable String movedTo,
     @Nullable Instant tried,
     @Nullable Instant good) {
+
+  /** The text is here already, in a version. */
+  public static WayShown here(String version) {
+    String ground = "your group has it here";
+    String state = AddressState.WORKS;
+    return new WayShown(
+        "here", "read here", null, "page", version, ground, state, null, null, null);
+  }
 
   public static WayShown of(TextWay way, AddressState state) {
     return new WayShown(

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.server.platform.Calendar;
@@ -109,6 +110,12 @@ public class Publications {
             Collectors.groupingBy(
                 CatalogueMapper.Part::whole,
                 Collectors.mapping(CatalogueMapper.Part::part, Collectors.toList())));
+  }
+
+  /** A publication and everything that was merged into it: row numbers. */
+  public Integer[] withParts(StoredPublication whole) {
+    List<Integer> parts = parts(List.of(whole.id())).getOrDefault(whole.id(), List.of());
+    return Stream.concat(Stream.of(whole.id()), parts.stream()).toArray(Integer[]::new);
   }
 
   /** Those of some publications (row numbers) that one group alone has. */

@@ -16,7 +16,8 @@ interface GroupMapper {
 
   @Select(
       """
-      select m.id, m.pid, g.id as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      select m.id, m.pid, g.id as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
+        g.texts
       from membership m join grp g on g.id = m.grp
       where g.pid = #{group} and m.account = #{account} and m.left_at is null
       """)
@@ -30,7 +31,8 @@ interface GroupMapper {
 
   @Select(
       """
-      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
+        g.texts
       from membership m join grp g on g.id = m.grp
       where m.grp = #{group} and m.left_at is null
       order by m.id
@@ -39,7 +41,8 @@ interface GroupMapper {
 
   @Select(
       """
-      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
+        g.texts
       from membership m join grp g on g.id = m.grp
       where m.left_at is null order by m.id
       """)

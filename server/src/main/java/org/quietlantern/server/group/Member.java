@@ -5,6 +5,8 @@ import java.time.ZoneId;
 /**
  * A person in a group: who acts. {@code id} and {@code group} are row numbers; the rest may be
  * shown.
+ *
+ * @param texts grows whenever a text comes to the group or leaves it
  */
 public record Member(
     int id,
@@ -14,7 +16,8 @@ public record Member(
     String name,
     String letters,
     String role,
-    String zone) {
+    String zone,
+    int texts) {
 
   /** The group's time zone. */
   public ZoneId zoneId() {

@@ -208,8 +208,7 @@ interface HarvestMapper {
   @Select("select asked is not null from source where id = #{source}")
   boolean isAskedFor(int source);
 
-  @Select(
-      "select exists (select 1 from harvest where source = #{source} and state = 'running')")
+  @Select("select exists (select 1 from harvest where source = #{source} and state = 'running')")
   boolean isRunning(int source);
 
   @Select("select id from source where key = #{key} and grp is null")

@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.publication.Publication;
@@ -13,6 +14,7 @@ import org.quietlantern.server.address.AddressState;
 import org.quietlantern.server.address.Addresses;
 import org.quietlantern.server.address.WayShown;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.stereotype.Service;
 
@@ -20,10 +22,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class WaysShown {
   private final Addresses addresses;
+  private final TextsAtHand texts;
   private final TextWays order;
 
-  WaysShown(Addresses addresses, LanternProperties properties) {
+  WaysShown(Addresses addresses, TextsAtHand texts, LanternProperties properties) {
     this.addresses = addresses;
+    this.texts = texts;
     this.order = new TextWays(properties.resolver());
   }
 
@@ -36,7 +40,7 @@ public class WaysShown {
   public record Shown(Way access, List<WayShown> ways) {}
 
   /** By row number. {@code ways}: how the group comes to publications today. */
-  public Map<Integer, Shown> of(Ways ways, Collection<StoredPublication> all) {
+  public Map<Integer, Shown> of(Member who, Ways ways, Collection<StoredPublication> all) {
     Map<Integer, Way> access = new LinkedHashMap<>();
     Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
@@ -48,16 +52,15 @@ public class WaysShown {
     Map<String, AddressState> states =
         addresses.states(
             found.values().stream().flatMap(List::stream).map(TextWay::address).toList());
+    Map<Integer, String> here = texts.of(who, found.keySet());
     Map<Integer, Shown> shown = new LinkedHashMap<>();
     found.forEach(
-        (id, some) ->
-            shown.put(
-                id,
-                new Shown(
-                    access.get(id),
-                    some.stream()
-                        .map(way -> WayShown.of(way, states.get(way.address())))
-                        .toList())));
+        (id, some) -> {
+          Stream<WayShown> outside =
+              some.stream().map(way -> WayShown.of(way, states.get(way.address())));
+          Stream<WayShown> inside = Stream.ofNullable(here.get(id)).map(WayShown::here);
+          shown.put(id, new Shown(access.get(id), Stream.concat(inside, outside).toList()));
+        });
     return shown;
   }
 

@@ -133,11 +133,25 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   /** Fetches; anything but 200, in the end, is an {@link IOException} that says so. */
   public <T> Answer<T> get(URI address, Reading<T> reading) throws IOException {
+    return get(address, longest, reading);
+  }
+
+  /** The same for somebody who waits: {@code most} is how long one answer may take. */
+  public <T> Answer<T> get(URI address, Duration most, Reading<T> reading) throws IOException {
+    return follow(
+        address, at -> send(new HttpGet(at), most, response -> answer(response, 200, reading)));
+  }
+
+  private interface Asking<T> {
+    Step<T> ask(URI at) throws IOException;
+  }
+
+  private static <T> Answer<T> follow(URI address, Asking<T> asking) throws IOException {
     URI at = address;
     Optional<URI> movedTo = Optional.empty();
     boolean forGood = true;
     for (int moves = 0; ; moves++) {
-      Step<T> step = send(new HttpGet(at), 200, reading);
+      Step<T> step = asking.ask(at);
       if (step.elsewhere().isEmpty()) {
         return new Answer<>(step.value(), movedTo);
       }
@@ -178,30 +192,18 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   /** Looks at an address, whatever it answers; the rest of a long answer is not waited for. */
   public Peeked peek(URI address, int most) throws IOException {
-    URI at = address;
-    Optional<URI> movedTo = Optional.empty();
-    boolean forGood = true;
-    for (int moves = 0; moves <= MOST_MOVES; moves++) {
-      Beginning beginning = begin(at, most);
-      boolean leads = beginning.code() / 100 == 3 && !beginning.location().isEmpty();
-      if (!leads) {
-        return new Peeked(beginning.code(), beginning.type(), beginning.body(), movedTo);
-      }
-      at = elsewhere(at, beginning.location());
-      forGood &= beginning.code() == 301 || beginning.code() == 308;
-      movedTo = forGood ? Optional.of(at) : movedTo;
-    }
-    throw new IOException("is led on and on, last to " + at);
+    Answer<Peeked> answer = follow(address, at -> begin(at, most));
+    Peeked seen = answer.value();
+    return new Peeked(seen.code(), seen.type(), seen.beginning(), answer.movedTo());
   }
 
-  private record Beginning(int code, String type, String location, byte[] body) {}
-
-  private Beginning begin(URI address, int most) throws IOException {
+  private Step<Peeked> begin(URI address, int most) throws IOException {
     HttpGet request = new HttpGet(address);
-    AtomicReference<Beginning> seen = new AtomicReference<>();
+    AtomicReference<Step<Peeked>> seen = new AtomicReference<>();
     try {
       send(
           request,
+          longest,
           response -> {
             seen.set(beginning(response, most));
             // What follows would be read to its end before the connection is used again.
@@ -216,14 +218,19 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
     return seen.get();
   }
 
-  private static Beginning beginning(ClassicHttpResponse response, int most) throws IOException {
+  private static Step<Peeked> beginning(ClassicHttpResponse response, int most) throws IOException {
+    int code = response.getCode();
+    String location = header(response, "Location");
+    if (code / 100 == 3 && !location.isEmpty()) {
+      return new Step<>(null, Optional.of(location), code == 301 || code == 308);
+    }
     String type = header(response, "Content-Type").replaceFirst(";.*", "").strip();
     byte[] body =
         response.getEntity() == null
             ? new byte[0]
             : beginning(response.getEntity().getContent(), most);
-    return new Beginning(
-        response.getCode(), type.toLowerCase(Locale.ROOT), header(response, "Location"), body);
+    Peeked seen = new Peeked(code, type.toLowerCase(Locale.ROOT), body, Optional.empty());
+    return new Step<>(seen, Optional.empty(), false);
   }
 
   /** What comes in a few seconds. */
@@ -246,7 +253,7 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   /** Tells something to an address that answers 204. */
   public void post(URI address) throws IOException {
-    send(new HttpPost(address), 204, body -> body);
+    send(new HttpPost(address), longest, response -> answer(response, 204, body -> body));
   }
 
   /** Sends a form and reads what is answered with 200 or 201. */
@@ -255,18 +262,15 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
     request.setEntity(new StringEntity(form, ContentType.APPLICATION_FORM_URLENCODED));
     return send(
         request,
+        longest,
         response -> answer(response, response.getCode() == 201 ? 201 : 200, reading).value());
   }
 
   /** One exchange: a value, or where to ask instead. */
   private record Step<T>(@Nullable T value, Optional<String> elsewhere, boolean forGood) {}
 
-  private <T> Step<T> send(HttpUriRequestBase request, int expected, Reading<T> reading)
-      throws IOException {
-    return send(request, response -> answer(response, expected, reading));
-  }
-
-  private <T> T send(HttpUriRequestBase request, HttpClientResponseHandler<T> handler)
+  private <T> T send(
+      HttpUriRequestBase request, Duration most, HttpClientResponseHandler<T> handler)
       throws IOException {
     AtomicBoolean isOver = new AtomicBoolean();
     ScheduledFuture<?> end =
@@ -275,7 +279,7 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
               isOver.set(true);
               request.abort();
             },
-            longest.toMillis(),
+            most.toMillis(),
             TimeUnit.MILLISECONDS);
     try {
       return client.execute(request, handler);
@@ -284,7 +288,7 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
         throw new Closing();
       }
       if (isOver.get()) {
-        throw new IOException("the answer did not end in " + longest.toSeconds() + " s", failed);
+        throw new IOException("the answer did not end in " + most.toSeconds() + " s", failed);
       }
       if (failed instanceof SSLHandshakeException) {
         throw new IOException(

@@ -91,7 +91,7 @@ class CopyRequests implements CommandKinds {
   private CommandResult<Asked, AskedBefore> asked(Member who, String pid, String note) {
     StoredPublication stored = publications.present(Viewer.of(who), pid);
     refuseReadable(who, stored);
-    RequestMapper.Row open = mapper.open(who.group(), parts(stored));
+    RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored));
     int id =
         open == null
             ? mapper.add(ids.next(), who.group(), stored.id(), note, calendar.now())
@@ -110,15 +110,17 @@ class CopyRequests implements CommandKinds {
     WayShown way = shown.way();
     // A preprint that is open is no reason not to want what appeared.
     boolean itself = way != null && List.of("open-copy", "publisher").contains(way.what());
-    if (readable && itself) {
+    boolean isHere =
+        way != null
+            && way.what().equals("here")
+            && way.version().equals(stored.publication().version().word());
+    if (isHere || (readable && itself)) {
       throw Refusal.conflict(
-          "readable", "It can be read: %s, %s.".formatted(shown.access(), shown.ground()));
+          "readable",
+          "It can be read: %s, %s."
+              .formatted(
+                  isHere ? way.word() : shown.access(), isHere ? way.ground() : shown.ground()));
     }
-  }
-
-  /** Of a work and of everything that was joined with it. */
-  private Integer[] parts(StoredPublication stored) {
-    return RequestLists.parts(publications, stored);
   }
 
   private String takeBack(Member who, UUID command, AskedBefore before) {

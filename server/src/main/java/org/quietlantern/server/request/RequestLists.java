@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.quietlantern.core.text.RequestState;
@@ -136,19 +135,12 @@ public class RequestLists {
   /** Of one publication, the newest first. */
   public List<RequestShown> of(Member who, String pid) {
     StoredPublication stored = publications.present(Viewer.of(who), pid);
-    return shown(who, mapper.of(who.group(), parts(publications, stored)));
+    return shown(who, mapper.of(who.group(), publications.withParts(stored)));
   }
 
   /** How long deliveries to the group took. */
   public Optional<Wait> wait(Member who) {
     return Wait.of(mapper.waits(who.group(), who.zone()));
-  }
-
-  /** A work and everything that was joined with it: row numbers. */
-  static Integer[] parts(Publications publications, StoredPublication stored) {
-    List<Integer> parts =
-        publications.parts(List.of(stored.id())).getOrDefault(stored.id(), List.of());
-    return Stream.concat(Stream.of(stored.id()), parts.stream()).toArray(Integer[]::new);
   }
 
   private List<RequestShown> shown(Member who, List<RequestMapper.Row> rows) {

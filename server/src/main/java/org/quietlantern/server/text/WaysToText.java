@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The ways to the text of one publication. */
 @Service
-class WaysToText {
+public class WaysToText {
   private final Publications publications;
   private final GroupContexts contexts;
   private final WaysShown shown;
@@ -42,13 +42,18 @@ class WaysToText {
     return way.what().equals("request") ? way.with(wait.spoken()) : way;
   }
 
+  /** The same without what waiting for a copy took so far. */
+  @Transactional(readOnly = true)
+  public List<WayShown> of(Member who, StoredPublication stored) {
+    return shown.of(who, contexts.of(who).ways(), List.of(stored)).get(stored.id()).ways();
+  }
+
   @Transactional
   public void want(Member who, String pid) {
     shown.want(all(who, pid));
   }
 
   private List<WayShown> all(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
-    return shown.of(contexts.of(who).ways(), List.of(stored)).get(stored.id()).ways();
+    return of(who, publications.present(Viewer.of(who), pid));
   }
 }

@@ -58,7 +58,7 @@ class LoadingTest {
   }
 
   private static Client.Response send(String into, byte[] file) {
-    return LINA.postBytes("/loads?name=verges.xml&into=" + into, file);
+    return LINA.sendBytes("POST", "/loads?name=verges.xml&into=" + into, file);
   }
 
   private static JsonNode newest() {
@@ -202,7 +202,8 @@ class LoadingTest {
   @Test
   void refused() {
     Client mats = GROUP.client(1);
-    assertThat(mats.postBytes("/loads?name=a&into=b", file("m", 0, 1)).status()).isEqualTo(403);
+    assertThat(mats.sendBytes("POST", "/loads?name=a&into=b", file("m", 0, 1)).status())
+        .isEqualTo(403);
     assertThat(mats.get("/loads").status()).as("how far they are").isEqualTo(200);
     assertThat(send("", file("m", 0, 1)).status()).isEqualTo(422);
     assertThat(send("x".repeat(121), file("m", 0, 1)).status()).isEqualTo(422);

@@ -128,12 +128,13 @@ public final class Client {
   }
 
   /** Sends a file as it is. */
-  public Response postBytes(String path, byte[] file) {
+  public Response sendBytes(String method, String path, byte[] file) {
     return send(
         HttpRequest.newBuilder(URI.create(address + below + path))
             .header("Content-Type", "application/octet-stream")
+            .header("Command-Id", UUID.randomUUID().toString())
             .header("X-XSRF-TOKEN", token())
-            .method("POST", HttpRequest.BodyPublishers.ofByteArray(file)));
+            .method(method, HttpRequest.BodyPublishers.ofByteArray(file)));
   }
 
   private String token() {

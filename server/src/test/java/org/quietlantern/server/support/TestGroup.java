@@ -63,6 +63,38 @@ public final class TestGroup {
         .asString();
   }
 
+  /** Id of a text that the group had fetched. */
+  public String text() {
+    for (String publication : find("moth*")) {
+      Client.Response fetched =
+          client(0).post("/publications/" + publication + "/texts/fetched", Map.of());
+      if (fetched.status() == 200) {
+        return fetched.ok().get("copies").get(0).get("id").asString();
+      }
+    }
+    throw new IllegalStateException("no open text came");
+  }
+
+  /** Id of a note at a text, which is shared. */
+  public String marginNote(String text) {
+    String publication = client(0).get("/texts/" + text).ok().at("/copy/publication").asString();
+    Map<String, Object> passage =
+        Map.of("quote", "lamps", "before", "", "after", "", "page", 0, "start", 0);
+    return client(0)
+        .post(
+            "/publications/" + publication + "/margin-notes",
+            Map.of(
+                "kind", "note",
+                "text", "why",
+                "shared", true,
+                "passage", passage,
+                "label", "",
+                "version", "final"))
+        .ok()
+        .get("note")
+        .asString();
+  }
+
   /** Ids of the first publications that a line finds. */
   public List<String> find(String text) {
     return client(0)

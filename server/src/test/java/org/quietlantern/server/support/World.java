@@ -84,6 +84,10 @@ public final class World {
             .asString());
     values.put("request", request(client, closed(client, 0)));
     asked = closed(client, 1);
+    String text = group.text();
+    values.put("text", text);
+    values.put("marginNote", group.marginNote(text));
+    values.put("form", "txt");
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("load", "0");
@@ -179,6 +183,7 @@ public final class World {
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one", "asked" -> "?name=Moths";
       case "loads" -> "?name=moths.xml&into=Moths";
+      case "texts" -> "?name=moths.html&sure=true";
       default -> "";
     };
   }
@@ -226,6 +231,12 @@ public final class World {
     body.put("abstractsOpen", true);
     body.put("paused", false);
     body.put("mend", false);
+    body.put("kind", "task");
+    body.put("shared", true);
+    body.put("done", false);
+    body.put("label", "204");
+    body.put("version", "final");
+    body.put("passage", Map.of("quote", "moths", "before", "", "after", "", "page", 0, "start", 0));
     body.put("state", "sent");
     body.put("kinds", List.of("article"));
     if (endpoint.path().contains("/journals")) {
@@ -233,6 +244,9 @@ public final class World {
     }
     if (endpoint.path().endsWith("/alerts/{alert}")) {
       body.put("asked", 1);
+    }
+    if (endpoint.path().endsWith("/texts/fetched")) {
+      body.remove("address");
     }
     if (endpoint.path().endsWith("/search")) {
       body.remove("search");

@@ -30,6 +30,7 @@ class BodyBounds extends OncePerRequestFilter {
   private static final Bound ANY = new Bound(512 << 10, Duration.ofSeconds(10));
   private static final Bound HOLDINGS = new Bound(24 << 20, Duration.ofMinutes(5));
   private static final Bound LOAD = new Bound(4L << 30, Duration.ofHours(1));
+  private static final Bound TEXT = new Bound(41 << 20, Duration.ofMinutes(5));
   private static final Bound VOCABULARY = new Bound(56 << 20, Duration.ofMinutes(5));
   private final ConcurrentHashMap<String, Integer> reading = new ConcurrentHashMap<>();
 
@@ -47,6 +48,9 @@ class BodyBounds extends OncePerRequestFilter {
     }
     if (path.endsWith("/loads")) {
       return LOAD;
+    }
+    if (path.endsWith("/texts")) {
+      return TEXT;
     }
     if (path.endsWith("/holdings")
         || path.endsWith("/journals")

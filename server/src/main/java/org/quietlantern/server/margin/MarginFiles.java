@@ -1,0 +1,154 @@
+package org.quietlantern.server.margin;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.report.Document;
+import org.quietlantern.core.report.DocxWriter;
+import org.quietlantern.core.report.TextWriter;
+import org.quietlantern.core.text.Passage;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Component;
+
+/** Margin notes to take along: as text, as DOCX, as Web Annotations (W3C, 23 February 2017). */
+@Component
+class MarginFiles {
+  private static final String CONTEXT = "http://www.w3.org/ns/anno.jsonld";
+  private final MarginNotes notes;
+  private final LanternProperties properties;
+  private final Json json;
+
+  MarginFiles(MarginNotes notes, LanternProperties properties, Json json) {
+    this.notes = notes;
+    this.properties = properties;
+    this.json = json;
+  }
+
+  /** {@code form}: {@code txt}, {@code docx} or {@code jsonld}. */
+  byte[] of(Member who, MarginNotes.Wanted wanted, String form) {
+    List<MarginNotes.Written> all = notes.all(who, wanted);
+    return switch (form) {
+      case "txt" -> TextWriter.write(document(all)).getBytes(StandardCharsets.UTF_8);
+      case "docx" -> DocxWriter.write(document(all));
+      case "jsonld" -> json.write(collection(all)).getBytes(StandardCharsets.UTF_8);
+      default -> throw Refusal.unknown();
+    };
+  }
+
+  /** Work by work, in the order in which the newest note of each came. */
+  private static Document document(List<MarginNotes.Written> all) {
+    Map<String, List<MarginNotes.Written>> works = new LinkedHashMap<>();
+    all.forEach(note -> works.computeIfAbsent(note.of().pid(), id -> new ArrayList<>()).add(note));
+    List<Document.Block> blocks = new ArrayList<>();
+    works.forEach(
+        (id, some) -> {
+          blocks.add(new Document.Heading(some.get(0).of().publication().title()));
+          blocks.add(new Document.Paragraph(PlainCitation.of(some.get(0).of().publication())));
+          some.forEach(note -> blocks.addAll(blocks(note.note())));
+        });
+    return new Document("Margin notes", blocks);
+  }
+
+  private static List<Document.Block> blocks(MarginNotes.NoteShown note) {
+    List<Document.Block> blocks = new ArrayList<>();
+    String page = note.label().isEmpty() ? "" : " (p. " + note.label() + ")";
+    blocks.add(new Document.Paragraph("“" + note.quote() + "”" + page));
+    String kind = note.kind().equals("note") ? "" : note.kind() + ": ";
+    String done = note.done() ? " (done)" : "";
+    if (!note.text().isEmpty() || !kind.isEmpty()) {
+      blocks.add(new Document.Paragraph(note.by() + ", " + kind + note.text() + done));
+    }
+    note.remarks()
+        .forEach(said -> blocks.add(new Document.Paragraph("  " + said.by() + ": " + said.text())));
+    return blocks;
+  }
+
+  /** An annotation collection in one page (Web Annotation Data Model, 5). */
+  private Map<String, Object> collection(List<MarginNotes.Written> all) {
+    Map<String, Object> page = new LinkedHashMap<>();
+    page.put("type", "AnnotationPage");
+    page.put("startIndex", 0);
+    page.put("items", all.stream().map(this::annotation).toList());
+    Map<String, Object> collection = new LinkedHashMap<>();
+    collection.put("@context", CONTEXT);
+    collection.put("type", "AnnotationCollection");
+    collection.put("label", "Margin notes");
+    collection.put("total", all.size());
+    collection.put("first", page);
+    return collection;
+  }
+
+  private Map<String, Object> annotation(MarginNotes.Written written) {
+    MarginNotes.NoteShown note = written.note();
+    Map<String, Object> annotation = new LinkedHashMap<>();
+    annotation.put("id", properties.baseUrl() + "/margin/" + note.id());
+    annotation.put("type", "Annotation");
+    annotation.put("motivation", MOTIVATIONS.get(note.kind()));
+    annotation.put("creator", Map.of("type", "Person", "name", note.by()));
+    annotation.put("created", note.at().toString());
+    annotation.put("modified", note.changed().toString());
+    List<Map<String, Object>> bodies = new ArrayList<>();
+    if (!note.text().isEmpty()) {
+      bodies.add(text(note.text(), null));
+    }
+    note.remarks().forEach(said -> bodies.add(text(said.text(), said.by())));
+    if (!bodies.isEmpty()) {
+      annotation.put("body", bodies);
+    }
+    annotation.put(
+        "target",
+        Map.of(
+            "source",
+            properties.stableLink(note.publication()),
+            "selector",
+            selectors(written.passage(), note.label())));
+    return annotation;
+  }
+
+  private static final Map<String, String> MOTIVATIONS =
+      Map.of("note", "commenting", "question", "questioning", "task", "assessing");
+
+  private static Map<String, Object> text(String value, String by) {
+    Map<String, Object> body = new LinkedHashMap<>();
+    body.put("type", "TextualBody");
+    body.put("value", value);
+    body.put("format", "text/plain");
+    if (by != null) {
+      body.put("purpose", "replying");
+      body.put("creator", Map.of("type", "Person", "name", by));
+    }
+    return body;
+  }
+
+  /** Quote and page (Web Annotation Data Model, 4.2.4; RFC 8118, 3 for pages of a PDF). */
+  private static List<Map<String, Object>> selectors(Passage passage, String label) {
+    List<Map<String, Object>> selectors = new ArrayList<>();
+    selectors.add(
+        Map.of(
+            "type",
+            "TextQuoteSelector",
+            "exact",
+            passage.quote(),
+            "prefix",
+            passage.before(),
+            "suffix",
+            passage.after()));
+    if (!label.isEmpty()) {
+      selectors.add(
+          Map.of(
+              "type",
+              "FragmentSelector",
+              "conformsTo",
+              "http://tools.ietf.org/rfc/rfc3778",
+              "value",
+              "page=" + (passage.page() + 1)));
+    }
+    return selectors;
+  }
+}

@@ -1,0 +1,2 @@
+/** What members write at passages of texts. */
+package org.quietlantern.server.margin;

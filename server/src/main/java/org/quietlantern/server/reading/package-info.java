@@ -1,0 +1,2 @@
+/** The reading place: texts that a group has, and what is in them. */
+package org.quietlantern.server.reading;

@@ -1,0 +1,66 @@
+import type { Schema } from '../../api';
+import { Act } from '../../ui';
+
+/** What the text consists of: chapters and sections, with figures and tables where they stand. */
+export function Parts({
+  parts,
+  labels,
+  page,
+  onGo,
+}: {
+  parts: Schema['PartShown'][];
+  labels: string[];
+  /** The page that is read now. */
+  page: number;
+  onGo: (part: Schema['PartShown']) => void;
+}) {
+  const paged = labels.length > 1;
+  const now = paged ? parts.findLastIndex((part) => part.page <= page) : -1;
+  if (parts.length === 0) return <p className="text-soft">The file names no parts.</p>;
+  return (
+    <ul>
+      {parts.map((part, n) => (
+        <li key={n} style={{ paddingLeft: indent(part) }}>
+          <button
+            type="button"
+            aria-current={n === now ? 'location' : undefined}
+            className={`min-h-6 w-full py-0.5 text-left text-[13px] leading-snug hover:underline ${
+              n === now ? 'font-semibold' : 'text-soft'
+            }`}
+            onClick={() => onGo(part)}
+          >
+            {part.title}
+            {paged && <span className="text-faint"> {labels[part.page]}</span>}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function indent({ kind, level }: Schema['PartShown']): string {
+  return `${(kind === 'section' ? level - 1 : 1) * 12}px`;
+}
+
+/** A switch between what is shown beside the text. */
+export function Switch<What extends string>({
+  label,
+  all,
+  now,
+  onSwitch,
+}: {
+  label: string;
+  all: readonly (readonly [What, string])[];
+  now: What;
+  onSwitch: (what: What) => void;
+}) {
+  return (
+    <div role="group" aria-label={label} className="mb-1 flex gap-4">
+      {all.map(([what, words]) => (
+        <Act key={what} aria-pressed={what === now} onClick={() => onSwitch(what)}>
+          {words}
+        </Act>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,1 @@
+export { ReadingPage } from './ReadingPage';
