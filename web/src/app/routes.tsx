@@ -11,6 +11,7 @@ import {
 } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
 import { HelpPage } from '../features/help';
+import { NotesPage } from '../features/margin';
 import { PublicationPage } from '../features/publication';
 import { ReadingPage } from '../features/reading';
 import { NotePage, ReportPage } from '../features/report';
@@ -46,6 +47,7 @@ export const router = createBrowserRouter([
       { path: 'help', element: <HelpPage /> },
       { path: 'help/:place', element: <HelpPage /> },
       { path: 'n/:id', element: <NotePage /> },
+      { path: 'notes', element: <NotesPage /> },
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },
       { path: 'p/:id/text', element: <ReadingPage /> },

@@ -43,6 +43,12 @@ export function FoldersPage() {
         ))}
       </ul>
       {mayWrite(here) && <NewFolder group={here.id} />}
+      <p className="mt-3">
+        <Link className="act" to={`/g/${here.id}/notes`}>
+          Margin notes
+        </Link>{' '}
+        <span className="text-soft">what was written at passages of texts</span>
+      </p>
       <Bin />
     </div>
   );

@@ -1,3 +1,4 @@
+import { TEXTS } from './texts';
 import type { Word } from './words';
 
 /** A short page of help. */
@@ -49,6 +50,7 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['alone', 'left after it', 'without it', 'limit', 'settled', 'leaf'],
   },
+  ...TEXTS,
   trail: {
     title: 'The trail',
     path: 'trail',

@@ -1,5 +1,4 @@
 import type { Schema } from '../../api';
-import { Act } from '../../ui';
 
 /** What the text consists of: chapters and sections, with figures and tables where they stand. */
 export function Parts({
@@ -40,27 +39,4 @@ export function Parts({
 
 function indent({ kind, level }: Schema['PartShown']): string {
   return `${(kind === 'section' ? level - 1 : 1) * 12}px`;
-}
-
-/** A switch between what is shown beside the text. */
-export function Switch<What extends string>({
-  label,
-  all,
-  now,
-  onSwitch,
-}: {
-  label: string;
-  all: readonly (readonly [What, string])[];
-  now: What;
-  onSwitch: (what: What) => void;
-}) {
-  return (
-    <div role="group" aria-label={label} className="mb-1 flex gap-4">
-      {all.map(([what, words]) => (
-        <Act key={what} aria-pressed={what === now} onClick={() => onSwitch(what)}>
-          {words}
-        </Act>
-      ))}
-    </div>
-  );
 }

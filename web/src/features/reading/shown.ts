@@ -85,7 +85,7 @@ export interface Chosen {
 const AROUND = 120;
 
 /** What is chosen now, if it is inside one page of the text. */
-export function chosenIn(pages: Map<number, HTMLElement>): Chosen | null {
+export function chosenIn(pages: ReadonlyMap<number, HTMLElement>): Chosen | null {
   const selection = document.getSelection();
   if (!selection || selection.isCollapsed || selection.rangeCount === 0) return null;
   const chosen = selection.getRangeAt(0);

@@ -1,4 +1,5 @@
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useAddress } from '../../ui';
 import { find, pattern, type Found } from './find';
 import { words } from './fold';
 import { rangesOf } from './shown';
@@ -6,8 +7,28 @@ import { shownOn, type Target, type Viewing } from './viewing';
 
 const NONE: string[] = [];
 
-/** Every place where something stands in a text, and what of it is drawn. */
-export function useFinding(pages: string[] | undefined, typed: string, viewing: Viewing) {
+/** What is looked for in a text and where it stands. */
+export interface Finding {
+  typed: string;
+  type: (words: string) => void;
+  places: Found[];
+  /** Those of them that are drawn. */
+  ranges: Range[];
+  wanted: RegExp | null;
+  /** Whether the words of the text are here to be looked through. */
+  isReady: boolean;
+  /** The place that is looked at; -1 before any. */
+  at: number;
+  step: (to: number) => void;
+  /** To the next place, or the former; round at the ends. */
+  turn: (by: number) => void;
+}
+
+/** The words that are looked for stand in the address, as far as they are typed. */
+export function usePlaces(pages: string[] | undefined, viewing: Viewing): Finding {
+  const address = useAddress();
+  const [typed, setTyped] = useState(address.params.get('find') ?? '');
+  const [at, setAt] = useState(-1);
   const looked = useDeferredValue(typed);
   const all = pages ?? NONE;
   const folded = useMemo(() => all.map(words), [all]);
@@ -18,11 +39,35 @@ export function useFinding(pages: string[] | undefined, typed: string, viewing: 
     () => (wanted ? [...drawn.values()].flatMap((root) => rangesOf(shownOn(root), wanted)) : []),
     [wanted, drawn],
   );
-  return { places, ranges, wanted };
+  const step = (to: number) => {
+    const place = places[to];
+    if (!place || !wanted) return;
+    setAt(to);
+    viewing.goTo(target(place, wanted));
+  };
+  return {
+    typed,
+    type: (next) => {
+      setTyped(next);
+      setAt(-1);
+      address.change('find', next.trim() && next, { replace: true });
+    },
+    places,
+    ranges,
+    wanted,
+    isReady: pages !== undefined,
+    at,
+    step,
+    turn: (by) => {
+      if (places.length === 0) return;
+      const from = at < 0 && by < 0 ? 0 : at;
+      step((from + by + places.length) % places.length);
+    },
+  };
 }
 
 /** Where a place is on its page; of the same words the last one there is, if the file says fewer. */
-export function target(place: Found, wanted: RegExp): Target {
+function target(place: Found, wanted: RegExp): Target {
   return {
     page: place.page,
     range: (shown) => {
@@ -30,4 +75,14 @@ export function target(place: Found, wanted: RegExp): Target {
       return same[Math.min(place.nth, same.length - 1)] ?? null;
     },
   };
+}
+
+/** The range of the place that is looked at, once its page is drawn. */
+export function useHereRange({ places, at, wanted }: Finding, { pages }: Viewing): Range[] {
+  const place = places[at];
+  const root = place && pages.get(place.page);
+  return useMemo(() => {
+    const range = root && place && wanted ? target(place, wanted).range(shownOn(root)) : null;
+    return range ? [range] : [];
+  }, [place, wanted, root]);
 }

@@ -1,0 +1,5 @@
+export { useNotesAt, useUnsent, useWriteNote } from './api';
+export { copied } from './copied';
+export { MarginNote } from './MarginNote';
+export { NotesPage } from './NotesPage';
+export { WriteNote, type Writing } from './WriteNote';
