@@ -47,7 +47,7 @@ export function Bar({
       <div className="flex flex-wrap items-center gap-x-4 gap-y-0.5">
         <h1 className="max-w-full min-w-0 truncate font-serif text-[15.5px] font-semibold lg:max-w-[340px]">
           <Link
-            className="inline-block min-h-6"
+            className="block min-h-6 truncate"
             to={`/g/${here.id}/p/${publication.id}`}
             title={publication.title}
           >

@@ -14,7 +14,9 @@ export function Parts({
   onGo: (part: Schema['PartShown']) => void;
 }) {
   const paged = labels.length > 1;
-  const now = paged ? parts.findLastIndex((part) => part.page <= page) : -1;
+  const onPage = parts.findIndex((part) => part.page === page);
+  const before = parts.findLastIndex((part) => part.page < page);
+  const now = paged ? Math.max(onPage, before) : -1;
   if (parts.length === 0) return <p className="text-soft">The file names no parts.</p>;
   return (
     <ul>

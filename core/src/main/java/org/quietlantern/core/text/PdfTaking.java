@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -57,13 +58,17 @@ public final class PdfTaking {
     if (count == 0) {
       throw new TakenText.Unreadable("The file has no pages.");
     }
-    String[] labels = labels(count);
-    List<TakenText.Page> pages = new ArrayList<>();
     PDFTextStripper words = new PDFTextStripper();
     words.setLineSeparator("\n");
+    List<String> texts = new ArrayList<>();
     for (int at = 0; at < count; at++) {
-      pages.add(new TakenText.Page(labels[at], words(words, at)));
+      texts.add(words(words, at));
     }
+    List<String> labels = PrintedNumbers.of(texts).orElse(labels(count));
+    List<TakenText.Page> pages =
+        IntStream.range(0, count)
+            .mapToObj(at -> new TakenText.Page(labels.get(at), texts.get(at)))
+            .toList();
     PDDocumentOutline outline = pdf.getDocumentCatalog().getDocumentOutline();
     if (outline != null) {
       sections(outline, 1);
@@ -89,7 +94,8 @@ public final class PdfTaking {
     }
   }
 
-  private String[] labels(int count) throws IOException {
+  /** As the file names its pages (ISO 32000-2, 12.4.2), else counted. */
+  private List<String> labels(int count) throws IOException {
     var known = pdf.getDocumentCatalog().getPageLabels();
     String[] labels = known == null ? new String[0] : known.getLabelsByPageIndices();
     String[] all = new String[count];
@@ -97,7 +103,7 @@ public final class PdfTaking {
       String label = at < labels.length ? labels[at] : null;
       all[at] = label == null || label.isBlank() ? Integer.toString(at + 1) : label;
     }
-    return all;
+    return List.of(all);
   }
 
   private void sections(PDOutlineNode node, int level) throws IOException {
