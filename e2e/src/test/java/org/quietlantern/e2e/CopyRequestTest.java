@@ -7,13 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -21,7 +14,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 
-/** From a line to its text: read at once, or asked for by one, wanted by another, and delivered. */
+/** From a line to a copy of its text: asked for by one, wanted by another, and delivered. */
 class CopyRequestTest {
   private static final LocatorAssertions.ContainsTextOptions SOON =
       new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
@@ -53,31 +46,6 @@ class CopyRequestTest {
   private static Locator act(Locator in, String name) {
     return in.getByRole(
         AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
-  }
-
-  /** The first line of the list of which the word of access is so. */
-  private static Locator word(Person person, String word) {
-    return person
-        .page()
-        .getByRole(
-            AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + word + ": ")))
-        .first();
-  }
-
-  @DisplayName("The word of access opens the text in one act, and the list stays where it was")
-  @Test
-  void readAtOnce() {
-    try (Person ilse = person("ilse")) {
-      ilse.search("moth*");
-      Locator open = word(ilse, "open to all");
-      String address = open.getAttribute("href");
-      Page text = ilse.page().waitForPopup(open::click);
-      assertThat(open).hasAttribute("rel", "noreferrer");
-      assertThat(answer(address)).isEqualTo(200);
-      text.close();
-      assertThat(ilse.line(1)).hasValue("moth*");
-      assertThat(open).isVisible();
-    }
   }
 
   @DisplayName("T2: asked by one, joined by another, delivered after four days, found on the list")
@@ -138,21 +106,5 @@ class CopyRequestTest {
                 + " order by id limit 1");
     assertThat(one).isNotEmpty();
     return one;
-  }
-
-  /** Of the place where texts are; that of a copied demo may answer at another port. */
-  private static int answer(String address) {
-    try {
-      String port = Files.readString(lantern.data().resolve("texts.port")).strip();
-      URI here = URI.create(address.replaceFirst(":\\d+/", ":" + port + "/"));
-      return HttpClient.newHttpClient()
-          .send(HttpRequest.newBuilder(here).build(), HttpResponse.BodyHandlers.discarding())
-          .statusCode();
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(stopped);
-    }
   }
 }

@@ -38,6 +38,27 @@ final class Lantern implements AutoCloseable {
     Script.lantern("", "demo", "--data", data.toString(), "--port", Integer.toString(port));
   }
 
+  /**
+   * Records of a copied demo name the port at which texts were when it was made; another one may be
+   * there now. From here on they name that of this demo.
+   */
+  Lantern withTexts() {
+    try {
+      String here = read("texts.port");
+      query(
+          "update publication set fields = regexp_replace(fields::text,"
+              + " '127[.]0[.]0[.]1:[0-9]+/(doc|early|copies)', '127.0.0.1:"
+              + here
+              + "/\\1', 'g')::jsonb where fields::text like '%127.0.0.1:%'"
+              + " and fields::text not like '%127.0.0.1:"
+              + here
+              + "/%'");
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    return this;
+  }
+
   String address() {
     return "http://localhost:" + port;
   }

@@ -13,6 +13,7 @@ import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -32,7 +33,7 @@ final class Views {
 
   /** Walks over all of them with axe: at 390 px too by day, at 200 % zoom too by night. */
   static void walk(ColorScheme scheme) {
-    try (Lantern lantern = Lantern.prepared();
+    try (Lantern lantern = Lantern.prepared().withTexts();
         Chromium chromium = new Chromium();
         Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
       ilse.page().navigate(lantern.address() + "/sign-in");
@@ -61,6 +62,7 @@ final class Views {
       ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
       sound(ilse, scheme);
     }
+    reading(ilse, lantern, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
     for (String act :
         List.of("Add a source", "Load files", "Change The Night Index", "End The Night Index")) {
@@ -97,6 +99,35 @@ final class Views {
     gone(ilse);
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
+    sound(ilse, scheme);
+  }
+
+  /** A text as a page of the web and as a file, with places found and a note being written. */
+  private static void reading(Person ilse, Lantern lantern, ColorScheme scheme) {
+    ilse.newSheet().search("moth*");
+    ilse.page()
+        .getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
+        .first()
+        .click();
+    Locator text =
+        ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
+    text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true)).waitFor();
+    ilse.page().keyboard().press("f");
+    ilse.page().keyboard().type("moth*");
+    ilse.page().getByLabel("Places").waitFor();
+    text.getByRole(AriaRole.HEADING).first().click(new Locator.ClickOptions().setClickCount(3));
+    ilse.button("Note").click();
+    ilse.page().keyboard().type("ask");
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Control+Enter");
+    ilse.page().getByLabel("Margin notes").getByText("ask").waitFor();
+    ilse.button("as file").click();
+    ilse.page().locator(".text-layer span").first().waitFor();
+    sound(ilse, scheme);
+    ilse.page().navigate(lantern.address() + ilse.path().replaceAll("/p/.*", "/notes"));
+    ilse.page().getByText("1 note").waitFor();
     sound(ilse, scheme);
   }
 

@@ -1,0 +1,274 @@
+package org.quietlantern.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** From a line to its text and back: read, looked through, written at, brought in. */
+class ReadingTest {
+  private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
+  private static Lantern lantern;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void open() {
+    lantern = Lantern.prepared().withTexts();
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+    lantern.close();
+  }
+
+  private static Person person(String given) {
+    return new Person(chromium.browser(), lantern).signIn(given);
+  }
+
+  /** The first of the list whose text is open as a page of the web. */
+  private static Locator openText(Person person) {
+    return person
+        .page()
+        .getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
+        .first();
+  }
+
+  private static Locator region(Person person, String name) {
+    return person
+        .page()
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator notes(Person person) {
+    return person.page().getByLabel("Margin notes", new Page.GetByLabelOptions().setExact(true));
+  }
+
+  /** Opens the first open text that a search finds, and waits until it can be read. */
+  private static void read(Person person) {
+    person.search("moth*");
+    openText(person).click();
+    assertThat(region(person, "Text")).containsText("Introduction");
+  }
+
+  /** Chooses the first heading of the text with the pointer. */
+  private static String choose(Person person) {
+    Locator heading =
+        region(person, "Text")
+            .getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setName("Methods"))
+            .first();
+    heading.scrollIntoViewIfNeeded();
+    heading.click(new Locator.ClickOptions().setClickCount(3));
+    return heading.innerText();
+  }
+
+  private static int lit(Person person, String what) {
+    return (Integer) person.page().evaluate("what => CSS.highlights.get(what)?.size ?? 0", what);
+  }
+
+  @DisplayName("Read in one act, looked through at full speed, and back to the same place")
+  @Test
+  void read() {
+    try (Person ilse = person("ilse")) {
+      ilse.search("moth*");
+      String list = ilse.path();
+      String title = openText(ilse).getAttribute("href");
+      openText(ilse).click();
+      assertThat(region(ilse, "Text")).containsText("Introduction");
+      assertThat(ilse.path()).endsWith(title);
+
+      ilse.page().keyboard().press("f");
+      ilse.page().keyboard().type("moth*", FAST);
+      ilse.page().keyboard().press("Enter");
+      ilse.page().keyboard().press("Enter");
+      Locator status = ilse.page().locator("header [role=status]").last();
+      assertThat(status).hasText(Pattern.compile("\\d+ places, no. 2"));
+      int places = Integer.parseInt(status.innerText().replaceAll(" places.*", ""));
+      assertThat(ilse.page().getByLabel("Places").getByRole(AriaRole.LISTITEM)).hasCount(places);
+      assertThat(lit(ilse, "found")).isEqualTo(places);
+      assertThat(lit(ilse, "found-here")).isEqualTo(1);
+
+      ilse.page().reload();
+      assertThat(ilse.page().getByLabel("Find in the text")).hasValue("moth*");
+      assertThat(ilse.text(places + " places")).isVisible();
+      ilse.page().getByLabel("Find in the text").fill("");
+      assertThat(ilse.page().getByLabel("Places")).hasCount(0);
+      assertThat(lit(ilse, "found")).isZero();
+      ilse.page().keyboard().press("Escape");
+      ilse.page().keyboard().press("u");
+      assertThat(ilse.line(1)).hasValue("moth*");
+      assertThat(ilse.path()).isEqualTo(list);
+    }
+  }
+
+  @DisplayName("A note: mine, then the group's, answered, found on the list and in the other file")
+  @Test
+  void written() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      read(ilse);
+      String text = ilse.path();
+      String passage = choose(ilse);
+      ilse.page().keyboard().press("n");
+      ilse.page().keyboard().type("Same make as our verge", FAST);
+      // What is half written outlives the page.
+      ilse.page().reload();
+      assertThat(ilse.page().getByLabel("What you note")).hasValue("Same make as our verge");
+      ilse.page().getByLabel("What you note").focus();
+      ilse.page().keyboard().press("Control+Enter");
+      assertThat(notes(ilse)).containsText("only you see it");
+      assertThat(notes(ilse).getByRole(AriaRole.LISTITEM)).hasCount(1);
+      assertThat(lit(ilse, "noted")).isEqualTo(1);
+
+      teodor.page().navigate(lantern.address() + text);
+      assertThat(region(teodor, "Text")).containsText("Introduction");
+      assertThat(notes(teodor).getByRole(AriaRole.LISTITEM)).hasCount(0);
+      ilse.exactly("Share").click();
+      assertThat(notes(ilse)).containsText("the group sees it");
+      assertThat(notes(teodor)).containsText("Same make as our verge");
+      teodor.exactly("Remark").click();
+      teodor.page().keyboard().type("cite this one for it", FAST);
+      teodor.page().keyboard().press("Enter");
+      assertThat(notes(ilse)).containsText("Teodor Vask: cite this one for it");
+
+      ilse.go("Folders").link("Margin notes").click();
+      ilse.page().getByLabel("Words in notes").pressSequentially("cite this");
+      Locator entry = ilse.page().getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
+      assertThat(entry).hasCount(1);
+      entry.getByRole(AriaRole.LINK).first().click();
+      assertThat(region(ilse, "Text")).containsText(passage);
+      assertThat(ilse.path()).contains("?note=");
+      ilse.exactly("as file").click();
+      ilse.page().locator(".text-layer span").first().waitFor();
+      notes(ilse).getByTitle("To its place").click();
+      ilse.page().waitForFunction("() => (CSS.highlights.get('noted')?.size ?? 0) > 0");
+      assertThat(ilse.page().getByText("place not found in this text")).hasCount(0);
+    }
+  }
+
+  @DisplayName("The passage is copied with its note; the citation with the page is the last line")
+  @Test
+  void copied() {
+    try (Person maren = person("maren")) {
+      maren.page().context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+      read(maren);
+      maren.exactly("as file").click();
+      Locator word =
+          maren
+              .page()
+              .locator(".text-layer span", new Page.LocatorOptions().setHasText("Abstract"))
+              .first();
+      word.click(new Locator.ClickOptions().setClickCount(2).setForce(true));
+      maren.button("Note").click();
+      maren.page().keyboard().type("why", FAST);
+      maren.page().keyboard().press("Control+Enter");
+      notes(maren).getByText("Copy").click();
+      assertThat(maren.text("Copied the passage with its citation.")).isVisible();
+      String clipboard = (String) maren.page().evaluate("navigator.clipboard.readText()");
+      String page = maren.page().getByLabel("p.").inputValue();
+      assertThat(clipboard.lines().toList()).hasSize(3);
+      assertThat(clipboard).startsWith("“Abstract”\nwhy\n").endsWith(" (p. " + page + ")");
+      assertThat(Integer.parseInt(page)).isGreaterThan(1);
+    }
+  }
+
+  @DisplayName("Written while the server cannot be reached: kept, said so, sent when it can")
+  @Test
+  void withoutTheServer() {
+    try (Person sefa = person("sefa")) {
+      read(sefa);
+      choose(sefa);
+      sefa.button("Note").click();
+      sefa.page().keyboard().type("on the train", FAST);
+      sefa.page().context().setOffline(true);
+      sefa.page().keyboard().press("Control+Enter");
+      assertThat(sefa.text("not sent yet")).isVisible();
+      sefa.page().context().setOffline(false);
+      sefa.page().reload();
+      assertThat(notes(sefa)).containsText("on the train");
+      assertThat(sefa.text("not sent yet")).hasCount(0);
+      assertThat(
+              notes(sefa)
+                  .getByRole(AriaRole.LISTITEM)
+                  .filter(new Locator.FilterOptions().setHasText("on the train")))
+          .hasCount(1);
+    }
+  }
+
+  @DisplayName(
+      "T4: a file brought in, asked about, is read by the group from its line, not by guests")
+  @Test
+  void broughtIn() {
+    try (Person maren = person("maren");
+        Person jon = person("jon")) {
+      maren.search("light");
+      String page =
+          maren
+              .page()
+              .getByRole(
+                  AriaRole.LINK,
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^abstract only: ")))
+              .first()
+              .getAttribute("href")
+              .replaceAll("#.*", "");
+      maren.page().navigate(lantern.address() + page);
+      maren.exactly("bring a file in").click();
+      Locator dialog = maren.page().getByRole(AriaRole.DIALOG);
+      String html =
+          "<!doctype html><title>Another</title><p>Words that only this text has: quibblewick.";
+      dialog
+          .locator("input[type=file]")
+          .setInputFiles(
+              new FilePayload("saved.html", "text/html", html.getBytes(StandardCharsets.UTF_8)));
+      dialog
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Bring it in"))
+          .click();
+      assertThat(dialog).containsText("The file calls itself “Another”");
+      dialog
+          .getByRole(
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName("It is the text of this work"))
+          .click();
+      assertThat(dialog).hasCount(0);
+      maren.page().navigate(lantern.address() + page + "/text");
+      assertThat(region(maren, "Text")).containsText("quibblewick");
+      assertThat(maren.text("it may be the text of another one")).isVisible();
+
+      jon.page().navigate(lantern.address() + page + "/text");
+      assertThat(jon.text("Your group has no text of it here.")).isVisible();
+      assertThat(jon.text("quibblewick")).hasCount(0);
+    }
+  }
+
+  @DisplayName("A text that is not where it should be: the reason, and the ways that are left")
+  @Test
+  void nowhere() {
+    try (Person ilse = person("ilse")) {
+      String dead =
+          lantern.query(
+              "select pid from publication p, jsonb_array_elements(p.fields::jsonb->'copies') c"
+                  + " where c->>'open' = 'true' and c->>'address' like '%/text.html'"
+                  + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61 = 7 limit 1");
+      String group = ilse.path().replaceFirst("(/g/[^/]+).*", "$1");
+      ilse.page().navigate(lantern.address() + group + "/p/" + dead + "/text");
+      assertThat(ilse.page().getByRole(AriaRole.ALERT)).containsText("answered 410");
+      assertThat(ilse.link("Open it where it is").first()).isVisible();
+      ilse.link("All ways to the text").click();
+      assertThat(region(ilse, "Ways to the text")).isInViewport();
+    }
+  }
+}
