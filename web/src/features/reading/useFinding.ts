@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useAddress } from '../../ui';
 import { find, pattern, type Found } from './find';
 import { words } from './fold';
@@ -45,6 +45,20 @@ export function usePlaces(pages: string[] | undefined, viewing: Viewing): Findin
     setAt(to);
     viewing.goTo(target(place, wanted));
   };
+  const go = (by: number) => {
+    if (places.length === 0) return;
+    const from = at < 0 && by < 0 ? 0 : at;
+    step((from + by + places.length) % places.length);
+  };
+  // Whoever types and presses Enter at once is not kept waiting, and loses neither.
+  const isLooked = pages !== undefined && looked === typed;
+  const wished = useRef(0);
+  useEffect(() => {
+    if (!isLooked || wished.current === 0) return;
+    const by = wished.current;
+    wished.current = 0;
+    go(by);
+  });
   return {
     typed,
     type: (next) => {
@@ -59,9 +73,8 @@ export function usePlaces(pages: string[] | undefined, viewing: Viewing): Findin
     at,
     step,
     turn: (by) => {
-      if (places.length === 0) return;
-      const from = at < 0 && by < 0 ? 0 : at;
-      step((from + by + places.length) % places.length);
+      if (isLooked) go(by);
+      else wished.current += by;
     },
   };
 }

@@ -143,7 +143,7 @@ class ReadingTest {
       teodor.exactly("Remark").click();
       teodor.page().keyboard().type("cite this one for it", FAST);
       teodor.page().keyboard().press("Enter");
-      assertThat(notes(ilse)).containsText("Teodor Vask: cite this one for it");
+      assertThat(notes(ilse)).containsText("Teodor Vance: cite this one for it");
 
       ilse.go("Folders").link("Margin notes").click();
       ilse.page().getByLabel("Words in notes").pressSequentially("cite this");
@@ -221,7 +221,7 @@ class ReadingTest {
               .page()
               .getByRole(
                   AriaRole.LINK,
-                  new Page.GetByRoleOptions().setName(Pattern.compile("^abstract only: ")))
+                  new Page.GetByRoleOptions().setName(Pattern.compile("^by request: ")))
               .first()
               .getAttribute("href")
               .replaceAll("#.*", "");
@@ -246,7 +246,11 @@ class ReadingTest {
       assertThat(dialog).hasCount(0);
       maren.page().navigate(lantern.address() + page + "/text");
       assertThat(region(maren, "Text")).containsText("quibblewick");
-      assertThat(maren.text("it may be the text of another one")).isVisible();
+      maren.newSheet().search("text: quibblewick*");
+      assertThat(maren.page().getByLabel("Publications found").getByRole(AriaRole.LISTITEM))
+          .hasCount(1);
+      maren.link("by request: read here").click();
+      assertThat(region(maren, "Text")).containsText("quibblewick");
 
       jon.page().navigate(lantern.address() + page + "/text");
       assertThat(jon.text("Your group has no text of it here.")).isVisible();

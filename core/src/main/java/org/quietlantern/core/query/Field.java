@@ -24,7 +24,9 @@ public enum Field {
   /** Public id. */
   ID,
   /** Words written in capitals throughout, in title, abstract or keywords. */
-  CAPITALS;
+  CAPITALS,
+  /** Words inside the texts that the group may read. */
+  TEXT;
 
   /** As it is typed before a colon. */
   public String word() {

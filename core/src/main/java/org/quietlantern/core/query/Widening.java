@@ -17,11 +17,6 @@ public enum Widening {
   /** Inside the text of the publication. */
   TEXT;
 
-  /** Whether this version can carry it out; the others keep their place. */
-  public boolean works() {
-    return this != TEXT;
-  }
-
   /** As a relation modifier in CQL; those about headings are told from modifiers of a heading. */
   public String modifier() {
     return this == VARIANTS ? word() : "widen." + word();
@@ -29,7 +24,7 @@ public enum Widening {
 
   static Optional<Widening> ofModifier(String modifier) {
     return Arrays.stream(values())
-        .filter(widening -> widening.works() && widening.modifier().equals(modifier))
+        .filter(widening -> widening.modifier().equals(modifier))
         .findFirst();
   }
 

@@ -157,7 +157,9 @@ public final class LineHelp {
   }
 
   private Query query(Term term) {
-    return term.match(new TermCompiler(lexicon, circumstances.headings(), List.of()));
+    return term.match(
+        new TermCompiler(
+            lexicon, circumstances.headings(), circumstances.texts(), false, List.of()));
   }
 
   private int count(Query query) {
@@ -220,8 +222,15 @@ public final class LineHelp {
   /** A heading as a whole is found among the headings alone. */
   private TermCompiler placed(Field field) {
     return field == Field.HEADING
-        ? new TermCompiler(lexicon, circumstances.headings(), List.of(field))
-        : TermCompiler.inOnly(field, lexicon);
+        ? new TermCompiler(
+            lexicon, circumstances.headings(), circumstances.texts(), false, List.of(field))
+        : TermCompiler.inOnly(field, lexicon, circumstances.texts());
+  }
+
+  /** The default fields, and inside texts where there are any (rule M11). */
+  private Stream<Field> placesOfWords() {
+    Stream<Field> inside = circumstances.texts().isEmpty() ? Stream.empty() : Stream.of(Field.TEXT);
+    return Stream.concat(IndexFields.DEFAULTS.stream(), inside);
   }
 
   /** How many the line finds in each of the default fields. */
@@ -231,20 +240,26 @@ public final class LineHelp {
         .tree()
         .ifPresent(
             tree ->
-                IndexFields.DEFAULTS.forEach(
-                    field -> {
-                      Query query = tree.match(placed(field));
-                      places.add(new Place(field, count(query)));
-                    }));
+                placesOfWords()
+                    .forEach(
+                        field -> {
+                          Query query = tree.match(placed(field));
+                          places.add(new Place(field, count(query)));
+                        }));
     return places;
   }
 
   /** What each widening that works would add, if it is not on already. */
   public List<Gain> gains(Strategy strategy, Line.Words line) {
     return Stream.of(Widening.values())
-        .filter(widening -> widening.works() && !line.widened().contains(widening))
+        .filter(widening -> works(widening) && !line.widened().contains(widening))
         .map(widening -> gain(strategy, line, widening))
         .toList();
+  }
+
+  /** Inside texts nothing can be looked for where there are none. */
+  public boolean works(Widening widening) {
+    return widening != Widening.TEXT || !circumstances.texts().isEmpty();
   }
 
   private Gain gain(Strategy strategy, Line.Words line, Widening widening) {

@@ -17,7 +17,9 @@ import org.quietlantern.core.vocabulary.Tree;
  * journals, and what lies below what.
  *
  * @param lent kinds that the group's lending library takes requests for
- * @param edition names all of this but the day and the zone: equal editions have equal contents
+ * @param texts those that the group may read
+ * @param edition names all of this but the day, the zone and the texts: equal editions have equal
+ *     contents
  */
 public record SearchContext(
     LocalDate today,
@@ -27,6 +29,7 @@ public record SearchContext(
     Journals journals,
     Map<Property, Tree> trees,
     Headings headings,
+    InsideTexts texts,
     String edition) {
   public SearchContext {
     lent = Set.copyOf(lent);
@@ -36,12 +39,20 @@ public record SearchContext(
   /** Nothing is known but the day. */
   public static SearchContext on(LocalDate today, ZoneId zone) {
     return new SearchContext(
-        today, zone, Holdings.NONE, Set.of(), Journals.NONE, Map.of(), Headings.NONE, "nothing");
+        today,
+        zone,
+        Holdings.NONE,
+        Set.of(),
+        Journals.NONE,
+        Map.of(),
+        Headings.NONE,
+        InsideTexts.NONE,
+        "nothing");
   }
 
   /** The same on another day. */
   public SearchContext on(LocalDate day) {
-    return new SearchContext(day, zone, holdings, lent, journals, trees, headings, edition);
+    return new SearchContext(day, zone, holdings, lent, journals, trees, headings, texts, edition);
   }
 
   public Tree tree(Property property) {
@@ -50,6 +61,16 @@ public record SearchContext(
 
   public Ways ways() {
     return new Ways(holdings, lent, today);
+  }
+
+  /** The same with the texts that there are now. */
+  public SearchContext with(InsideTexts now) {
+    return new SearchContext(today, zone, holdings, lent, journals, trees, headings, now, edition);
+  }
+
+  /** Names all of this but day and zone. */
+  public String whole() {
+    return edition + "/" + texts.edition();
   }
 
   /** Names everything that a limit's answer can depend on. */

@@ -17,6 +17,7 @@ import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Term;
+import org.quietlantern.core.query.Widening;
 import org.quietlantern.core.vocabulary.Headings;
 
 /** A strategy as queries, line by line, and what is wrong or worth knowing about each. */
@@ -139,11 +140,18 @@ final class StrategyCompiler {
         .map(
             tree ->
                 new Compiled.Part(
-                    line, query(line.id(), tree, headings), parsed.rulesOut(), Optional.empty()));
+                    line, query(line, tree, headings), parsed.rulesOut(), Optional.empty()));
   }
 
-  private Query query(String line, Term tree, Headings headings) {
-    TermCompiler compiler = new TermCompiler(lexicon, headings, List.of());
+  private Query query(Line.Words of, Term tree, Headings headings) {
+    String line = of.id();
+    TermCompiler compiler =
+        new TermCompiler(
+            lexicon,
+            headings,
+            circumstances.texts(),
+            of.widened().contains(Widening.TEXT),
+            List.of());
     Query query = tree.match(compiler);
     compiler.problems().forEach(p -> problems.add(new Compiled.Placed(line, p)));
     compiler

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.MatchNoDocsQuery;
@@ -26,28 +27,38 @@ final class TermCompiler implements Term.Cases<Query> {
 
   private final Lexicon lexicon;
   private final Headings headings;
+  private final InsideTexts texts;
+  private final boolean widens;
   private final List<Field> fields;
   private final List<Problem> problems;
   private final Map<Term.Cut, Integer> covers;
 
-  /** {@code fields} empty: the default ones, together. */
-  TermCompiler(Lexicon lexicon, Headings headings, List<Field> fields) {
-    this(lexicon, headings, fields, new ArrayList<>(), new LinkedHashMap<>());
+  /**
+   * @param widens whether what is searched in the default fields is searched inside texts as well
+   * @param fields empty: the default ones, together
+   */
+  TermCompiler(
+      Lexicon lexicon, Headings headings, InsideTexts texts, boolean widens, List<Field> fields) {
+    this(lexicon, headings, texts, widens, fields, new ArrayList<>(), new LinkedHashMap<>());
   }
 
   /** Nothing but words in one field. */
-  static TermCompiler inOnly(Field field, Lexicon lexicon) {
-    return new TermCompiler(lexicon, Headings.NONE, List.of(field));
+  static TermCompiler inOnly(Field field, Lexicon lexicon, InsideTexts texts) {
+    return new TermCompiler(lexicon, Headings.NONE, texts, false, List.of(field));
   }
 
   private TermCompiler(
       Lexicon lexicon,
       Headings headings,
+      InsideTexts texts,
+      boolean widens,
       List<Field> fields,
       List<Problem> problems,
       Map<Term.Cut, Integer> covers) {
     this.lexicon = lexicon;
     this.headings = headings;
+    this.texts = texts;
+    this.widens = widens;
     this.fields = fields;
     this.problems = problems;
     this.covers = covers;
@@ -79,21 +90,39 @@ final class TermCompiler implements Term.Cases<Query> {
 
   private Query leaf(Term term, String typed, Span span) {
     TermQueries leaf = new TermQueries(lexicon, term);
+    Optional<TermQueries> inside = inside(term);
     List<Query> queries = new ArrayList<>();
     if (fields.isEmpty()) {
       queries.add(leaf.inText(IndexFields.ALL));
     }
     for (Field field : fields) {
-      queries.add(IndexFields.isWhole(field) ? leaf.asWhole(field) : leaf.inText(field.word()));
+      if (field != Field.TEXT) {
+        queries.add(IndexFields.isWhole(field) ? leaf.asWhole(field) : leaf.inText(field.word()));
+      }
     }
+    inside.ifPresent(words -> queries.add(texts.in(words.inText(Field.TEXT.word()))));
     boolean named = namedHeading(term, typed).map(queries::add).orElse(false);
-    leaf.covers().forEach((cut, words) -> covers.merge(cut, words, Math::max));
-    leaf.tooWide().ifPresent(wide -> problems.add(wide));
-    leaf.unreadable().ifPresent(code -> problems.add(new Problem(code, span, typed)));
-    if (!named && !leaf.isMet() && leaf.tooWide().isEmpty() && leaf.unreadable().isEmpty()) {
+    List<TermQueries> tried = Stream.concat(Stream.of(leaf), inside.stream()).toList();
+    tried.forEach(one -> one.covers().forEach((cut, words) -> covers.merge(cut, words, Math::max)));
+    List<Problem> refusing =
+        Stream.concat(
+                tried.stream().flatMap(one -> one.tooWide().stream()),
+                leaf.unreadable().map(code -> new Problem(code, span, typed)).stream())
+            .toList();
+    problems.addAll(refusing);
+    if (!named && tried.stream().noneMatch(TermQueries::isMet) && refusing.isEmpty()) {
       problems.add(new Problem(Problem.Code.MATCHES_NOTHING, span, typed));
     }
+    if (queries.isEmpty()) {
+      return new MatchNoDocsQuery("no text");
+    }
     return joined(queries, Occur.SHOULD);
+  }
+
+  /** The same words inside texts, where they are looked for there. */
+  private Optional<TermQueries> inside(Term term) {
+    boolean asked = fields.contains(Field.TEXT) || (fields.isEmpty() && widens);
+    return asked ? texts.lexicon().map(words -> new TermQueries(words, term)) : Optional.empty();
   }
 
   /** Among headings a word or phrase also means the heading that it is another name of. */
@@ -140,7 +169,8 @@ final class TermCompiler implements Term.Cases<Query> {
 
   @Override
   public Query in(Term.In in) {
-    return in.term().match(new TermCompiler(lexicon, headings, in.fields(), problems, covers));
+    return in.term()
+        .match(new TermCompiler(lexicon, headings, texts, false, in.fields(), problems, covers));
   }
 
   @Override

@@ -129,6 +129,7 @@ class HeadingLawsTest {
         Journals.NONE,
         Map.of(),
         headings,
+        InsideTexts.NONE,
         "headings");
   }
 

@@ -61,9 +61,10 @@ class HeadingMeaningsTest {
       assertThat(notes(catalogue, kept, BEFORE)).isEmpty();
       assertThat(notes(catalogue, typed, NOW)).isEmpty();
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        assertThat(new Explainer(snapshot, Library.EMPTY, NOW).of(kept, 1))
+        assertThat(new Explainer(snapshot, Library.EMPTY, NOW, InsideTexts.NONE).of(kept, 1))
             .containsExactly(new Explanation("1", "Moths", List.of(Field.HEADING)));
-        assertThat(new Explainer(snapshot, Library.EMPTY, NOW).of(kept, 3)).isEmpty();
+        assertThat(new Explainer(snapshot, Library.EMPTY, NOW, InsideTexts.NONE).of(kept, 3))
+            .isEmpty();
       }
     }
   }

@@ -140,7 +140,7 @@ class HeadingWideningTest {
         new Line.Words(
             "w", "heading/exact: Bats", false, Set.of(Widening.NARROWER, Widening.NAMES));
     Strategy strategy = new Strategy(List.of(line));
-    Explainer reasons = new Explainer(snapshot, Library.EMPTY, HEADINGS);
+    Explainer reasons = new Explainer(snapshot, Library.EMPTY, HEADINGS, InsideTexts.NONE);
     assertThat(reasons.of(strategy, 4))
         .extracting(Explanation::typed)
         .containsExactly("Chiroptera");

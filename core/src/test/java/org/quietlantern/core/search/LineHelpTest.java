@@ -122,6 +122,7 @@ class LineHelpTest {
               plain.journals(),
               plain.trees(),
               headings,
+              InsideTexts.NONE,
               "headings");
       LineHelp help = new LineHelp(now, knowing, Library.EMPTY);
       assertThat(named(help, "bat")).containsExactly(tuple("chiroptera", 1));

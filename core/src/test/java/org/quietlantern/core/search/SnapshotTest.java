@@ -169,7 +169,9 @@ class SnapshotTest {
       catalogue.add(Catalogue.with(Catalogue.PLAIN, title, "Moths came back after dimming."));
       Strategy strategy = Strategy.of("moth* (title: dimming or \"part night\") not bat");
       try (Snapshot snapshot = catalogue.index.snapshot()) {
-        assertThat(new Explainer(snapshot, Library.EMPTY, Headings.NONE).of(strategy, 1))
+        assertThat(
+                new Explainer(snapshot, Library.EMPTY, Headings.NONE, InsideTexts.NONE)
+                    .of(strategy, 1))
             .containsExactly(
                 new Explanation("1", "moth*", List.of(Field.TITLE, Field.ABSTRACT)),
                 new Explanation("1", "dimming", List.of(Field.TITLE)),

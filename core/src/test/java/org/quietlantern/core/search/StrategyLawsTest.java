@@ -56,6 +56,7 @@ class StrategyLawsTest {
           Journals.NONE,
           Map.of(Property.TAXON, TAXA),
           Headings.NONE,
+          InsideTexts.NONE,
           "laws");
   private final RandomStrategies draw = new RandomStrategies(1887);
   private final List<IndexEntry> entries = new ArrayList<>();

@@ -100,6 +100,8 @@ class AlertRun {
       RoaringBitmap toLookAt = changes.touched().clone();
       // What broke this alert is tried again when it changed, or when records are read better.
       mapper.setAsideBefore(id, RecordReader.EDITION).forEach(toLookAt::add);
+      // Texts come without a change to their publications.
+      toLookAt.or(look.circumstances().texts().publications());
       RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap news = unknown(publications, memory, memory.news(matches));

@@ -59,6 +59,8 @@ class MemoryCheck implements NightlyCheck {
       Memory memory = Memory.read(alert.memory());
       RoaringBitmap found = memory.news(snapshot.all(look.compile(strategy)));
       found.andNot(publications.touchedSince(alert.number()));
+      // What is found by a text alone may have come with it since.
+      found.andNot(look.circumstances().texts().publications());
       RoaringBitmap missed = AlertRun.unknown(publications, memory, found);
       mapper.setAsideIds(alert.id()).forEach(missed::remove);
       return missed.getCardinality();

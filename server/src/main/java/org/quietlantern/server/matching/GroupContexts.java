@@ -3,6 +3,7 @@ package org.quietlantern.server.matching;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.quietlantern.core.search.InsideTexts;
 import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.GroupHoldings;
@@ -19,6 +20,7 @@ public class GroupContexts {
   private final KnownJournals journals;
   private final Vocabularies vocabularies;
   private final Editions editions;
+  private final TextsInside texts;
   private final Calendar calendar;
   private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
 
@@ -30,27 +32,33 @@ public class GroupContexts {
       KnownJournals journals,
       Vocabularies vocabularies,
       Editions editions,
+      TextsInside texts,
       Calendar calendar) {
     this.holdings = holdings;
     this.journals = journals;
     this.vocabularies = vocabularies;
     this.editions = editions;
+    this.texts = texts;
     this.calendar = calendar;
   }
 
   public SearchContext of(Member who) {
-    return of(who.group(), who.zoneId());
+    return of(who.group(), who.zoneId(), who.texts());
   }
 
   /** Of a group by its row number, in its zone. */
   public SearchContext of(int group, ZoneId zone) {
+    return of(group, zone, texts.edition(group));
+  }
+
+  private SearchContext of(int group, ZoneId zone, int edition) {
     Map<Editions.Kind, Integer> now = editions.now();
     Kept last = kept.get(group);
     if (last == null || !last.editions().equals(now)) {
       last = new Kept(now, read(group, zone, now));
       kept.put(group, last);
     }
-    return last.circumstances().on(calendar.today(zone));
+    return last.circumstances().on(calendar.today(zone)).with(texts.of(group, edition));
   }
 
   private SearchContext read(int group, ZoneId zone, Map<Editions.Kind, Integer> now) {
@@ -63,6 +71,7 @@ public class GroupContexts {
         journals.all(),
         vocabularies.trees(),
         vocabularies.headings(),
+        InsideTexts.NONE,
         group + "/" + now.values());
   }
 }

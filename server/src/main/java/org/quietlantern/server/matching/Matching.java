@@ -195,12 +195,12 @@ public class Matching {
 
     /** Says by which words publications were met. */
     public Explainer reasons() {
-      return new Explainer(snapshot, library, circumstances.headings());
+      return new Explainer(snapshot, library, circumstances.headings(), circumstances.texts());
     }
 
     /** The name of this state, opaque. */
     public String asOf() {
-      return new AsOf(snapshot.number(), circumstances.today(), circumstances.edition()).token();
+      return new AsOf(snapshot.number(), circumstances.today(), circumstances.whole()).token();
     }
 
     /** What a strategy finds; 0 if it cannot be searched. */

@@ -123,7 +123,12 @@ class BringingIn implements CommandKinds {
     String licence =
         saying.licence() == null ? "" : Text.atMost(LONGEST_LICENCE, Text.clean(saying.licence()));
     return new TextStore.Said(
-        version.word(), TextStore.BROUGHT_IN, null, name.isEmpty() ? "a file" : name, licence);
+        version.word(),
+        TextStore.BROUGHT_IN,
+        null,
+        name.isEmpty() ? "a file" : name,
+        licence,
+        null);
   }
 
   /** Takes a text out of the group; for thirty days it can be brought back by an undo. */

@@ -47,7 +47,7 @@ class Fetching {
     this.transactions = transactions;
   }
 
-  private record Found(TextStore.Seen seen, WayShown way, boolean isDoubtful) {}
+  private record Found(TextStore.Seen seen, WayShown way, @Nullable String doubt) {}
 
   /**
    * Has the text of a publication here: the first of its open ways at whose end it is.
@@ -66,7 +66,7 @@ class Fetching {
       }
       try {
         Found found = find(texts.offered(who, stored), address, stored);
-        transactions.execute(status -> store.keep(who, stored, found.seen(), said(found.way())));
+        transactions.execute(status -> store.keep(who, stored, found.seen(), said(found)));
       } finally {
         room.release();
       }
@@ -86,9 +86,8 @@ class Fetching {
       }
       try {
         TextStore.Seen seen = store.look(body(way, left));
-        Found found =
-            new Found(seen, way, TextStore.doubt(seen.text(), stored.publication()) != null);
-        if (!found.isDoubtful()) {
+        Found found = new Found(seen, way, TextStore.doubt(seen.text(), stored.publication()));
+        if (found.doubt() == null) {
           return found;
         }
         doubtful = doubtful.or(() -> Optional.of(found));
@@ -120,9 +119,11 @@ class Fetching {
     return content;
   }
 
-  private static TextStore.Said said(WayShown way) {
+  private static TextStore.Said said(Found found) {
+    WayShown way = found.way();
     String path = URI.create(way.address()).getPath();
     String name = path.substring(path.lastIndexOf('/') + 1);
-    return new TextStore.Said(way.version(), TextStore.FETCHED, way.address(), name, "open to all");
+    return new TextStore.Said(
+        way.version(), TextStore.FETCHED, way.address(), name, "open to all", found.doubt());
   }
 }

@@ -127,6 +127,29 @@ interface TextMapper {
   @Update("update grp set texts = texts + 1 where id = #{group}")
   void changed(int group);
 
+  @Select("select texts from grp where id = #{group}")
+  int edition(int group);
+
+  /** A text and the publication that it is of now; {@code hash}: in hexadecimal. */
+  record Searched(int publication, String hash) {}
+
+  /** Of those that there is no doubt about, each once. */
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) as publication, encode(c.hash, 'hex') as hash
+      from text_copy c join publication p on p.id = c.publication
+        join text_file f on f.hash = c.hash
+      where c.grp = #{group} and c.gone is null and c.doubt is null and f.words
+      order by 1, 2
+      """)
+  List<Searched> searched(int group);
+
+  @Select(
+      """
+      select words from text_page where hash = decode(#{hash}, 'hex') order by no
+      """)
+  List<String> wordsOf(String hash);
+
   @Select("select pid from text_copy where id = #{id}")
   String pid(int id);
 

@@ -35,9 +35,18 @@ class TextStore {
   /** A file that was looked at, not kept yet. */
   record Seen(byte[] content, byte[] hash, TakenText text) {}
 
-  /** What is said of a text besides its file. */
+  /**
+   * What is said of a text besides its file.
+   *
+   * @param doubt what speaks against it; what a member is sure of is in no doubt
+   */
   record Said(
-      String version, String origin, @Nullable String address, String name, String licence) {}
+      String version,
+      String origin,
+      @Nullable String address,
+      String name,
+      String licence,
+      @Nullable String doubt) {}
 
   private record PageOut(int no, String label, String words) {}
 
@@ -102,7 +111,7 @@ class TextStore {
             said.address(),
             said.name(),
             said.licence(),
-            doubt(text, of.publication()),
+            said.doubt(),
             who.id(),
             calendar.now()));
   }

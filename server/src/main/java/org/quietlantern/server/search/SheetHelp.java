@@ -89,7 +89,7 @@ class SheetHelp {
               .filter(g -> g.widening() == widening)
               .map(g -> new GainShown(widening.word(), true, on, g.line(), g.result()))
               .findFirst()
-              .orElse(new GainShown(widening.word(), widening.works(), on, 0, 0)));
+              .orElse(new GainShown(widening.word(), help.works(widening), on, 0, 0)));
     }
     return gains;
   }
