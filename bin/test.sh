@@ -153,7 +153,11 @@ bench() {
       build_bench
       measure HeadingBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size or headings" ;;
+    text)
+      build_bench
+      measure TextBench "${@:2}"
+      ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, headings or text" ;;
   esac
 }
 

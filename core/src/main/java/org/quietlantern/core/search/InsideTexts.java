@@ -3,10 +3,7 @@ package org.quietlantern.core.search;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Optional;
-import org.apache.lucene.document.IntPoint;
 import org.apache.lucene.index.IndexReader;
-import org.apache.lucene.search.BoostQuery;
-import org.apache.lucene.search.ConstantScoreQuery;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.MatchNoDocsQuery;
@@ -20,9 +17,6 @@ import org.roaringbitmap.RoaringBitmap;
 public final class InsideTexts {
   /** No text at all. */
   public static final InsideTexts NONE = new InsideTexts(Optional.empty(), "0");
-
-  /** What is met in a text alone comes behind what is met in a title or an abstract. */
-  private static final float STRENGTH = 0.2f;
 
   private final Optional<IndexReader> reader;
   private final String edition;
@@ -54,11 +48,7 @@ public final class InsideTexts {
   /** Publications whose texts match, as a query of the catalogue. */
   Query in(Query inside) {
     RoaringBitmap found = having(inside);
-    return found.isEmpty()
-        ? new MatchNoDocsQuery("in no text")
-        : new BoostQuery(
-            new ConstantScoreQuery(IntPoint.newSetQuery(IndexFields.ID, found.toArray())),
-            STRENGTH);
+    return found.isEmpty() ? new MatchNoDocsQuery("in no text") : new TextsQuery(found);
   }
 
   private RoaringBitmap having(Query inside) {
