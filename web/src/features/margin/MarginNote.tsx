@@ -62,7 +62,7 @@ export function MarginNote({
       {onGo ? (
         <button
           type="button"
-          className="line-clamp-3 min-h-6 text-left font-serif text-[13px] text-soft hover:underline"
+          className="line-clamp-3 min-h-[24px] text-left font-serif text-[13px] text-soft hover:underline"
           title="To its place"
           onClick={onGo}
         >

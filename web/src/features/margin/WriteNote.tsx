@@ -59,7 +59,7 @@ export function WriteNote({
       <fieldset className="mt-1 flex flex-wrap gap-x-3">
         <legend className="sr-only">Kind</legend>
         {KINDS.map((kind) => (
-          <label key={kind} className="min-h-6">
+          <label key={kind} className="min-h-[24px]">
             <input
               type="radio"
               name="kind"
@@ -70,7 +70,7 @@ export function WriteNote({
           </label>
         ))}
       </fieldset>
-      <label className="block min-h-6">
+      <label className="block min-h-[24px]">
         <input
           type="checkbox"
           checked={writing.shared}

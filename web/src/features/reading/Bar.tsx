@@ -44,10 +44,10 @@ export function Bar({
   const found = finding.places.length;
   return (
     <header className="border-b border-base-300 bg-base-200 px-4 py-1.5 lg:px-6">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-0.5">
-        <h1 className="max-w-full min-w-0 truncate font-serif text-[15.5px] font-semibold lg:max-w-[340px]">
+      <div className="flex flex-wrap items-center gap-x-3.5 gap-y-0.5">
+        <h1 className="max-w-full min-w-0 truncate font-serif text-[15.5px] font-semibold lg:max-w-[270px]">
           <Link
-            className="block min-h-6 truncate"
+            className="block min-h-[24px] truncate"
             to={`/g/${here.id}/p/${publication.id}`}
             title={publication.title}
           >
@@ -57,7 +57,7 @@ export function Bar({
         {text.labels.length > 1 && <PageBox labels={text.labels} page={page} onPage={onPage} />}
         <Forms text={text} texts={texts} />
         <FindBox finding={finding} box={findBox} />
-        <span className="flex flex-wrap gap-x-3 lg:ml-auto">
+        <span className="flex flex-wrap gap-x-2.5 lg:ml-auto">
           {found > 0 && (
             <>
               <Act hint="." onClick={() => finding.turn(1)}>
@@ -114,7 +114,7 @@ function FindBox({ finding, box }: { finding: Finding; box: RefObject<HTMLInputE
         ref={box}
         aria-label="Find in the text"
         placeholder="Find in the text"
-        className="field min-h-[26px] w-40 py-0.5"
+        className="field min-h-[26px] w-36 py-0.5"
         value={typed}
         onChange={(event) => finding.type(event.target.value)}
         onKeyDown={(event) => {

@@ -25,7 +25,7 @@ export function Parts({
           <button
             type="button"
             aria-current={n === now ? 'location' : undefined}
-            className={`min-h-6 w-full py-0.5 text-left text-[13px] leading-snug hover:underline ${
+            className={`min-h-[24px] w-full py-0.5 text-left text-[13px] leading-snug hover:underline ${
               n === now ? 'font-semibold' : 'text-soft'
             }`}
             onClick={() => onGo(part)}

@@ -29,7 +29,7 @@ export function PlaceList({
               ref={n === now ? here : null}
               type="button"
               aria-current={n === now ? 'location' : undefined}
-              className={`w-full border-l-2 py-1 pl-2 text-left text-[12.5px] leading-snug hover:underline ${
+              className={`min-h-[24px] w-full border-l-2 py-1 pl-2 text-left text-[12.5px] leading-snug hover:underline ${
                 n === now ? 'border-base-content' : 'border-transparent'
               }`}
               onClick={() => onGo(n)}

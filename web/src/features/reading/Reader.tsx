@@ -82,7 +82,7 @@ export function Reader({
   useLights('found-here', useHereRange(finding, viewing));
   const shown = (what: Open) => (open === what ? '' : 'max-lg:hidden');
   return (
-    <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
       <Bar
         leaf={leaf}
         text={text}
@@ -101,7 +101,7 @@ export function Reader({
       <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] lg:grid-cols-[236px_minmax(0,1fr)_minmax(0,300px)]">
         <aside
           aria-label="Parts and places"
-          className={`flex min-h-0 border-r border-base-300 py-3 pr-2 pl-6 ${shown('beside')}`}
+          className={`flex min-h-0 border-r border-base-300 py-3 pr-2 pl-6 max-lg:pb-14 ${shown('beside')}`}
         >
           <Beside
             text={text}
@@ -124,7 +124,7 @@ export function Reader({
           role="region"
           aria-label="Text"
           tabIndex={0}
-          className={`min-h-0 overflow-auto ${shown('text')}`}
+          className={`min-h-0 overflow-auto max-lg:pb-12 ${shown('text')}`}
         >
           {text.copy.form === 'pdf' ? (
             <PdfText

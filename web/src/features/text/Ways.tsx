@@ -14,6 +14,7 @@ export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
   const here = useHere();
   const asked = useWays(here.id, leaf.publication.id);
   const ways = asked.data ?? [];
+  const isHere = ways.some((way) => way.what === 'here');
   const section = useRef<HTMLElement>(null);
   const { hash } = useLocation();
   const led = hash === '#ways' && asked.isSuccess;
@@ -32,7 +33,7 @@ export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
       <ul>
         {ways.map((way) => (
           <li key={way.what + (way.address ?? '')} className="py-px">
-            <Step way={way} leaf={leaf} />
+            <Step way={way} leaf={leaf} isHere={isHere} />
           </li>
         ))}
       </ul>
@@ -42,7 +43,16 @@ export function Ways({ leaf }: { leaf: Schema['Leaf'] }) {
   );
 }
 
-function Step({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
+function Step({
+  way,
+  leaf,
+  isHere,
+}: {
+  way: Schema['WayShown'];
+  leaf: Schema['Leaf'];
+  /** Whether the text is here already, so that nothing has to be fetched. */
+  isHere: boolean;
+}) {
   const here = useHere();
   if (way.what === 'here') {
     return (
@@ -58,7 +68,7 @@ function Step({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) 
   if (way.address) {
     return (
       <>
-        {isReadHere(way) && way.state !== 'dead' && (
+        {!isHere && isReadHere(way) && way.state !== 'dead' && (
           <>
             <ReadHere publication={leaf.publication.id} />
             <span className="text-soft"> or </span>

@@ -124,9 +124,6 @@ class Screenshots {
     ilse.go("Folders").link("Cheap loggers, revision 2").click();
     ilse.page().getByText("Revision 1").waitFor();
     take(ilse, "saved-search");
-    ilse.page().navigate(group + "/help/search");
-    ilse.page().getByText("Lines to try").waitFor();
-    take(ilse, "help");
     ilse.page().navigate(group + "/search");
     ilse.line(1).waitFor();
     ilse.newSheet().search("moth* dimming");
@@ -141,6 +138,30 @@ class Screenshots {
     ilse.page().getByText("Report", new Page.GetByTextOptions().setExact(true)).first().click();
     ilse.page().getByText("Not searched", new Page.GetByTextOptions().setExact(true)).waitFor();
     take(ilse, "report");
+    reading(ilse);
+  }
+
+  /** A page of a file with words found in it, and a note at a passage. */
+  private void reading(Person ilse) {
+    ilse.newSheet().search("moth* lamps");
+    ilse.page()
+        .getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
+        .first()
+        .click();
+    Locator text =
+        ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
+    Locator passage = text.getByRole(AriaRole.PARAGRAPH).nth(3);
+    passage.click(new Locator.ClickOptions().setClickCount(3));
+    ilse.button("Note").click();
+    ilse.page().keyboard().type("Same make as our verge: ask for the type.");
+    ilse.page().getByLabel("the group sees it").check();
+    ilse.button("Note it").click();
+    ilse.page().getByLabel("Find in the text").fill("dim*");
+    ilse.page().getByLabel("Places").waitFor();
+    ilse.page().waitForTimeout(1000);
+    take(ilse, "reading");
   }
 
   private static void divideBy(Person ilse, String property) {
