@@ -68,14 +68,14 @@ export function Bar({
               </Act>
             </>
           )}
-          <Act aria-label="Smaller" title="Smaller (−)" onClick={zoom.smaller}>
-            A−
+          <Act title="Smaller (−)" onClick={zoom.smaller}>
+            A−<span className="sr-only"> smaller</span>
           </Act>
-          <Act aria-label="Size that fits" title="Size that fits (0)" onClick={zoom.fit}>
-            {Math.round(zoom.now * 100)} %
+          <Act title="The size that fits (0)" onClick={zoom.fit}>
+            {Math.round(zoom.now * 100)} %<span className="sr-only">, to the size that fits</span>
           </Act>
-          <Act aria-label="Larger" title="Larger (+)" onClick={zoom.larger}>
-            A+
+          <Act title="Larger (+)" onClick={zoom.larger}>
+            A+<span className="sr-only"> larger</span>
           </Act>
           {mayWrite(here) && (
             // What is chosen stays so while this is pressed.
