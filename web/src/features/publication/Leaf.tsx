@@ -114,14 +114,30 @@ function Why({
   leaf: Schema['Leaf'];
   lineNumber: ((line: string) => number) | undefined;
 }) {
+  const here = useHere();
   if (leaf.why.length === 0) return null;
+  const text = `/g/${here.id}/p/${leaf.publication.id}/text`;
   const several = new Set(leaf.why.map((why) => why.line)).size > 1;
   const at = (line: string) => (several && lineNumber ? `line ${lineNumber(line)}: ` : '');
   return (
     <>
       <h3 className="small-head mt-3">Why it is here</h3>
       <p>
-        {leaf.why.map((why) => `${at(why.line)}${why.typed} in ${listed(why.fields)}`).join(' · ')}
+        {leaf.why.map((why, n) => (
+          <span key={n}>
+            {n > 0 && ' · '}
+            {at(why.line)}
+            {why.typed} in {listed(why.fields)}
+            {why.fields.includes('text') && (
+              <>
+                {' '}
+                <Link className="act" to={`${text}?find=${encodeURIComponent(why.typed)}`}>
+                  where in the text
+                </Link>
+              </>
+            )}
+          </span>
+        ))}
       </p>
     </>
   );

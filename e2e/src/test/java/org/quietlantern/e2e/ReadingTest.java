@@ -249,7 +249,12 @@ class ReadingTest {
       maren.newSheet().search("text: quibblewick*");
       assertThat(maren.page().getByLabel("Publications found").getByRole(AriaRole.LISTITEM))
           .hasCount(1);
-      maren.link("by request: read here").click();
+      maren.link("where in the text").click();
+      assertThat(region(maren, "Text")).containsText("quibblewick");
+      assertThat(maren.text("1 place")).isVisible();
+      assertThat(lit(maren, "found")).isEqualTo(1);
+      maren.page().goBack();
+      maren.link("by request: ").first().click();
       assertThat(region(maren, "Text")).containsText("quibblewick");
 
       jon.page().navigate(lantern.address() + page + "/text");
