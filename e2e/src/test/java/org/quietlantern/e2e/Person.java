@@ -96,6 +96,14 @@ final class Person implements AutoCloseable {
     return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name));
   }
 
+  /** The way to the first text of the list that is open as a page of the web. */
+  Locator openText() {
+    return page.getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
+        .first();
+  }
+
   Locator text(String text) {
     return page.getByText(text);
   }

@@ -38,16 +38,6 @@ class ReadingTest {
     return new Person(chromium.browser(), lantern).signIn(given);
   }
 
-  /** The first of the list whose text is open as a page of the web. */
-  private static Locator openText(Person person) {
-    return person
-        .page()
-        .getByRole(
-            AriaRole.LINK,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
-        .first();
-  }
-
   private static Locator region(Person person, String name) {
     return person
         .page()
@@ -61,7 +51,7 @@ class ReadingTest {
   /** Opens the first open text that a search finds, and waits until it can be read. */
   private static void read(Person person) {
     person.search("moth*");
-    openText(person).click();
+    person.openText().click();
     assertThat(region(person, "Text")).containsText("Introduction");
   }
 
@@ -86,8 +76,8 @@ class ReadingTest {
     try (Person ilse = person("ilse")) {
       ilse.search("moth*");
       String list = ilse.path();
-      String title = openText(ilse).getAttribute("href");
-      openText(ilse).click();
+      String title = ilse.openText().getAttribute("href");
+      ilse.openText().click();
       assertThat(region(ilse, "Text")).containsText("Introduction");
       assertThat(ilse.path()).endsWith(title);
 

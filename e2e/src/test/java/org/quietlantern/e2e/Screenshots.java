@@ -144,12 +144,7 @@ class Screenshots {
   /** A page of a file with words found in it, and a note at a passage. */
   private void reading(Person ilse) {
     ilse.newSheet().search("moth* lamps");
-    ilse.page()
-        .getByRole(
-            AriaRole.LINK,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
-        .first()
-        .click();
+    ilse.openText().click();
     Locator text =
         ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
     Locator passage = text.getByRole(AriaRole.PARAGRAPH).nth(3);

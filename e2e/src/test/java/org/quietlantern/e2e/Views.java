@@ -13,7 +13,6 @@ import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -105,12 +104,7 @@ final class Views {
   /** A text as a page of the web and as a file, with places found and a note being written. */
   private static void reading(Person ilse, Lantern lantern, ColorScheme scheme) {
     ilse.newSheet().search("moth*");
-    ilse.page()
-        .getByRole(
-            AriaRole.LINK,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")))
-        .first()
-        .click();
+    ilse.openText().click();
     Locator text =
         ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
     text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true)).waitFor();

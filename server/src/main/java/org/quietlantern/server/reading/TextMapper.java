@@ -39,8 +39,9 @@ interface TextMapper {
       """)
   void addPages(byte[] hash, String pages);
 
-  @Select("select exists (select 1 from text_file where hash = #{hash})")
-  boolean hasFile(byte[] hash);
+  /** One that is here already stays while a copy of it is added; null where it is not. */
+  @Select("select 1 from text_file where hash = #{hash} for key share")
+  Integer hold(byte[] hash);
 
   record NewCopy(
       String pid,

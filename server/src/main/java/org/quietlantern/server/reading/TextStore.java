@@ -96,7 +96,7 @@ class TextStore {
             text.html(),
             json.write(text.parts()),
             text.hasWords());
-    if (mapper.addFile(file) > 0) {
+    if (mapper.hold(seen.hash()) == null && mapper.addFile(file) > 0) {
       mapper.addPages(seen.hash(), json.write(pages(text)));
     }
     mapper.changed(who.group());
