@@ -1,3 +1,4 @@
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { Act, counted, Failed, useAddress, useCopyText, Waiting } from '../../ui';
 import { Title } from '../help';
@@ -13,9 +14,11 @@ const KINDS = ['note', 'question', 'task'] as const;
 export function NotesPage() {
   const here = useHere();
   const address = useAddress();
+  // What is typed is here at once; the address follows.
+  const [words, setWords] = useState(address.params.get('words') ?? '');
   const kind = KINDS.find((one) => one === address.params.get('kind')) ?? '';
   const wanted: Wanted = {
-    words: address.params.get('words') ?? '',
+    words: useDeferredValue(words),
     kind,
     mine: address.params.get('of') === 'me',
     open: address.params.get('open') === 'yes',
@@ -39,8 +42,11 @@ export function NotesPage() {
           aria-label="Words in notes"
           placeholder="Words in notes or passages"
           className="field w-64"
-          value={wanted.words}
-          onChange={(event) => address.change('words', event.target.value, { replace: true })}
+          value={words}
+          onChange={(event) => {
+            setWords(event.target.value);
+            address.change('words', event.target.value, { replace: true });
+          }}
         />
         <Act
           aria-pressed={wanted.mine}

@@ -59,7 +59,9 @@ export function Margin({
   const waiting = useUnsent(here.id, publication);
   const copy = useCopyText();
   const atNow = useRef<HTMLLIElement>(null);
-  useEffect(() => atNow.current?.scrollIntoView?.({ block: 'nearest' }), [now]);
+  useEffect(() => {
+    atNow.current?.scrollIntoView?.({ block: 'nearest' });
+  }, [now]);
   const { draft } = drafting;
   return (
     <>

@@ -19,7 +19,9 @@ export function PlaceList({
   const [asked, setAsked] = useState(AT_ONCE);
   const most = Math.max(asked, now + 1);
   const here = useRef<HTMLButtonElement>(null);
-  useEffect(() => here.current?.scrollIntoView?.({ block: 'nearest' }), [now]);
+  useEffect(() => {
+    here.current?.scrollIntoView?.({ block: 'nearest' });
+  }, [now]);
   return (
     <>
       <ol aria-label="Places">
