@@ -63,10 +63,15 @@ public final class Texts {
 
   /** Of any article of which an abstract is known, and of the long ones that can be read. */
   public Optional<Document> ofAny(Work work) {
-    boolean isShort = ARTICLE_KINDS.contains(work.kind()) && work.pages() > 0;
-    return isShort && !work.abstractText().isEmpty()
+    return has(work)
         ? Optional.of(new Writing(literature, work, works.study(work.number())).document())
-        : of(work.number());
+        : Optional.empty();
+  }
+
+  /** Whether {@link #ofAny} has one, without writing it. */
+  public boolean has(Work work) {
+    boolean isShort = ARTICLE_KINDS.contains(work.kind()) && work.pages() > 0;
+    return (isShort && !work.abstractText().isEmpty()) || readable.containsKey(work.number());
   }
 
   /** CSV: DOI and where the text is, below {@code address}. */

@@ -93,8 +93,8 @@ public final class TextHost implements AutoCloseable {
       text(exchange, work(text).get(), text.group(2), path.startsWith("/moved/"));
     } else if (page.matches() && work(page).isPresent()) {
       answer(exchange, 200, "text/html", landing(work(page).get()));
-    } else if (copy.matches() && work(copy).flatMap(texts::ofAny).isPresent()) {
-      Document document = work(copy).flatMap(texts::ofAny).get();
+    } else if (copy.matches() && work(copy).filter(texts::has).isPresent()) {
+      Document document = work(copy).flatMap(texts::ofAny).orElseThrow();
       answer(exchange, 200, "application/pdf", PdfWriter.write(document));
     } else {
       answer(exchange, 404, "text/html", page("Not found", "<p>There is nothing here.</p>"));
@@ -108,23 +108,20 @@ public final class TextHost implements AutoCloseable {
 
   private void text(HttpExchange exchange, Work work, String form, boolean moved)
       throws IOException {
-    Optional<Document> document = texts.ofAny(work);
     if (!work.facts().open()) {
       lead(exchange, 302, address() + "/sign-in?for=" + work.number());
       return;
     }
     Manner manner = moved ? Manner.HAS_IT : Manner.of(work);
-    if (document.isEmpty() || manner == Manner.DEAD) {
+    if (!texts.has(work) || manner == Manner.DEAD) {
       answer(exchange, 410, "text/html", page("Gone", "<p>This text is not offered any more.</p>"));
     } else if (manner == Manner.MOVED) {
       lead(exchange, 301, address() + "/moved/doc/" + work.number() + "/text." + form);
     } else if (manner == Manner.ABSTRACT || (manner == Manner.PAGE && form.equals("pdf"))) {
       answer(exchange, 200, "text/html", landing(work));
     } else {
-      Document shown =
-          manner == Manner.OTHER_WORK
-              ? texts.ofAny(texts.works().get(0)).orElseThrow()
-              : document.get();
+      Work shownWork = manner == Manner.OTHER_WORK ? texts.works().get(0) : work;
+      Document shown = texts.ofAny(shownWork).orElseThrow();
       byte[] bytes = form.equals("pdf") ? PdfWriter.write(shown) : utf8(HtmlWriter.write(shown));
       String type = form.equals("pdf") ? "application/pdf" : "text/html";
       if (manner == Manner.SLOW) {
@@ -138,7 +135,7 @@ public final class TextHost implements AutoCloseable {
   /** What a publisher shows of a work to anybody. */
   private byte[] landing(Work work) {
     String ways =
-        texts.ofAny(work).isPresent()
+        texts.has(work)
             ? "<p><a href=\"/doc/%1$d/text.html\">Read</a> <a href=\"/doc/%1$d/text.pdf\">PDF</a></p>"
                 .formatted(work.number())
             : "";
