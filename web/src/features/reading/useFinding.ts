@@ -39,30 +39,34 @@ export function usePlaces(pages: string[] | undefined, viewing: Viewing): Findin
     () => (wanted ? [...drawn.values()].flatMap((root) => rangesOf(shownOn(root), wanted)) : []),
     [wanted, drawn],
   );
+  // Known before the page shows it: for keys that follow each other at once.
+  const now = useRef(-1);
   const step = (to: number) => {
     const place = places[to];
     if (!place || !wanted) return;
+    now.current = to;
     setAt(to);
     viewing.goTo(target(place, wanted));
   };
   const go = (by: number) => {
     if (places.length === 0) return;
-    const from = at < 0 && by < 0 ? 0 : at;
+    const from = now.current < 0 && by < 0 ? 0 : now.current;
     step((from + by + places.length) % places.length);
   };
   // Whoever types and presses Enter at once is not kept waiting, and loses neither.
   const isLooked = pages !== undefined && looked === typed;
   const wished = useRef(0);
   useEffect(() => {
-    if (!isLooked || wished.current === 0) return;
+    if (!isLooked) return;
     const by = wished.current;
     wished.current = 0;
-    go(by);
+    if (by !== 0) go(by);
   });
   return {
     typed,
     type: (next) => {
       setTyped(next);
+      now.current = -1;
       setAt(-1);
       address.change('find', next.trim() && next, { replace: true });
     },
