@@ -24,7 +24,7 @@ export function PlaceList({
   }, [now]);
   return (
     <>
-      <ol aria-label="Places">
+      <ol aria-label="Places in the text">
         {places.slice(0, most).map((place, n) => (
           <li key={n}>
             <button

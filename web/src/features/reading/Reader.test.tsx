@@ -72,7 +72,7 @@ it('finds every place with its line, and goes on from one to the next', async ()
   show();
   await userEvent.type(await screen.findByLabelText('Find in the text'), 'moth{Enter}{Enter}');
   expect(await screen.findByText(/2 places, no. 2/)).toBeInTheDocument();
-  const places = within(screen.getByLabelText('Places')).getAllByRole('listitem');
+  const places = within(screen.getByLabelText('Places in the text')).getAllByRole('listitem');
   expect(places.map((place) => place.textContent)).toEqual([
     '…Methods Moths came to lamps. No moth was hurt.… ',
     '…Methods Moths came to lamps. No moth was hurt.… ',

@@ -88,7 +88,8 @@ class ReadingTest {
       Locator status = ilse.page().locator("header [role=status]").last();
       assertThat(status).hasText(Pattern.compile("\\d+ places, no. 2"));
       int places = Integer.parseInt(status.innerText().replaceAll(" places.*", ""));
-      assertThat(ilse.page().getByLabel("Places").getByRole(AriaRole.LISTITEM)).hasCount(places);
+      assertThat(ilse.page().getByLabel("Places in the text").getByRole(AriaRole.LISTITEM))
+          .hasCount(places);
       assertThat(lit(ilse, "found")).isEqualTo(places);
       assertThat(lit(ilse, "found-here")).isEqualTo(1);
 
@@ -96,7 +97,7 @@ class ReadingTest {
       assertThat(ilse.page().getByLabel("Find in the text")).hasValue("moth*");
       assertThat(ilse.text(places + " places")).isVisible();
       ilse.page().getByLabel("Find in the text").fill("");
-      assertThat(ilse.page().getByLabel("Places")).hasCount(0);
+      assertThat(ilse.page().getByLabel("Places in the text")).hasCount(0);
       assertThat(lit(ilse, "found")).isZero();
       ilse.page().keyboard().press("Escape");
       ilse.page().keyboard().press("u");

@@ -154,7 +154,7 @@ class Screenshots {
     ilse.page().getByLabel("the group sees it").check();
     ilse.button("Note it").click();
     ilse.page().getByLabel("Find in the text").fill("dim*");
-    ilse.page().getByLabel("Places").waitFor();
+    ilse.page().getByLabel("Places in the text").waitFor();
     ilse.page().waitForTimeout(1000);
     take(ilse, "reading");
   }

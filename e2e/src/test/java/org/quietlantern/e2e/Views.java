@@ -110,7 +110,7 @@ final class Views {
     text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true)).waitFor();
     ilse.page().keyboard().press("f");
     ilse.page().keyboard().type("moth*");
-    ilse.page().getByLabel("Places").waitFor();
+    ilse.page().getByLabel("Places in the text").waitFor();
     text.getByRole(AriaRole.HEADING).first().click(new Locator.ClickOptions().setClickCount(3));
     ilse.button("Note").click();
     ilse.page().keyboard().type("ask");
