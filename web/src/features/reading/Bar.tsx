@@ -2,6 +2,7 @@ import type { RefObject } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted } from '../../ui';
+import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { About, Forms } from './Forms';
 import { PageBox } from './PageBox';
@@ -101,7 +102,12 @@ export function Bar({
           ))}
         </span>
       </div>
-      <About copy={text.copy} />
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <About copy={text.copy} />
+        <span className="lg:ml-auto">
+          <HelpLink place="reading" />
+        </span>
+      </div>
     </header>
   );
 }
