@@ -164,7 +164,7 @@ class ReadingTest {
               .locator(".text-layer span", new Page.LocatorOptions().setHasText("Abstract"))
               .first();
       word.click(new Locator.ClickOptions().setClickCount(2).setForce(true));
-      maren.button("Note").click();
+      maren.exactly("Note").click();
       maren.page().keyboard().type("why", FAST);
       maren.page().keyboard().press("Control+Enter");
       notes(maren).getByText("Copy").click();
@@ -183,7 +183,7 @@ class ReadingTest {
     try (Person sefa = person("sefa")) {
       read(sefa);
       choose(sefa);
-      sefa.button("Note").click();
+      sefa.exactly("Note").click();
       sefa.page().keyboard().type("on the train", FAST);
       sefa.page().context().setOffline(true);
       sefa.page().keyboard().press("Control+Enter");

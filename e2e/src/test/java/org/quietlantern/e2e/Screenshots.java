@@ -149,7 +149,7 @@ class Screenshots {
         ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
     Locator passage = text.getByRole(AriaRole.PARAGRAPH).nth(3);
     passage.click(new Locator.ClickOptions().setClickCount(3));
-    ilse.button("Note").click();
+    ilse.exactly("Note").click();
     ilse.page().keyboard().type("Same make as our verge: ask for the type.");
     ilse.page().getByLabel("the group sees it").check();
     ilse.button("Note it").click();

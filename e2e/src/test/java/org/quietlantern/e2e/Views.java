@@ -112,7 +112,7 @@ final class Views {
     ilse.page().keyboard().type("moth*");
     ilse.page().getByLabel("Places in the text").waitFor();
     text.getByRole(AriaRole.HEADING).first().click(new Locator.ClickOptions().setClickCount(3));
-    ilse.button("Note").click();
+    ilse.exactly("Note").click();
     ilse.page().keyboard().type("ask");
     sound(ilse, scheme);
     ilse.page().keyboard().press("Control+Enter");
