@@ -1,10 +1,17 @@
 import { useEffect } from 'react';
 
+/** What lies over what where a place is found inside a passage that somebody noted. */
+const OVER = { noted: 0, found: 1, 'found-here': 2 };
+
 /** Lights ranges of the page without changing it (CSS Custom Highlight API). */
-export function useLights(name: string, ranges: Range[]): void {
+export function useLights(name: keyof typeof OVER, ranges: Range[]): void {
   useEffect(() => {
     if (typeof Highlight === 'undefined') return;
-    if (ranges.length > 0) CSS.highlights.set(name, new Highlight(...ranges));
+    if (ranges.length > 0) {
+      const light = new Highlight(...ranges);
+      light.priority = OVER[name];
+      CSS.highlights.set(name, light);
+    }
     return () => void CSS.highlights.delete(name);
   }, [name, ranges]);
 }

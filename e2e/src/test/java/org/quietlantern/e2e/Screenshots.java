@@ -153,6 +153,7 @@ class Screenshots {
     ilse.page().keyboard().type("Same make as our verge: ask for the type.");
     ilse.page().getByLabel("the group sees it").check();
     ilse.button("Note it").click();
+    ilse.exactly("Close").click();
     ilse.page().getByLabel("Find in the text").fill("dim*");
     ilse.page().getByLabel("Places in the text").waitFor();
     ilse.page().waitForTimeout(1000);
