@@ -1,7 +1,6 @@
 package org.quietlantern.server.margin;
 
 import java.time.Instant;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -156,7 +155,10 @@ class MarginNotes {
   NotesPage page(Member who, Wanted wanted, @Nullable String before) {
     int last = before == null ? 0 : row(who, before).id();
     Page<MarginMapper.Row> page = Page.of(chosen(who, wanted, last, A_PAGE + 1), A_PAGE);
-    List<NoteInList> notes = inList(who, page.rows());
+    List<NoteInList> notes =
+        written(who, page.rows()).stream()
+            .map(one -> new NoteInList(one.note(), one.of().publication().title()))
+            .toList();
     return new NotesPage(notes, page.more() ? notes.get(notes.size() - 1).note().id() : null);
   }
 
@@ -173,34 +175,15 @@ class MarginNotes {
             most));
   }
 
-  private List<NoteInList> inList(Member who, List<MarginMapper.Row> rows) {
-    Map<Integer, StoredPublication> works =
-        works(who, rows.stream().map(MarginMapper.Row::publication).distinct().toList());
-    return shown(who, rows, works, Optional.empty()).stream()
-        .map(
-            note ->
-                new NoteInList(
-                    note,
-                    works.values().stream()
-                        .filter(work -> work.pid().equals(note.publication()))
-                        .findFirst()
-                        .orElseThrow()
-                        .publication()
-                        .title()))
-        .toList();
-  }
-
-  private Map<Integer, StoredPublication> works(Member who, Collection<Integer> ids) {
-    Map<Integer, StoredPublication> works = new LinkedHashMap<>();
-    publications.byId(Viewer.of(who), ids).forEach(work -> works.put(work.id(), work));
-    return works;
-  }
-
   /** All that are wanted, with their works, for a file. */
   List<Written> all(Member who, Wanted wanted) {
-    List<MarginMapper.Row> rows = chosen(who, wanted, 0, Integer.MAX_VALUE);
-    Map<Integer, StoredPublication> works =
-        works(who, rows.stream().map(MarginMapper.Row::publication).distinct().toList());
+    return written(who, chosen(who, wanted, 0, Integer.MAX_VALUE));
+  }
+
+  private List<Written> written(Member who, List<MarginMapper.Row> rows) {
+    List<Integer> ids = rows.stream().map(MarginMapper.Row::publication).distinct().toList();
+    Map<Integer, StoredPublication> works = new LinkedHashMap<>();
+    publications.byId(Viewer.of(who), ids).forEach(work -> works.put(work.id(), work));
     List<NoteShown> notes = shown(who, rows, works, Optional.empty());
     return IntStream.range(0, rows.size())
         .mapToObj(

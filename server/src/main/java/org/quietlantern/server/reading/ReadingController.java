@@ -2,15 +2,14 @@ package org.quietlantern.server.reading;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -102,12 +101,7 @@ class ReadingController {
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(download.type()))
         .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate().immutable())
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(download.name(), StandardCharsets.UTF_8)
-                .build()
-                .toString())
+        .header(HttpHeaders.CONTENT_DISPOSITION, Attachment.disposition(download.name()))
         .body(download.file());
   }
 

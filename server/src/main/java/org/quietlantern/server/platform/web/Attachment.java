@@ -27,12 +27,15 @@ public final class Attachment {
 
   public static ResponseEntity<byte[]> of(String name, byte[] content) {
     return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString())
+        .header(HttpHeaders.CONTENT_DISPOSITION, disposition(name))
         .body(content);
+  }
+
+  /** What tells a browser to keep an answer under a name (RFC 6266). */
+  public static String disposition(String name) {
+    return ContentDisposition.attachment()
+        .filename(name, StandardCharsets.UTF_8)
+        .build()
+        .toString();
   }
 }
