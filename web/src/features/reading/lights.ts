@@ -1,11 +1,14 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 /** What lies over what where a place is found inside a passage that somebody noted. */
 const OVER = { noted: 0, found: 1, 'found-here': 2 };
 
-/** Lights ranges of the page without changing it (CSS Custom Highlight API). */
+/**
+ * Lights ranges of the page without changing it (CSS Custom Highlight API), in the same moment as
+ * what is told of them is drawn.
+ */
 export function useLights(name: keyof typeof OVER, ranges: Range[]): void {
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (typeof Highlight === 'undefined') return;
     if (ranges.length > 0) {
       const light = new Highlight(...ranges);
