@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate, useParams } from 'react-router';
+import { createBrowserRouter, Navigate, useLocation, useParams } from 'react-router';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
 import {
@@ -18,6 +18,7 @@ import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
 import { EntryPage, SignInPage } from '../features/session';
+import { DescribedPage } from '../features/text';
 import { ComparePage, TrailPage } from '../features/trail';
 import { Frame } from './Frame';
 import { Lost } from './Lost';
@@ -28,11 +29,16 @@ function OpenPublication() {
   return <MyGroup to={`p/${id}`} />;
 }
 
+function OpenDescribed() {
+  return <MyGroup to={`described${useLocation().search}`} />;
+}
+
 export const router = createBrowserRouter([
   { path: '/', element: <MyGroup to="search" /> },
   { path: '/sign-in', element: <SignInPage /> },
   { path: '/enter', element: <EntryPage /> },
   { path: '/open/p/:id', element: <OpenPublication /> },
+  { path: '/open/described', element: <OpenDescribed /> },
   {
     path: '/g/:group',
     element: <Frame />,
@@ -51,6 +57,7 @@ export const router = createBrowserRouter([
       { path: 's/:id', element: <SavedSearchPage /> },
       { path: 'p/:id', element: <PublicationPage /> },
       { path: 'p/:id/text', element: <ReadingPage /> },
+      { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'folders', element: <FoldersPage /> },

@@ -1,6 +1,6 @@
 import { counted } from '../../ui';
 import { useHere } from '../session';
-import { useLookAtHoldings, useTakeHoldings } from './api';
+import { useLookAtHoldings, useTakeHoldings } from './holdingsApi';
 import { BringFile } from './BringFile';
 import { FileLines } from './FileLines';
 

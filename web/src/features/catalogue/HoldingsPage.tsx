@@ -2,8 +2,9 @@ import { useState } from 'react';
 import { Act, counted, day, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
-import { useHoldings } from './api';
+import { useHoldings } from './holdingsApi';
 import { BringHoldings } from './BringHoldings';
+import { Library } from './Library';
 import { Parts } from './Parts';
 
 const SHOWN = 100;
@@ -41,6 +42,7 @@ export function HoldingsPage() {
           </a>
         )}
       </p>
+      <Library name={holdings.data.library} address={holdings.data.resolver} />
       {bringing && <BringHoldings onClose={() => setBringing(false)} />}
       {titles.length > 0 && (
         <>

@@ -78,7 +78,9 @@ export function RequestsPage() {
                   </p>
                 </>
               ) : (
-                <p className="text-soft">A publication that is not here any more</p>
+                <p className={request.described ? 'font-serif' : 'text-soft'}>
+                  {request.described ?? 'A publication that is not here any more'}
+                </p>
               )}
               <RequestLine request={request} byHand={byHand} />
             </li>

@@ -179,6 +179,7 @@ export const PAGES: Record<string, HelpOf> = {
     path: 'catalogue/holdings',
     says: [
       'A coordinator brings in a KBART file of what the group may read. Access in every list follows from it, for the day on which you look.',
+      'Where your library has a link resolver, a coordinator notes its address: whatever is not open then leads there as well, with the citation filled in (OpenURL). Links of others that begin with the address of this installation and /openurl lead to the publication here.',
     ],
     words: ['holdings'],
   },

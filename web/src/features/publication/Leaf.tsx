@@ -2,12 +2,13 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { AccessWord, Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
-import { useHere } from '../session';
+import { mayWrite, useHere } from '../session';
 import { Ways } from '../text';
 import { Abstract } from './Abstract';
 import { usePutOut } from './api';
 import { History } from './History';
 import { Outward } from './Outward';
+import { ReadIt } from './ReadIt';
 import { Versions } from './Versions';
 import { Words } from './Words';
 
@@ -56,7 +57,7 @@ export function Leaf({
       <Outward key={publication.id} publication={publication} />
       <Versions key={`versions of ${publication.id}`} publication={publication.id} />
       <History key={`history of ${publication.id}`} publication={publication.id} />
-      <Said publication={publication.id} said={leaf.said} folders={leaf.folders} />
+      <Said leaf={leaf} />
     </>
   );
 }
@@ -143,18 +144,11 @@ function Why({
   );
 }
 
-function Said({
-  publication,
-  said,
-  folders,
-}: {
-  publication: string;
-  said: Schema['SaidShown'][];
-  folders: Schema['FolderName'][];
-}) {
+function Said({ leaf }: { leaf: Schema['Leaf'] }) {
+  const { said, folders } = leaf;
   const here = useHere();
   const out = usePutOut(here.id);
-  if (said.length === 0 && folders.length === 0) return null;
+  if (said.length + folders.length + leaf.read.length === 0 && !mayWrite(here)) return null;
   return (
     <>
       <h3 className="small-head mt-3">In your group</h3>
@@ -179,12 +173,13 @@ function Said({
               {one.name} <b>{one.mark}</b>{' '}
               {one.reason && <span className="text-soft">“{one.reason}” </span>}
               {one.member === here.me.id && (
-                <Act onClick={() => out.mutate([publication])}>put out</Act>
+                <Act onClick={() => out.mutate([leaf.publication.id])}>put out</Act>
               )}
             </span>
           </li>
         ))}
       </ul>
+      <ReadIt leaf={leaf} offered={leaf.abstractText ? ['abstract', 'text'] : ['text']} />
     </>
   );
 }

@@ -119,6 +119,28 @@ export function usePutOut(group: string) {
   });
 }
 
+/** What of it the member has read, by their own word; it can be taken back at once or later. */
+export function useSayRead(group: string, publication: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (extent: 'nothing' | 'abstract' | 'text') => {
+      const command = newCommand();
+      body(
+        await api.PUT('/api/groups/{group}/publications/{publication}/read', {
+          params: { path: { group, publication }, header: commandHeader(command) },
+          body: { extent },
+        }),
+      );
+      return command;
+    },
+    onSuccess: (command, extent) =>
+      tell({ text: extent === 'nothing' ? 'Taken back.' : `Read: ${extent}.`, command }),
+    onError: (error) => tell({ text: error.message, bad: true }),
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
+  });
+}
+
 /** The ways from a publication to others. */
 export function useOutward(group: string, publication: string) {
   return useQuery({

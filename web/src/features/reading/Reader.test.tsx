@@ -9,6 +9,7 @@ import { Reader } from './Reader';
 const LEAF = {
   publication: { id: 'pub', title: 'Amber filters' },
   citation: 'Oduya, Maren (2025). Amber filters.',
+  read: [],
 } as unknown as Schema['Leaf'];
 
 const COPY: Schema['CopyShown'] = {
@@ -121,4 +122,16 @@ it('keeps a note that cannot be sent, under the name that it is sent by later', 
   expect(asked.filter((one) => one.method === 'POST').map((one) => one.command)).toEqual([
     waiting?.command,
   ]);
+});
+
+it('offers after the text to say that it was read, and says who read it', async () => {
+  const asked = serve({ ...answers(), 'PUT /publications/pub/read': { extent: 'text' } });
+  const read = [{ member: 'ben', name: 'Ben', extent: 'text', at: '2026-11-20T07:00:00Z' }];
+  const texts = { copies: [COPY], offered: [] };
+  showAt('/g/group/p/pub/text', <Reader leaf={{ ...LEAF, read }} text={TEXT} texts={texts} />);
+  const after = within(await screen.findByLabelText('After the text'));
+  expect(after.getByText(/Ben/)).toHaveTextContent('Ben read: text on 20 November 2026');
+  expect(asked.some((one) => one.method === 'PUT')).toBe(false);
+  await userEvent.click(after.getByRole('button', { name: 'Read: text' }));
+  expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ extent: 'text' });
 });

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
 import { useCopyText, useKeys, useNotice } from '../../ui';
+import { ReadIt } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useWords } from './api';
 import { Bar } from './Bar';
@@ -137,6 +138,9 @@ export function Reader({
           ) : (
             <HtmlText html={text.html} zoom={zoom.now} viewing={viewing} />
           )}
+          <footer className="mx-auto max-w-[64ch] px-6 pt-2 pb-10" aria-label="After the text">
+            <ReadIt leaf={leaf} offered={['text']} />
+          </footer>
         </div>
         <aside
           aria-label="Margin"

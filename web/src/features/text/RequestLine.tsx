@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, day, shortDay } from '../../ui';
 import { mayWrite, useHere } from '../session';
@@ -31,17 +32,13 @@ export function RequestLine({
           {request.wanted.map((one) => `${one.name} on ${shortDay(one.at)}`).join(', ')}
         </span>
       </p>
-      {request.link && (
-        <p>
-          <a className="act" href={request.link} target="_blank" rel="noreferrer">
-            Open the copy
-          </a>
-          {request.until && <span className="text-soft"> there until {day(request.until)}</span>}
-        </p>
-      )}
+      {request.state === 'delivered' && <Copy request={request} />}
       {request.reason && <p className="text-soft">“{request.reason}”</p>}
-      {request.trouble && open && (
-        <p className="text-soft">The library could not be reached: {request.trouble}</p>
+      {request.trouble && (
+        <p className="text-soft">
+          {open ? 'The library could not be reached: ' : 'The copy did not come here: '}
+          {request.trouble}
+        </p>
       )}
       {request.state === 'asked back' && request.question && mayWrite(here) && (
         <Answer
@@ -77,6 +74,31 @@ export function RequestLine({
         />
       )}
     </div>
+  );
+}
+
+/** Where the copy is: among the group's texts, or only where the library put it for a while. */
+function Copy({ request }: { request: Schema['RequestShown'] }) {
+  const here = useHere();
+  const { publication, link, until, use } = request;
+  const isHere = publication?.way?.what === 'here';
+  return (
+    <p className="flex flex-wrap gap-x-4">
+      {isHere && (
+        <Link className="act" to={`/g/${here.id}/p/${publication.id}/text`}>
+          read here
+        </Link>
+      )}
+      {link && (
+        <span>
+          <a className="act" href={link} target="_blank" rel="noreferrer">
+            Open the copy
+          </a>
+          {until && <span className="text-soft"> at the library until {day(until)}</span>}
+        </span>
+      )}
+      {use && <span className="text-soft">{use}</span>}
+    </p>
   );
 }
 

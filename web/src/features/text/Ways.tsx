@@ -84,7 +84,8 @@ function Step({
         </a>
         <span className="text-soft">
           {' '}
-          {way.ground} · {where(way.address)}
+          {way.ground}
+          {way.what !== 'library' && ` · ${where(way.address)}`}
           {known(way)}
         </span>
       </>

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 
 /** All ways to the text of a publication; whoever looks at them wants to know where they lead. */
@@ -13,7 +13,8 @@ export function useWays(group: string, publication: string) {
         await api.GET('/api/groups/{group}/publications/{publication}/ways', { params, signal }),
       ),
   });
-  const untried = ways.data?.some((way) => way.address && !way.tried) ?? false;
+  const untried =
+    ways.data?.some((way) => way.address && way.what !== 'library' && !way.tried) ?? false;
   useEffect(() => {
     if (!untried) return;
     // Where they lead is tried meanwhile; nothing is lost if it is not.
@@ -59,20 +60,31 @@ export function useRequests(group: string, state: string, mine: boolean, before:
   });
 }
 
-/** Asks for a copy; it can be undone as long as no library has it. */
+/** Asks for a copy. */
 export function useAsk(group: string) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async ({ publication, note }: { publication: string; note: string }) => {
-      const command = newCommand();
-      const asked = body(
+  return useAsking(
+    group,
+    async ({ publication, note }: { publication: string; note: string }, command) =>
+      body(
         await api.POST('/api/groups/{group}/publications/{publication}/requests', {
           params: { path: { group, publication }, header: commandHeader(command) },
           body: { note },
         }),
-      );
-      return { command, asked };
+      ),
+  );
+}
+
+/** It can be undone as long as no library has it. */
+function useAsking<Wanted>(
+  group: string,
+  ask: (wanted: Wanted, command: string) => Promise<Schema['Asked']>,
+) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (wanted: Wanted) => {
+      const command = newCommand();
+      return { command, asked: await ask(wanted, command) };
     },
     onSuccess: ({ command, asked }) =>
       tell({
@@ -83,6 +95,32 @@ export function useAsk(group: string) {
       }),
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
+}
+
+/** What an OpenURL means for the group; `described` is what stands behind its question mark. */
+export function useDescribed(group: string, described: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'described', described],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/described', {
+          params: { path: { group }, query: { described } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** Asks for a copy of what is not in the catalogue. */
+export function useAskDescribed(group: string) {
+  return useAsking(group, async (asked: { described: string; note: string }, command) =>
+    body(
+      await api.POST('/api/groups/{group}/described/requests', {
+        params: { path: { group }, header: commandHeader(command) },
+        body: asked,
+      }),
+    ),
+  );
 }
 
 /** What a member says of a request: an answer for the library, that it is needed soon, its state. */

@@ -77,9 +77,13 @@ class CopyRequestTest {
       maren.link("mine").click();
       Locator list = maren.page().getByRole(AriaRole.MAIN);
       assertThat(list).containsText("delivered", SOON);
-      assertThat(list).containsText("there until");
+      assertThat(list).containsText("at the library until", SOON);
+      assertThat(list).containsText("for your group's own study");
       Page copy = maren.page().waitForPopup(() -> maren.link("Open the copy").click());
       assertThat(copy.url()).contains("/lending/copies/");
+      maren.link("read here").click();
+      assertThat(maren.page().getByLabel("Text", new Page.GetByLabelOptions().setExact(true)))
+          .containsText("Introduction");
     }
   }
 
@@ -101,7 +105,7 @@ class CopyRequestTest {
             .toList();
     String one =
         lantern.query(
-            "select pid from publication where fields->>'doi' ~ '[0-24-68-9]$' and pid in ('%s')"
+            "select pid from publication where fields->>'doi' ~ '[0-24-68]$' and pid in ('%s')"
                     .formatted(String.join("','", lent))
                 + " order by id limit 1");
     assertThat(one).isNotEmpty();

@@ -13,6 +13,7 @@ public record Subject(Of of, String id) {
     FEED,
     LIMIT_SET,
     NOTE,
+    REQUEST,
     PERSON
   }
 

@@ -8,8 +8,8 @@ import org.quietlantern.server.platform.Nullable;
 /**
  * A way to a text as people are shown it.
  *
- * @param what {@code here}, {@code open-copy}, {@code publisher}, {@code version}, {@code request},
- *     {@code author}
+ * @param what {@code here}, {@code open-copy}, {@code publisher}, {@code library}, {@code version},
+ *     {@code request}, {@code author}
  * @param word the same in words
  * @param address where it leads; absent for one that is asked for
  * @param use what is there: {@code page}, {@code file} or {@code about}
@@ -29,6 +29,8 @@ public record WayShown(
     @Nullable String movedTo,
     @Nullable Instant tried,
     @Nullable Instant good) {
+
+  private static final String LIBRARY = "library";
 
   /** The text is here already, in a version. */
   public static WayShown here(String version) {
@@ -52,10 +54,31 @@ public record WayShown(
         state.good());
   }
 
+  /** The group's library, asked by its link resolver; nobody tries what it answers. */
+  public static WayShown library(String name, String address) {
+    String ground = (name.isEmpty() ? "your library" : name) + " says whether it has it";
+    return new WayShown(
+        LIBRARY,
+        "at your library",
+        address,
+        "about",
+        "",
+        ground,
+        AddressState.NOT_TRIED,
+        null,
+        null,
+        null);
+  }
+
   /** With more to say of it. */
   public WayShown with(String more) {
     return new WayShown(
         what, word, address, use, version, ground + "; " + more, state, movedTo, tried, good);
+  }
+
+  /** Whether where it leads is tried from time to time. */
+  public boolean canBeTried() {
+    return address != null && !what.equals(LIBRARY);
   }
 
   /** Whether it leads nowhere, as far as anybody knows. */

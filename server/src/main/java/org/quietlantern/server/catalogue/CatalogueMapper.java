@@ -277,6 +277,19 @@ interface CatalogueMapper {
       """)
   List<String> keysHere(int viewer, String[] keys);
 
+  /** What they are now that have a record with one of the keys. */
+  @Select(
+      ROWS
+          + """
+          where a.canonical is null and (a.grp is null or a.grp = #{viewer}) and a.id in (
+            select coalesce(p.canonical, p.id) from work_key k
+            join source_record r on r.id = k.source_record
+            join publication p on p.id = r.publication
+            where k.value = any(#{keys}) and not r.deleted)
+          order by a.id
+          """)
+  List<Row> byKeys(int viewer, String[] keys);
+
   /** Those that were merged into one of the publications: part and whole. */
   @Select(
       """

@@ -76,6 +76,14 @@ public class Publications {
     return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
   }
 
+  /** All that share a key with a work ({@link SameWork#keys}), withdrawn ones left out. */
+  public List<StoredPublication> byKeys(Viewer viewer, List<String> keys) {
+    return mapper.byKeys(viewer.group(), keys.toArray(String[]::new)).stream()
+        .map(this::stored)
+        .filter(stored -> !stored.withdrawn())
+        .toList();
+  }
+
   public Optional<StoredPublication> find(Viewer viewer, String pid) {
     return byPid(viewer, List.of(pid)).stream().findFirst();
   }

@@ -17,7 +17,7 @@ interface GroupMapper {
   @Select(
       """
       select m.id, m.pid, g.id as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts
+        g.texts, g.resolver_name as library, g.resolver_address as resolver
       from membership m join grp g on g.id = m.grp
       where g.pid = #{group} and m.account = #{account} and m.left_at is null
       """)
@@ -32,7 +32,7 @@ interface GroupMapper {
   @Select(
       """
       select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts
+        g.texts, g.resolver_name as library, g.resolver_address as resolver
       from membership m join grp g on g.id = m.grp
       where m.grp = #{group} and m.left_at is null
       order by m.id
@@ -42,7 +42,7 @@ interface GroupMapper {
   @Select(
       """
       select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts
+        g.texts, g.resolver_name as library, g.resolver_address as resolver
       from membership m join grp g on g.id = m.grp
       where m.left_at is null order by m.id
       """)

@@ -7,6 +7,8 @@ import java.time.ZoneId;
  * shown.
  *
  * @param texts grows whenever a text comes to the group or leaves it
+ * @param library whose link resolver the group uses; may be empty
+ * @param resolver behind which it takes OpenURLs; empty: there is none
  */
 public record Member(
     int id,
@@ -17,7 +19,9 @@ public record Member(
     String letters,
     String role,
     String zone,
-    int texts) {
+    int texts,
+    String library,
+    String resolver) {
 
   /** The group's time zone. */
   public ZoneId zoneId() {

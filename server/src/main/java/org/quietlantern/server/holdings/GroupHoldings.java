@@ -49,7 +49,9 @@ public class GroupHoldings implements CommandKinds {
       @Nullable String by,
       @Nullable Instant at,
       List<TitleLine> titles,
-      List<String> lends) {}
+      List<String> lends,
+      String library,
+      String resolver) {}
 
   /** A title and one stretch of it. */
   public record TitleLine(String title, List<String> issns, Stretch stretch) {}
@@ -105,13 +107,14 @@ public class GroupHoldings implements CommandKinds {
     List<TitleLine> titles = now.holdings().titles().stream().map(GroupHoldings::line).toList();
     List<String> lends = now.lent().stream().map(Kind::word).toList();
     if (file == null) {
-      return new HoldingsView("", null, null, titles, lends);
+      return new HoldingsView("", null, null, titles, lends, who.library(), who.resolver());
     }
     String by =
         file.membership() == null
             ? null
             : groups.names(who.group()).getOrDefault(file.membership(), "a former member");
-    return new HoldingsView(file.name(), by, file.at(), titles, lends);
+    return new HoldingsView(
+        file.name(), by, file.at(), titles, lends, who.library(), who.resolver());
   }
 
   private static TitleLine line(Holdings.Title title) {
@@ -139,10 +142,12 @@ public class GroupHoldings implements CommandKinds {
         problems(parsed));
   }
 
-  private static void requireCoordinator(Member who) {
+  static void requireCoordinator(Member who) {
     if (!who.role().equals("coordinator")) {
       throw new Refusal(
-          HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group brings its holdings in.");
+          HttpStatus.FORBIDDEN,
+          "not-yours",
+          "A coordinator of the group says what its library has.");
     }
   }
 

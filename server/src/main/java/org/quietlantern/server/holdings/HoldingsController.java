@@ -16,10 +16,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}/holdings")
 class HoldingsController {
   private final GroupHoldings holdings;
+  private final LibraryLinks links;
 
   record HoldingsFile(String name, String file) {}
 
-  HoldingsController(GroupHoldings holdings) {
+  HoldingsController(GroupHoldings holdings, LibraryLinks links) {
+    this.links = links;
     this.holdings = holdings;
   }
 
@@ -48,5 +50,14 @@ class HoldingsController {
   GroupHoldings.Taken take(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody HoldingsFile body) {
     return holdings.take(me, command, body.name(), body.file());
+  }
+
+  /** Says where the group's library finds texts for OpenURLs. Coordinators only. */
+  @PutMapping("/library")
+  LibraryLinks.LibraryShown library(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @RequestBody LibraryLinks.LibraryShown body) {
+    return links.set(me, command, body);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface HoldingsMapper {
@@ -24,6 +25,10 @@ interface HoldingsMapper {
 
   @Select("select unnest(lends) from grp where id = #{group} order by 1")
   List<String> lends(int group);
+
+  @Update(
+      "update grp set resolver_name = #{name}, resolver_address = #{address} where id = #{group}")
+  void link(int group, String name, String address);
 
   @Select("select file, name, membership, at from holdings_file where grp = #{group}")
   FileRow file(int group);

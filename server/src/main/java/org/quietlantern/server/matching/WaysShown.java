@@ -1,13 +1,16 @@
 package org.quietlantern.server.matching;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.text.OpenUrl;
 import org.quietlantern.core.text.TextWay;
 import org.quietlantern.core.text.TextWays;
 import org.quietlantern.server.address.AddressState;
@@ -21,13 +24,16 @@ import org.springframework.stereotype.Service;
 /** All ways from publications to their texts (rule T1), with what is known of where they lead. */
 @Service
 public class WaysShown {
+  private static final Set<String> FIRST = Set.of("here", "publisher");
   private final Addresses addresses;
   private final TextsAtHand texts;
   private final TextWays order;
+  private final LanternProperties properties;
 
   WaysShown(Addresses addresses, TextsAtHand texts, LanternProperties properties) {
     this.addresses = addresses;
     this.texts = texts;
+    this.properties = properties;
     this.order = new TextWays(properties.resolver());
   }
 
@@ -43,10 +49,12 @@ public class WaysShown {
   public Map<Integer, Shown> of(Member who, Ways ways, Collection<StoredPublication> all) {
     Map<Integer, Way> access = new LinkedHashMap<>();
     Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
+    Map<Integer, StoredPublication> byId = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       Publication publication = stored.publication();
       Way way = ways.way(StoredPublication.asked(publication));
       access.put(stored.id(), way);
+      byId.put(stored.id(), stored);
       found.put(stored.id(), order.of(publication, way, ways.isLent(publication.kind())));
     }
     Map<String, AddressState> states =
@@ -59,14 +67,31 @@ public class WaysShown {
           Stream<WayShown> outside =
               some.stream().map(way -> WayShown.of(way, states.get(way.address())));
           Stream<WayShown> inside = Stream.ofNullable(here.get(id)).map(WayShown::here);
-          shown.put(id, new Shown(access.get(id), Stream.concat(inside, outside).toList()));
+          shown.put(
+              id,
+              new Shown(
+                  access.get(id),
+                  withLibrary(who, byId.get(id), Stream.concat(inside, outside).toList())));
         });
     return shown;
   }
 
+  /** The group's own library is asked before others are, and not for what is open to all. */
+  private List<WayShown> withLibrary(Member who, StoredPublication of, List<WayShown> ways) {
+    boolean isOpen = ways.stream().anyMatch(way -> way.what().equals("open-copy"));
+    if (who.resolver().isEmpty() || isOpen) {
+      return ways;
+    }
+    String form = OpenUrl.of(of.publication(), properties.stableLink(of.pid()));
+    String joint = who.resolver().contains("?") ? "&" : "?";
+    List<WayShown> all = new ArrayList<>(ways);
+    int before = (int) ways.stream().takeWhile(way -> FIRST.contains(way.what())).count();
+    all.add(before, WayShown.library(who.library(), who.resolver() + joint + form));
+    return all;
+  }
+
   /** Somebody looks at them: where they lead is tried soon. */
   public void want(Collection<WayShown> ways) {
-    addresses.want(
-        ways.stream().filter(way -> way.address() != null).map(WayShown::address).toList());
+    addresses.want(ways.stream().filter(WayShown::canBeTried).map(WayShown::address).toList());
   }
 }

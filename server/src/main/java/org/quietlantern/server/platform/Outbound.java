@@ -369,4 +369,9 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
       return host;
     }
   }
+
+  /** Whether something typed or told is an address of the web. */
+  public static boolean isWeb(String address) {
+    return address.matches("https?://[\\x21-\\x7e&&[^\"<>\\\\^`{|}]]+");
+  }
 }

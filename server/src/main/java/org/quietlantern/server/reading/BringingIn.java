@@ -91,7 +91,7 @@ class BringingIn implements CommandKinds {
         seen -> {
           boolean wasHere =
               texts.rows(who, of).stream().anyMatch(row -> Arrays.equals(row.hash(), seen.hash()));
-          int copy = store.keep(who, of, seen, said);
+          int copy = store.keep(who.group(), who.id(), of, seen, said);
           return result(of, copy, new Before(copy, wasHere));
         });
   }

@@ -17,12 +17,13 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.request.DeliveredCopies;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Fetches open texts, so that they are read here; each once for a group. */
+/** Fetches open texts, and copies that libraries deliver, so that they are read here. */
 @Service
-class Fetching {
+class Fetching implements DeliveredCopies {
   /** How long somebody waits in front of a page, whatever is tried meanwhile. */
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -66,12 +67,42 @@ class Fetching {
       }
       try {
         Found found = find(texts.offered(who, stored), address, stored);
-        transactions.execute(status -> store.keep(who, stored, found.seen(), said(found)));
+        transactions.execute(
+            status -> store.keep(who.group(), who.id(), stored, found.seen(), said(found)));
       } finally {
         room.release();
       }
     }
     return texts.of(who, pid);
+  }
+
+  @Override
+  public int keep(Delivered copy) throws IOException {
+    StoredPublication stored = publications.ofAnybody(List.of(copy.publication())).get(0);
+    TextStore.Seen seen =
+        look(outbound.get(URI.create(copy.link()), PATIENCE, Fetching::whole).value());
+    String doubt = TextStore.doubt(seen.text(), stored.publication());
+    if (doubt != null && seen.text().form() == TakenText.Form.HTML) {
+      throw new IOException("where the copy should be is a page about something else");
+    }
+    TextStore.Said said =
+        new TextStore.Said(
+            stored.publication().version().word(),
+            TextStore.DELIVERED,
+            copy.link(),
+            nameIn(copy.link()),
+            copy.licence(),
+            doubt);
+    return transactions.execute(
+        status -> store.keep(copy.group(), copy.membership(), stored, seen, said));
+  }
+
+  private TextStore.Seen look(byte[] content) throws IOException {
+    try {
+      return store.look(content);
+    } catch (TakenText.Unreadable why) {
+      throw new IOException("the copy cannot be read here: " + why.getMessage(), why);
+    }
   }
 
   private Found find(List<WayShown> ways, @Nullable String address, StoredPublication stored) {
@@ -121,9 +152,17 @@ class Fetching {
 
   private static TextStore.Said said(Found found) {
     WayShown way = found.way();
-    String path = URI.create(way.address()).getPath();
-    String name = path.substring(path.lastIndexOf('/') + 1);
     return new TextStore.Said(
-        way.version(), TextStore.FETCHED, way.address(), name, "open to all", found.doubt());
+        way.version(),
+        TextStore.FETCHED,
+        way.address(),
+        nameIn(way.address()),
+        "open to all",
+        found.doubt());
+  }
+
+  private static String nameIn(String address) {
+    String path = URI.create(address).getPath();
+    return path.substring(path.lastIndexOf('/') + 1);
   }
 }

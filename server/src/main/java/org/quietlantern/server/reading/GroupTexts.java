@@ -35,7 +35,7 @@ public class GroupTexts {
    * A text that the group has.
    *
    * @param form {@code pdf} or {@code html}
-   * @param origin {@code fetched} or {@code brought in}
+   * @param origin {@code fetched}, {@code brought in} or {@code delivered}
    * @param by who had it fetched or brought it in
    * @param pages how many; 1 for a page of the web
    * @param size in bytes

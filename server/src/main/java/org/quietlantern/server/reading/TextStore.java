@@ -8,7 +8,6 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.text.Belonging;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.catalogue.StoredPublication;
-import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Json;
@@ -21,6 +20,7 @@ import org.springframework.stereotype.Component;
 class TextStore {
   static final String FETCHED = "fetched";
   static final String BROUGHT_IN = "brought in";
+  static final String DELIVERED = "delivered";
   static final int LARGEST = 40 << 20;
 
   /** Words of an abstract with what stands around it on its page; a text has more. */
@@ -83,8 +83,12 @@ class TextStore {
     return words < WORDS_OF_AN_ABSTRACT && text.pages().size() == 1 ? "abstract" : null;
   }
 
-  /** In the caller's transaction; answers the row number of the group's copy. */
-  int keep(Member who, StoredPublication of, Seen seen, Said said) {
+  /**
+   * In the caller's transaction; answers the row number of the group's copy.
+   *
+   * @param membership who has it here
+   */
+  int keep(int group, int membership, StoredPublication of, Seen seen, Said said) {
     TakenText text = seen.text();
     TextMapper.NewFile file =
         new TextMapper.NewFile(
@@ -99,11 +103,11 @@ class TextStore {
     if (mapper.hold(seen.hash()) == null && mapper.addFile(file) > 0) {
       mapper.addPages(seen.hash(), json.write(pages(text)));
     }
-    mapper.changed(who.group());
+    mapper.changed(group);
     return mapper.addCopy(
         new TextMapper.NewCopy(
             ids.next(),
-            who.group(),
+            group,
             of.id(),
             seen.hash(),
             said.version(),
@@ -112,7 +116,7 @@ class TextStore {
             said.name(),
             said.licence(),
             said.doubt(),
-            who.id(),
+            membership,
             calendar.now()));
   }
 

@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.holdings.Access;
 import org.quietlantern.core.publication.Text;
+import org.quietlantern.core.text.OpenUrl;
+import org.quietlantern.core.text.OpenUrlReader;
 import org.quietlantern.core.text.RequestState;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -21,13 +23,14 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 
 /** What members do about copies of texts: ask, join, answer, tell how it stands (rule T2). */
 @Service
-class CopyRequests implements CommandKinds {
+public class CopyRequests implements CommandKinds {
   private static final int LONGEST_NOTE = 1_000;
   private final CommandKind<Asked, AskedBefore> ask =
       new CommandKind<>("request.ask", Asked.class, AskedBefore.class, this::takeBack);
@@ -50,7 +53,7 @@ class CopyRequests implements CommandKinds {
    *
    * @param joined whether somebody in the group had asked before
    */
-  record Asked(String request, boolean joined, String state) {}
+  public record Asked(String request, boolean joined, String state) {}
 
   /** {@code state}: where the request stands now. */
   record Told(String request, String state) {}
@@ -94,13 +97,37 @@ class CopyRequests implements CommandKinds {
     RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored));
     int id =
         open == null
-            ? mapper.add(ids.next(), who.group(), stored.id(), note, calendar.now())
+            ? mapper.add(ids.next(), who.group(), stored.id(), null, note, calendar.now())
             : open.id();
+    return joined(who, id, open != null).about(Subject.Of.PUBLICATION, List.of(stored.pid()));
+  }
+
+  private CommandResult<Asked, AskedBefore> joined(Member who, int id, boolean isOpen) {
     boolean wanted = mapper.join(id, who.id(), calendar.now()) == 0;
     RequestMapper.Row row = mapper.get(id);
-    return CommandResult.of(
-            new Asked(row.pid(), open != null, row.state()), new AskedBefore(id, wanted))
-        .about(Subject.Of.PUBLICATION, List.of(stored.pid()));
+    return CommandResult.of(new Asked(row.pid(), isOpen, row.state()), new AskedBefore(id, wanted));
+  }
+
+  /** The same for a work that is not in the catalogue, as an OpenURL describes it. */
+  public Asked askDescribed(Member who, UUID command, String described, @Nullable String note) {
+    String words = Text.atMost(LONGEST_NOTE, Text.clean(note == null ? "" : note));
+    String form =
+        OpenUrlReader.read(described)
+            .map(read -> OpenUrl.of(read.publication(), ""))
+            .orElseThrow(() -> Refusal.unusable("described", "This link describes no work."));
+    return commands.run(
+        who,
+        command,
+        ask,
+        () -> {
+          RequestMapper.Row open = mapper.openDescribed(who.group(), form);
+          int id =
+              open == null
+                  ? mapper.add(ids.next(), who.group(), null, form, words, calendar.now())
+                  : open.id();
+          return joined(who, id, open != null)
+              .about(Subject.Of.REQUEST, List.of(mapper.get(id).pid()));
+        });
   }
 
   private void refuseReadable(Member who, StoredPublication stored) {
@@ -150,7 +177,7 @@ class CopyRequests implements CommandKinds {
           RequestMapper.Row row = atLibrary(who, request);
           mapper.answer(row.id(), words);
           mapper.hurry(row.id());
-          return CommandKind.done(told(row)).about(Subject.Of.PUBLICATION, about(row));
+          return about(row, CommandKind.done(told(row)));
         });
   }
 
@@ -163,7 +190,7 @@ class CopyRequests implements CommandKinds {
         () -> {
           RequestMapper.Row row = find(who, request);
           mapper.hurry(row.id());
-          return CommandKind.done(told(row)).about(Subject.Of.PUBLICATION, about(row));
+          return about(row, CommandKind.done(told(row)));
         });
   }
 
@@ -183,7 +210,7 @@ class CopyRequests implements CommandKinds {
             .filter(s -> s != RequestState.ASKED && s != RequestState.EXPIRED)
             .orElseThrow(() -> Refusal.unusable("state", "A request does not come to this."));
     String where = link == null || link.isBlank() ? null : link.strip();
-    if (where != null && !Lending.isWeb(where)) {
+    if (where != null && !Outbound.isWeb(where)) {
       throw Refusal.unusable("link", "This is no address: https:// and what follows.");
     }
     return commands.run(
@@ -200,11 +227,12 @@ class CopyRequests implements CommandKinds {
           String why = reason == null ? "" : Text.atMost(LONGEST_NOTE, Text.clean(reason));
           Instant ended = next.isOpen() ? null : calendar.now();
           mapper.move(row.id(), row.state(), next.word(), why.isEmpty() ? null : why, where, ended);
-          return CommandResult.of(
+          return about(
+              row,
+              CommandResult.of(
                   told(row),
                   new ToldBefore(
-                      row.id(), row.state(), row.reason(), row.link(), row.ended(), next.word()))
-              .about(Subject.Of.PUBLICATION, about(row));
+                      row.id(), row.state(), row.reason(), row.link(), row.ended(), next.word())));
         });
   }
 
@@ -212,8 +240,12 @@ class CopyRequests implements CommandKinds {
     return mapper.restore(before) > 0 ? "" : "The request stands elsewhere by now.";
   }
 
-  private List<String> about(RequestMapper.Row row) {
-    return List.of(publications.ofAnybody(List.of(row.publication())).get(0).pid());
+  private <B> CommandResult<Told, B> about(RequestMapper.Row row, CommandResult<Told, B> done) {
+    return row.publication() == null
+        ? done.about(Subject.Of.REQUEST, List.of(row.pid()))
+        : done.about(
+            Subject.Of.PUBLICATION,
+            List.of(publications.ofAnybody(List.of(row.publication())).get(0).pid()));
   }
 
   private Told told(RequestMapper.Row row) {

@@ -12,6 +12,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.GroupHoldings;
 import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -95,7 +96,7 @@ public class Lenders implements CommandKinds {
   private static LenderShown clean(LenderShown wanted) {
     String name = Text.atMost(LONGEST, Text.clean(wanted.name() == null ? "" : wanted.name()));
     String address = wanted.address() == null ? "" : wanted.address().strip();
-    if (!address.isEmpty() && !Lending.isWeb(address)) {
+    if (!address.isEmpty() && !Outbound.isWeb(address)) {
       throw Refusal.unusable("address", "This is no address: https:// and what follows.");
     }
     List<String> kinds = wanted.kinds() == null ? List.of() : wanted.kinds();

@@ -28,6 +28,8 @@ class Lending {
    * @param request where it can be looked at
    * @param state {@code received}, {@code asks}, {@code sent}, {@code refused}
    * @param until how long the copy is at {@code link}
+   * @param use what it may be used for, in words
+   * @param kept whether the group may keep it; so it is unless the library says {@code no}
    */
   record Told(
       String request,
@@ -35,7 +37,9 @@ class Lending {
       String question,
       String reason,
       String link,
-      @Nullable Instant until) {}
+      @Nullable Instant until,
+      String use,
+      boolean kept) {}
 
   Lending(Outbound outbound, Json json) {
     this.outbound = outbound;
@@ -55,7 +59,7 @@ class Lending {
     Map<?, ?> said = read(body);
     String request = word(said, "request");
     String link = word(said, "link");
-    if (!isWeb(request) || !(link.isEmpty() || isWeb(link))) {
+    if (!Outbound.isWeb(request) || !(link.isEmpty() || Outbound.isWeb(link))) {
       throw new IOException("the library's answer names no address");
     }
     return new Told(
@@ -64,7 +68,9 @@ class Lending {
         word(said, "question"),
         word(said, "reason"),
         link,
-        until(word(said, "until")));
+        until(word(said, "until")),
+        word(said, "use"),
+        !word(said, "kept").equals("no"));
   }
 
   private Map<?, ?> read(byte[] body) throws IOException {
@@ -79,10 +85,6 @@ class Lending {
     return said.get(name) instanceof String text
         ? Text.atMost(LONGEST_WORDS, Text.clean(text))
         : "";
-  }
-
-  static boolean isWeb(String address) {
-    return address.matches("https?://[\\x21-\\x7e&&[^\"<>\\\\^`{|}]]+");
   }
 
   private static @Nullable Instant until(String text) throws IOException {

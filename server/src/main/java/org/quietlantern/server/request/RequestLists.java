@@ -9,10 +9,15 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.text.OpenUrl;
+import org.quietlantern.core.text.OpenUrlReader;
 import org.quietlantern.core.text.RequestState;
 import org.quietlantern.core.text.Wait;
 import org.quietlantern.server.catalogue.Publications;
@@ -46,14 +51,17 @@ public class RequestLists {
   /**
    * A copy request.
    *
-   * @param publication absent where the group sees the work no longer
+   * @param publication absent where the group sees the work no longer, or never did
+   * @param described the citation of one that is not in the catalogue; else absent
    * @param wanted who asked, the first one first
    * @param days of the calendar that it has waited, or that it took
-   * @param trouble why the library could not be reached
+   * @param trouble why the library could not be reached, or the copy not be fetched
+   * @param use what it may be used for, in the library's words
    */
   public record RequestShown(
       String id,
       @Nullable Summary publication,
+      @Nullable String described,
       String state,
       List<Wanted> wanted,
       boolean mine,
@@ -65,7 +73,8 @@ public class RequestLists {
       @Nullable String reason,
       @Nullable String link,
       @Nullable Instant until,
-      @Nullable String trouble) {}
+      @Nullable String trouble,
+      String use) {}
 
   /** How many requests stand so. */
   public record StateCount(String state, int n) {}
@@ -138,6 +147,11 @@ public class RequestLists {
     return shown(who, mapper.of(who.group(), publications.withParts(stored)));
   }
 
+  /** Of a work that is not in the catalogue, the newest first. */
+  public List<RequestShown> described(Member who, Publication work) {
+    return shown(who, mapper.ofDescribed(who.group(), OpenUrl.of(work, "")));
+  }
+
   /** How long deliveries to the group took. */
   public Optional<Wait> wait(Member who) {
     return Wait.of(mapper.waits(who.group(), who.zone()));
@@ -149,7 +163,13 @@ public class RequestLists {
     }
     Map<Integer, StoredPublication> stored = new LinkedHashMap<>();
     publications
-        .byId(Viewer.of(who), rows.stream().map(RequestMapper.Row::publication).distinct().toList())
+        .byId(
+            Viewer.of(who),
+            rows.stream()
+                .map(RequestMapper.Row::publication)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList())
         .forEach(publication -> stored.put(publication.asked(), publication));
     Map<Integer, Summary> summary = summaries.of(who, stored.values());
     Map<Integer, List<RequestMapper.Wanting>> wanting =
@@ -159,7 +179,7 @@ public class RequestLists {
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     List<RequestShown> shown = new ArrayList<>();
     for (RequestMapper.Row row : rows) {
-      StoredPublication its = stored.get(row.publication());
+      StoredPublication its = row.publication() == null ? null : stored.get(row.publication());
       List<RequestMapper.Wanting> wants = wanting.getOrDefault(row.id(), List.of());
       shown.add(shown(who, row, its == null ? null : summary.get(its.id()), wants, members));
     }
@@ -176,6 +196,7 @@ public class RequestLists {
     return new RequestShown(
         row.pid(),
         publication,
+        row.described() == null ? null : citation(row.described()),
         row.state(),
         wants.stream().map(one -> wanted(one, members.get(one.membership()))).toList(),
         wants.stream().anyMatch(one -> one.membership() == who.id()),
@@ -187,7 +208,14 @@ public class RequestLists {
         row.reason(),
         there ? row.link() : null,
         row.until(),
-        row.trouble());
+        row.trouble(),
+        row.use());
+  }
+
+  private static String citation(String described) {
+    return OpenUrlReader.read(described)
+        .map(read -> PlainCitation.of(read.publication()))
+        .orElse("");
   }
 
   private static Wanted wanted(RequestMapper.Wanting one, @Nullable Member member) {
@@ -214,7 +242,7 @@ public class RequestLists {
             one.asked().atZone(who.zoneId()).toLocalDate(),
             one.state(),
             one.days(),
-            work == null ? "" : work.title(),
+            work == null ? one.described() : work.title(),
             work == null ? "" : String.join("; ", work.authors()),
             work == null ? "" : work.year(),
             work == null ? "" : work.where(),

@@ -13,12 +13,16 @@ interface RequestMapper {
   /** {@code address} empty: members carry requests there by themselves. */
   record Lender(String name, String address) {}
 
-  /** {@code publication}: row number; the other row numbers are its own and the group's. */
+  /**
+   * @param publication row number, as the others are; absent for a work that is not here
+   * @param described such a work as an OpenURL
+   */
   record Row(
       int id,
       String pid,
       int grp,
-      int publication,
+      @Nullable Integer publication,
+      @Nullable String described,
       String state,
       String note,
       Instant asked,
@@ -29,11 +33,14 @@ interface RequestMapper {
       @Nullable String reason,
       @Nullable String link,
       @Nullable Instant until,
-      @Nullable String trouble) {}
+      @Nullable String trouble,
+      String use,
+      boolean kept,
+      @Nullable Integer text) {}
 
   String COLUMNS =
-      "select id, pid, grp, publication, state, note, asked, ended, reference, question, to_tell,"
-          + " reason, link, until, trouble from copy_request ";
+      "select id, pid, grp, publication, described, state, note, asked, ended, reference, question, to_tell,"
+          + " reason, link, until, trouble, use, kept, text from copy_request ";
 
   @Select("select lender_name as name, lender_address as address from grp where id = #{group}")
   Lender lender(int group);
@@ -52,6 +59,17 @@ interface RequestMapper {
             and state in ('asked', 'sent', 'asked back')
           """)
   Row open(int group, Integer[] publications);
+
+  @Select(
+      COLUMNS
+          + """
+          where grp = #{group} and described = #{described}
+            and state in ('asked', 'sent', 'asked back')
+          """)
+  Row openDescribed(int group, String described);
+
+  @Select(COLUMNS + "where grp = #{group} and described = #{described} order by id desc")
+  List<Row> ofDescribed(int group, String described);
 
   @Select(COLUMNS + "where grp = #{group} and pid = #{pid}")
   Row find(int group, String pid);
@@ -91,10 +109,17 @@ interface RequestMapper {
 
   @Select(
       """
-      insert into copy_request (pid, grp, publication, state, note, asked, system_due)
-      values (#{pid}, #{group}, #{publication}, 'asked', #{note}, #{now}, now()) returning id
+      insert into copy_request (pid, grp, publication, described, state, note, asked, system_due)
+      values (#{pid}, #{group}, #{publication}, #{described}, 'asked', #{note}, #{now}, now())
+      returning id
       """)
-  int add(String pid, int group, int publication, String note, Instant now);
+  int add(
+      String pid,
+      int group,
+      @Nullable Integer publication,
+      @Nullable String described,
+      String note,
+      Instant now);
 
   @Insert(
       """
@@ -134,14 +159,16 @@ interface RequestMapper {
       @Nullable String reason,
       @Nullable String link,
       @Nullable Instant until,
-      @Nullable Instant ended) {}
+      @Nullable Instant ended,
+      String use,
+      boolean kept) {}
 
   /** Nothing happens where a member did something to it meanwhile. */
   @Update(
       """
       update copy_request set state = #{state}, ended = #{ended}, reference = #{reference},
         question = coalesce(#{question}, question), to_tell = null, reason = #{reason},
-        link = #{link}, until = #{until}, trouble = null
+        link = #{link}, until = #{until}, use = #{use}, kept = #{kept}, trouble = null
       where id = #{id} and state = #{from} and to_tell is not distinct from #{told}
       """)
   int said(Said said);
@@ -191,13 +218,20 @@ interface RequestMapper {
       where r.system_due <= #{now} and (r.looked is null or r.looked <= #{old}) and (
         (g.lender_address <> '' and r.state = 'asked')
         or (r.reference is not null and r.state in ('sent', 'asked back'))
-        or (r.state = 'delivered' and r.until < #{today}))
+        or (r.state = 'delivered' and r.text is null and r.until < #{today})
+        or (r.state = 'delivered' and r.kept and r.text is null and r.link is not null
+          and r.publication is not null
+          and r.ended > #{today}::timestamptz - interval '14 days'))
       order by r.system_due, r.id limit #{most}
       """)
   List<Integer> due(Instant now, Instant old, Instant today, int most);
 
   @Update("update copy_request set looked = #{today}, system_due = #{due} where id = #{id}")
   void looked(int id, Instant today, Instant due);
+
+  /** It is here; {@code text}: which text of the group it became. */
+  @Update("update copy_request set text = #{text}, trouble = null where id = #{id}")
+  void here(int id, int text);
 
   /** To be looked at next. */
   @Update("update copy_request set looked = null, system_due = now() where id = #{id}")

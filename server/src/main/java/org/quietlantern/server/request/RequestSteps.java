@@ -30,6 +30,7 @@ class RequestSteps {
   private static final Duration SOON = Duration.ofMinutes(10);
   private final RequestMapper mapper;
   private final Lending lending;
+  private final DeliveredCopies copies;
   private final Publications publications;
   private final Commands commands;
   private final LanternProperties properties;
@@ -40,6 +41,7 @@ class RequestSteps {
   RequestSteps(
       RequestMapper mapper,
       Lending lending,
+      DeliveredCopies copies,
       Publications publications,
       Commands commands,
       LanternProperties properties,
@@ -48,6 +50,7 @@ class RequestSteps {
       TransactionTemplate transactions) {
     this.mapper = mapper;
     this.lending = lending;
+    this.copies = copies;
     this.publications = publications;
     this.commands = commands;
     this.properties = properties;
@@ -60,15 +63,16 @@ class RequestSteps {
     RequestMapper.Row row = mapper.get(id);
     try {
       if (row.state().equals(RequestState.DELIVERED.word())) {
-        expire(row);
+        take(row);
       } else {
         write(row, speak(row));
+        take(mapper.get(id));
       }
       mapper.looked(id, calendar.now(), system.now());
     } catch (Outbound.Closing stopping) {
       LOG.debug("request {} goes on after the next start", row.pid());
     } catch (IOException | IllegalArgumentException failed) {
-      LOG.info("the library of request {} does not answer: {}", row.pid(), failed.getMessage());
+      LOG.info("request {} comes no further: {}", row.pid(), failed.getMessage());
       mapper.trouble(id, Text.atMost(300, String.valueOf(failed.getMessage())));
       mapper.looked(id, calendar.now(), system.now().plus(SOON));
     }
@@ -84,11 +88,18 @@ class RequestSteps {
   }
 
   private String form(RequestMapper.Row row) {
-    StoredPublication stored = publications.ofAnybody(List.of(row.publication())).get(0);
-    return OpenUrl.of(stored.publication(), properties.stableLink(stored.pid()))
+    return described(row)
         + "&req_id="
         + OpenUrl.encoded("urn:quietlantern:request:" + row.pid())
         + (row.note().isEmpty() ? "" : "&note=" + OpenUrl.encoded(row.note()));
+  }
+
+  private String described(RequestMapper.Row row) {
+    if (row.publication() == null) {
+      return row.described();
+    }
+    StoredPublication stored = publications.ofAnybody(List.of(row.publication())).get(0);
+    return OpenUrl.of(stored.publication(), properties.stableLink(stored.pid()));
   }
 
   private void write(RequestMapper.Row row, Lending.Told told) throws IOException {
@@ -111,13 +122,33 @@ class RequestSteps {
             known(told.reason()),
             known(told.link()),
             told.until(),
-            state.isOpen() ? null : calendar.now());
+            state.isOpen() ? null : calendar.now(),
+            told.use(),
+            told.kept());
     transactions.executeWithoutResult(
         status -> {
           if (mapper.said(said) > 0 && !said.state().equals(row.state())) {
             tell(row, state);
           }
         });
+  }
+
+  /** What was delivered is fetched while it is there; what is not here by then is gone. */
+  private void take(RequestMapper.Row row) throws IOException {
+    if (!row.state().equals(RequestState.DELIVERED.word()) || row.text() != null) {
+      return;
+    }
+    if (row.until() != null && row.until().isBefore(calendar.now())) {
+      expire(row);
+    } else if (row.kept() && row.link() != null && row.publication() != null) {
+      mapper.here(row.id(), copies.keep(delivered(row, row.link())));
+    }
+  }
+
+  private DeliveredCopies.Delivered delivered(RequestMapper.Row row, String link) {
+    int first = mapper.wanting(new Integer[] {row.id()}).get(0).membership();
+    String licence = row.use().isEmpty() ? "a copy for your group alone" : row.use();
+    return new DeliveredCopies.Delivered(row.grp(), first, row.publication(), link, licence);
   }
 
   private void expire(RequestMapper.Row row) {
@@ -136,10 +167,12 @@ class RequestSteps {
 
   /** The group sees it among what happened. */
   private void tell(RequestMapper.Row row, RequestState state) {
-    String pid = publications.ofAnybody(List.of(row.publication())).get(0).pid();
-    commands.note(
-        row.grp(),
-        "request." + state.word().replace(' ', '-'),
-        new Subject(Subject.Of.PUBLICATION, pid));
+    Subject about =
+        row.publication() == null
+            ? new Subject(Subject.Of.REQUEST, row.pid())
+            : new Subject(
+                Subject.Of.PUBLICATION,
+                publications.ofAnybody(List.of(row.publication())).get(0).pid());
+    commands.note(row.grp(), "request." + state.word().replace(' ', '-'), about);
   }
 }

@@ -10,6 +10,7 @@ import org.quietlantern.core.query.Span;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.review.Readings;
 
 /**
  * Everything that is shown of one publication beside a list or on its own page.
@@ -19,6 +20,7 @@ import org.quietlantern.server.platform.Nullable;
  * @param notices what was published about it since; none for most
  * @param why the words of the search that met it, and where
  * @param said what members of the group say of it
+ * @param read who of the group says to have read it
  * @param people everybody who took part, in the order of the source
  * @param numbers its DOI and others
  * @param issued when the version appeared whose place is shown, as far as that is known
@@ -42,6 +44,7 @@ public record Leaf(
     List<Span> litAbstract,
     List<WhyShown> why,
     List<SaidShown> said,
+    List<Readings.ReadShown> read,
     List<PersonShown> people,
     List<NumberShown> numbers,
     @Nullable String issued) {

@@ -22,6 +22,7 @@ import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.review.CurrentMark;
+import org.quietlantern.server.review.Readings;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,6 +34,7 @@ public class Leaves {
   private final Publications publications;
   private final Matching matching;
   private final Reviews reviews;
+  private final Readings readings;
   private final Folders folders;
   private final Groups groups;
   private final Summaries summaries;
@@ -42,6 +44,7 @@ public class Leaves {
       Publications publications,
       Matching matching,
       Reviews reviews,
+      Readings readings,
       Folders folders,
       Groups groups,
       Summaries summaries,
@@ -49,6 +52,7 @@ public class Leaves {
     this.publications = publications;
     this.matching = matching;
     this.reviews = reviews;
+    this.readings = readings;
     this.folders = folders;
     this.groups = groups;
     this.summaries = summaries;
@@ -63,6 +67,8 @@ public class Leaves {
         reviews
             .onPublications(who.group(), List.of(stored.id()))
             .getOrDefault(stored.id(), List.of());
+    Map<Integer, Member> members =
+        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
     return new Leaf(
         summaries.of(who, stored),
@@ -82,7 +88,8 @@ public class Leaves {
         lit(highlighter, Field.TITLE, publication.title()),
         lit(highlighter, Field.ABSTRACT, publication.abstractText()),
         why(who, strategy, stored),
-        said(who, said),
+        said(said, members),
+        readings.of(who, stored, members),
         publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
         numbers(publication),
         publication.issued().map(Object::toString).orElse(null));
@@ -115,9 +122,7 @@ public class Leaves {
         .toList();
   }
 
-  private List<Leaf.SaidShown> said(Member who, List<CurrentMark> said) {
-    Map<Integer, Member> members =
-        groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
+  private static List<Leaf.SaidShown> said(List<CurrentMark> said, Map<Integer, Member> members) {
     return said.stream()
         .filter(s -> members.containsKey(s.member()))
         .map(

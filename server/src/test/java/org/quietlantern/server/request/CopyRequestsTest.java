@@ -95,9 +95,45 @@ class CopyRequestsTest {
     assertThat(ben.get("/changes?since=0").body()).contains("request.delivered");
     assertThat(ada.get("/publications/" + pid + "/ways").body()).contains("usually 4 days, of 1");
     assertThat(ada.get("/requests.csv").body()).contains("delivered,4,", "Ada Asker");
+    assertThat(there.get("publication").get("way").get("what").asString()).isEqualTo("here");
+    JsonNode copy = ben.get("/publications/" + pid + "/texts").ok().get("copies").get(0);
+    assertThat(copy.get("origin").asString()).isEqualTo("delivered");
+    assertThat(copy.get("by").asString()).isEqualTo("Ada Asker");
+    assertThat(copy.get("licence").asString()).contains("own study");
+    assertThat(copy.get("doubt")).isNull();
+    Client other = APP.group("Olga Other").client(0);
+    assertThat(other.get("/texts/" + copy.get("id").asString()).status()).isEqualTo(404);
+    daysPass(15);
+    assertThat(only(ada, pid).get("state").asString()).as("it is here").isEqualTo("delivered");
+  }
+
+  @DisplayName("A copy that must not be kept is shown where it is, and expires with it")
+  @Test
+  void shownOnly() {
+    String pid = article("9");
+    ask(ada, pid);
+    work();
+    daysPass(4);
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("delivered");
+    assertThat(ada.get("/publications/" + pid + "/texts").ok().get("copies")).isEmpty();
     daysPass(15);
     assertThat(only(ada, pid).get("state").asString()).isEqualTo("expired");
     assertThat(only(ada, pid).get("link")).isNull();
+  }
+
+  @DisplayName("Where the copy should be is something else: it says so, and is tried again")
+  @Test
+  void notThere() {
+    lend("");
+    String pid = article("0-2");
+    String path = "/requests/" + ask(ada, pid).get("request").asString() + "/state";
+    String wrong = APP.outside().address() + "/lending/copies/none.pdf";
+    Map<String, Object> came = Map.of("state", "delivered", "link", wrong);
+    ben.write("PUT", path, came, UUID.randomUUID()).ok();
+    work();
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("delivered");
+    assertThat(only(ada, pid).get("trouble").asString()).isNotBlank();
+    assertThat(ada.get("/publications/" + pid + "/texts").ok().get("copies")).isEmpty();
   }
 
   @DisplayName("Asked twice in a group it is one request; whoever joined can leave it again")

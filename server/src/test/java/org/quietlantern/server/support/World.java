@@ -183,6 +183,7 @@ public final class World {
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one", "asked" -> "?name=Moths";
       case "loads" -> "?name=moths.xml&into=Moths";
+      case "described" -> "?described=rft.atitle%3DLamps";
       case "texts" -> "?name=moths.html&sure=true";
       default -> "";
     };
@@ -233,6 +234,8 @@ public final class World {
     body.put("mend", false);
     body.put("kind", "task");
     body.put("shared", true);
+    body.put("extent", "text");
+    body.put("described", "rft.atitle=Lamps+nobody+has&rft.date=2024");
     body.put("done", false);
     body.put("label", "204");
     body.put("version", "final");

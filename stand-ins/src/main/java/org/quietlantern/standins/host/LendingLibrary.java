@@ -49,7 +49,9 @@ public final class LendingLibrary implements HttpHandler {
   private enum Manner {
     DELIVERS,
     ASKS_BACK,
-    REFUSES
+    REFUSES,
+    /** Delivers what must not be kept. */
+    SHOWS
   }
 
   /** {@code answered}: when it was told what it wanted to know; else empty. */
@@ -111,6 +113,7 @@ public final class LendingLibrary implements HttpHandler {
     return switch (doi.isEmpty() ? '0' : doi.charAt(doi.length() - 1)) {
       case '3' -> Manner.ASKS_BACK;
       case '7' -> Manner.REFUSES;
+      case '9' -> Manner.SHOWS;
       default -> Manner.DELIVERS;
     };
   }
@@ -146,7 +149,11 @@ public final class LendingLibrary implements HttpHandler {
         "link",
         address + COPIES + asked.text() + ".pdf",
         "until",
-        sent.plus(OFFERED).toString());
+        sent.plus(OFFERED).toString(),
+        "use",
+        "for your group's own study",
+        "kept",
+        manner == Manner.SHOWS ? "no" : "yes");
   }
 
   private void copy(HttpExchange exchange, Asked asked) throws IOException {

@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { Act, DialogForm } from '../../ui';
+import { useHere } from '../session';
+import { useNoteLibrary } from './holdingsApi';
+
+/** The group's library, asked for whatever is not open; a coordinator says where. */
+export function Library({ name, address }: { name: string; address: string }) {
+  const here = useHere();
+  const [changing, setChanging] = useState(false);
+  const openUrl = `${location.origin}/openurl`;
+  return (
+    <p className="mt-2 max-w-[75ch] text-soft">
+      {address
+        ? `What is not open to all leads to ${name || 'your library'} as well (${new URL(address).host}).`
+        : 'No library is known that could be asked by a link (OpenURL).'}{' '}
+      {here.me.role === 'coordinator' && (
+        <Act onClick={() => setChanging(true)}>Change where links lead</Act>
+      )}{' '}
+      Others lead here by <span className="select-all">{openUrl}</span>.
+      {changing && <Change name={name} address={address} onClose={() => setChanging(false)} />}
+    </p>
+  );
+}
+
+function Change({ onClose, ...known }: { name: string; address: string; onClose: () => void }) {
+  const here = useHere();
+  const noting = useNoteLibrary(here.id);
+  const [name, setName] = useState(known.name);
+  const [address, setAddress] = useState(known.address);
+  return (
+    <DialogForm
+      title="Where links to the library lead"
+      act="Note it"
+      disabled={noting.isPending}
+      error={noting.error}
+      onSubmit={() => noting.mutate({ name, address }, { onSuccess: onClose })}
+      onClose={onClose}
+    >
+      <label className="block">
+        Name of the library
+        <input
+          className="field mt-1 block w-full"
+          maxLength={200}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <label className="mt-2 block">
+        Address of its link resolver (empty: none)
+        <input
+          className="field mt-1 block w-full"
+          value={address}
+          onChange={(event) => setAddress(event.target.value)}
+        />
+      </label>
+    </DialogForm>
+  );
+}
