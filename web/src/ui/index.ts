@@ -5,6 +5,7 @@ export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';
 export { ChoiceField, NameField } from './Fields';
 export { Lamp } from './Lamp';
+export { Menu } from './Menu';
 export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
 export { useCopyAddress, useCopyLink, useCopyText } from './useCopyLink';

@@ -39,10 +39,19 @@ export function useLeaf(group: string, id: string, strategy: Strategy | null) {
 export function useOpening(group: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async ({ publication, step }: { publication: string; step?: string }) => {
+    mutationFn: async ({
+      publication,
+      step,
+      downloaded,
+    }: {
+      publication: string;
+      step?: string;
+      /** Its text was taken along. */
+      downloaded?: boolean;
+    }) => {
       await api.PUT('/api/groups/{group}/publications/{publication}/opened', {
         params: { path: { group, publication } },
-        body: step ? { step } : {},
+        body: { ...(step ? { step } : {}), ...(downloaded ? { downloaded } : {}) },
       });
     },
     onSuccess: () => void client.invalidateQueries({ queryKey: [...keys.living(group), 'rows'] }),

@@ -4,6 +4,7 @@ import type { Schema } from '../../api';
 import { Act, counted } from '../../ui';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
+import { Downloads } from './Downloads';
 import { About, Forms } from './Forms';
 import { PageBox } from './PageBox';
 import type { Open } from './Reader';
@@ -87,9 +88,7 @@ export function Bar({
           <Act hint="c" onClick={onCite}>
             Citation
           </Act>
-          <a className="act" href={`/api/groups/${here.id}/texts/${text.copy.id}/file`} download>
-            Download
-          </a>
+          <Downloads text={text} />
           <Act hint="u" onClick={onBack}>
             Back
           </Act>

@@ -94,6 +94,24 @@ it('keeps a note whose place is gone, says so, and copies it with citation and p
   );
 });
 
+it('takes the file along alone or with its citation, and notes it on the trail', async () => {
+  const asked = serve(answers());
+  show();
+  await userEvent.click(await screen.findByRole('button', { name: 'Download' }));
+  expect(screen.getByText('the file')).toHaveAttribute('href', '/api/groups/group/texts/copy/file');
+  expect(screen.queryByText('with the notes in it')).toBeNull();
+  await userEvent.keyboard('{Escape}');
+  expect(screen.queryByText('the file')).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Download' }));
+  await userEvent.click(screen.getByText('with its citation (ZIP)'));
+  expect(screen.queryByText('the file')).toBeNull();
+  await vi.waitFor(() =>
+    expect(asked.find((one) => one.path === '/publications/pub/opened')?.body).toEqual({
+      downloaded: true,
+    }),
+  );
+});
+
 it('says that a passage has to be chosen first', async () => {
   const asked = serve(answers());
   show();

@@ -28,6 +28,7 @@ export function Opened({ words }: { words: string }) {
             </Link>
             <span className="block text-[13px] text-soft">
               {day(line.at)}
+              {line.downloaded && ' · downloaded'}
               {line.q && (
                 <>
                   {' · from '}

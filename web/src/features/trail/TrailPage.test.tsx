@@ -23,7 +23,15 @@ const PAGE: Schema['TrailPage'] = {
   steps: [
     step('one', 'bats', {
       before: 40,
-      opened: [{ id: 'p1', title: 'Bats of fens', retracted: true, at: '2026-11-24T06:41:00Z' }],
+      opened: [
+        {
+          id: 'p1',
+          title: 'Bats of fens',
+          retracted: true,
+          downloaded: false,
+          at: '2026-11-24T06:41:00Z',
+        },
+      ],
     }),
     step('two', 'owls', { at: '2026-11-23T06:40:00Z' }),
     step('three', 'moths', { at: '2026-11-23T06:30:00Z' }),

@@ -6,6 +6,8 @@ import org.quietlantern.core.text.Passage;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.Attachment;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -122,6 +124,12 @@ class MarginController {
       @RequestParam(defaultValue = "false") boolean open) {
     byte[] file = files.of(me, new MarginNotes.Wanted(words, kind, mine, open), form);
     return Attachment.of(Attachment.name("Margin notes", form), file);
+  }
+
+  /** The file of a text with the notes in it, as annotations (ISO 32000-2, 12.5). */
+  @GetMapping("/texts/{text}/noted")
+  ResponseEntity<Resource> noted(Member me, @PathVariable String text) {
+    return files.noted(me, text).answer(CacheControl.noStore());
   }
 
   /** Changes a note; whether a shared task is done, anybody may say. */

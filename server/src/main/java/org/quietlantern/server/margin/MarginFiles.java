@@ -5,15 +5,19 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.report.Document;
 import org.quietlantern.core.report.DocxWriter;
 import org.quietlantern.core.report.TextWriter;
+import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.Passage;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.reading.Downloads;
 import org.springframework.stereotype.Component;
 
 /** Margin notes to take along: as text, as DOCX, as Web Annotations (W3C, 23 February 2017). */
@@ -21,10 +25,12 @@ import org.springframework.stereotype.Component;
 class MarginFiles {
   private static final String CONTEXT = "http://www.w3.org/ns/anno.jsonld";
   private final MarginNotes notes;
+  private final Downloads downloads;
   private final LanternProperties properties;
   private final Json json;
 
-  MarginFiles(MarginNotes notes, LanternProperties properties, Json json) {
+  MarginFiles(MarginNotes notes, Downloads downloads, LanternProperties properties, Json json) {
+    this.downloads = downloads;
     this.notes = notes;
     this.properties = properties;
     this.json = json;
@@ -39,6 +45,32 @@ class MarginFiles {
       case "jsonld" -> json.write(collection(all)).getBytes(StandardCharsets.UTF_8);
       default -> throw Refusal.unknown();
     };
+  }
+
+  /** The file of a text with the notes in it that the member may see. */
+  Downloads.Download noted(Member who, String text) {
+    List<NotedPdf.Note> all =
+        notes.ofText(who, text).stream()
+            .map(
+                one ->
+                    new NotedPdf.Note(
+                        one.note().by(), said(one.note()), one.note().at(), one.passage()))
+            .toList();
+    return downloads.noted(who, text, all);
+  }
+
+  private static String said(MarginNotes.NoteShown note) {
+    return Stream.concat(
+            Stream.of(own(note)),
+            note.remarks().stream().map(remark -> remark.by() + ": " + remark.text()))
+        .filter(line -> !line.isEmpty())
+        .collect(Collectors.joining("\n"));
+  }
+
+  /** What its writer says; empty where the passage alone is marked. */
+  private static String own(MarginNotes.NoteShown note) {
+    String kind = note.kind().equals("note") ? "" : note.kind() + ": ";
+    return kind + note.text() + (note.done() ? " (done)" : "");
   }
 
   /** Work by work, in the order in which the newest note of each came. */
@@ -59,10 +91,9 @@ class MarginFiles {
     List<Document.Block> blocks = new ArrayList<>();
     String page = note.label().isEmpty() ? "" : " (p. " + note.label() + ")";
     blocks.add(new Document.Paragraph("“" + note.quote() + "”" + page));
-    String kind = note.kind().equals("note") ? "" : note.kind() + ": ";
-    String done = note.done() ? " (done)" : "";
-    if (!note.text().isEmpty() || !kind.isEmpty()) {
-      blocks.add(new Document.Paragraph(note.by() + ", " + kind + note.text() + done));
+    String own = own(note);
+    if (!own.isEmpty()) {
+      blocks.add(new Document.Paragraph(note.by() + ", " + own));
     }
     note.remarks()
         .forEach(said -> blocks.add(new Document.Paragraph("  " + said.by() + ": " + said.text())));

@@ -180,6 +180,12 @@ class MarginNotes {
     return written(who, chosen(who, wanted, 0, Integer.MAX_VALUE));
   }
 
+  /** At the work of a text, in its order. */
+  List<Written> ofText(Member who, String text) {
+    StoredPublication work = texts.work(who, text);
+    return written(who, mapper.of(who.group(), who.id(), publications.withParts(work)));
+  }
+
   private List<Written> written(Member who, List<MarginMapper.Row> rows) {
     List<Integer> ids = rows.stream().map(MarginMapper.Row::publication).distinct().toList();
     Map<Integer, StoredPublication> works = new LinkedHashMap<>();

@@ -1,26 +1,58 @@
 package org.quietlantern.server.reading;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.text.NotedPdf;
+import org.quietlantern.core.text.TakenText;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.Attachment;
+import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Files of texts to take along, named by whose, of which year and by their first words. */
 @Service
-class Downloads {
+public class Downloads {
   private static final int WORDS = 6;
   private final TextMapper mapper;
   private final GroupTexts texts;
+  private final TextWorker worker;
+  private final LanternProperties properties;
 
   /** {@code type}: its media type. */
-  record Download(String name, String type, Resource file) {}
+  public record Download(String name, String type, Resource file) {
+    /** {@code kept}: how long a browser may keep it. */
+    public ResponseEntity<Resource> answer(CacheControl kept) {
+      return ResponseEntity.ok()
+          .contentType(MediaType.parseMediaType(type))
+          .cacheControl(kept)
+          .header(HttpHeaders.CONTENT_DISPOSITION, Attachment.disposition(name))
+          .body(file);
+    }
+  }
 
-  Downloads(TextMapper mapper, GroupTexts texts) {
+  Downloads(TextMapper mapper, GroupTexts texts, TextWorker worker, LanternProperties properties) {
+    this.properties = properties;
+    this.worker = worker;
     this.mapper = mapper;
     this.texts = texts;
   }
@@ -35,6 +67,57 @@ class Downloads {
         // A page of others is never one of ours.
         isPdf ? "application/pdf" : "application/octet-stream",
         new TextFile(mapper, row));
+  }
+
+  /** A ZIP of the file and, beside it, its citation with the stable link: as text and as RIS. */
+  @Transactional(readOnly = true)
+  public Download bundle(Member who, String text) {
+    Download file = of(who, text);
+    StoredPublication work = texts.work(who, text);
+    String link = properties.stableLink(work.pid());
+    String cited = PlainCitation.of(work.publication()) + "\n" + link + "\n";
+    String ris =
+        new RisWriter()
+            .write(List.of(new RisWriter.Item(work.publication(), work.pid(), link, "")));
+    String stem = file.name().replaceFirst("\\.\\w+$", "");
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+      put(zip, file.name(), file.file().getContentAsByteArray());
+      put(zip, stem + ".txt", cited.getBytes(StandardCharsets.UTF_8));
+      put(zip, stem + ".ris", ris.getBytes(StandardCharsets.UTF_8));
+    } catch (IOException gone) {
+      throw new UncheckedIOException(gone);
+    }
+    Resource all = new ByteArrayResource(bytes.toByteArray());
+    return new Download(stem + ".zip", "application/zip", all);
+  }
+
+  private static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
+    zip.putNextEntry(new ZipEntry(name));
+    zip.write(content);
+    zip.closeEntry();
+  }
+
+  /**
+   * The file with notes in it, for a PDF. Not to be called in a transaction.
+   *
+   * @param notes in the order in which they stand
+   */
+  public Download noted(Member who, String text, List<NotedPdf.Note> notes) {
+    TextMapper.Row row = texts.row(who, text);
+    if (!row.form().equals("pdf")) {
+      throw Refusal.conflict("form", "Notes are put into files; this text is a page of the web.");
+    }
+    try {
+      byte[] pdf = worker.write(new TextFile(mapper, row).getContentAsByteArray(), notes);
+      String name = name(texts.work(who, row).publication()) + " with notes";
+      return new Download(
+          Attachment.name(name, "pdf"), "application/pdf", new ByteArrayResource(pdf));
+    } catch (TakenText.Unreadable why) {
+      throw Refusal.unusable("text", why.getMessage());
+    } catch (IOException gone) {
+      throw new UncheckedIOException(gone);
+    }
   }
 
   private static String name(Publication publication) {

@@ -150,6 +150,11 @@ public class GroupTexts {
     return publications.byId(Viewer.of(who), List.of(row.publication())).get(0);
   }
 
+  /** The same by the text's id. */
+  public StoredPublication work(Member who, String text) {
+    return work(who, row(who, text));
+  }
+
   /** Guests read what anybody may; what members brought in is theirs. */
   private static boolean mayRead(Member who, TextMapper.Row row) {
     return who.mayWrite() || row.origin().equals(TextStore.FETCHED);

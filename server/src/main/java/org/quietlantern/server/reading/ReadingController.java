@@ -7,11 +7,8 @@ import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -97,12 +94,15 @@ class ReadingController {
   /** Its file, whole or in parts, under a name that tells whose it is (RFC 9110, 14). */
   @GetMapping("/texts/{text}/file")
   ResponseEntity<Resource> file(Member me, @PathVariable String text) {
-    Downloads.Download download = downloads.of(me, text);
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(download.type()))
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate().immutable())
-        .header(HttpHeaders.CONTENT_DISPOSITION, Attachment.disposition(download.name()))
-        .body(download.file());
+    return downloads
+        .of(me, text)
+        .answer(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate().immutable());
+  }
+
+  /** The same with its citation and stable link beside it, as a ZIP. */
+  @GetMapping("/texts/{text}/bundle")
+  ResponseEntity<Resource> bundle(Member me, @PathVariable String text) {
+    return downloads.bundle(me, text).answer(CacheControl.noStore());
   }
 
   /** Takes a text out of the group. */

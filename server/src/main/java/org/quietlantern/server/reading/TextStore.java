@@ -27,7 +27,7 @@ class TextStore {
   private static final int WORDS_OF_AN_ABSTRACT = 700;
 
   private final TextMapper mapper;
-  private final WordTaking taking;
+  private final TextWorker taking;
   private final PublicIds ids;
   private final Calendar calendar;
   private final Json json;
@@ -50,7 +50,7 @@ class TextStore {
 
   private record PageOut(int no, String label, String words) {}
 
-  TextStore(TextMapper mapper, WordTaking taking, PublicIds ids, Calendar calendar, Json json) {
+  TextStore(TextMapper mapper, TextWorker taking, PublicIds ids, Calendar calendar, Json json) {
     this.mapper = mapper;
     this.taking = taking;
     this.ids = ids;

@@ -142,13 +142,13 @@ public class Trail implements CommandKinds {
   }
 
   /**
-   * Notes that a member opened a publication, and by which step. Each opening is kept; the same one
-   * told twice in a row is one.
+   * Notes that a member opened a publication or took its text along, and by which step. Each is
+   * kept; the same one told twice in a row is one.
    */
   @Transactional
-  public void open(Member who, String publication, @Nullable String step) {
+  public void open(Member who, String publication, @Nullable String step, boolean downloaded) {
     int id = publications.get(Viewer.of(who), publication).id();
-    mapper.open(who.id(), id, findStep(who, step).orElse(null), calendar.now());
+    mapper.open(who.id(), id, findStep(who, step).orElse(null), calendar.now(), downloaded);
   }
 
   /** A strategy in few words, as it is named in lists and sentences. */

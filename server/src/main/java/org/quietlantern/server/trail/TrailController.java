@@ -25,8 +25,11 @@ class TrailController {
   private final Trail trail;
   private final TrailPages pages;
 
-  /** {@code step}: the step that led to it, if one did. */
-  record Opening(@Nullable String step) {}
+  /**
+   * @param step the step that led to it, if one did
+   * @param downloaded whether its text was taken along
+   */
+  record Opening(@Nullable String step, @Nullable Boolean downloaded) {}
 
   record Settle(StrategyRequest asked, String order) {}
 
@@ -44,11 +47,11 @@ class TrailController {
     return trail.settle(me, command, body.asked().toStrategy(), order);
   }
 
-  /** Notes on the member's own trail that a publication was opened. */
+  /** Notes on the member's own trail that a publication was opened, or its text taken along. */
   @PutMapping("/publications/{publication}/opened")
   @GuestsMay
   void open(Member me, @PathVariable String publication, @RequestBody Opening body) {
-    trail.open(me, publication, body.step());
+    trail.open(me, publication, body.step(), Boolean.TRUE.equals(body.downloaded()));
   }
 
   /** The member's own steps, newest first: {@code words} in them, {@code before} one of them. */

@@ -81,14 +81,15 @@ interface TrailMapper {
 
   @Insert(
       """
-      insert into opening (membership, publication, step, at)
-      select #{membership}, #{publication}, #{step}, #{now}
+      insert into opening (membership, publication, step, at, downloaded)
+      select #{membership}, #{publication}, #{step}, #{now}, #{downloaded}
       where not exists (
         select 1 from opening o
         where o.id = (select max(id) from opening where membership = #{membership})
-          and o.publication = #{publication} and o.step is not distinct from #{step}::integer)
+          and o.publication = #{publication} and o.step is not distinct from #{step}::integer
+          and o.downloaded = #{downloaded})
       """)
-  void open(int membership, int publication, Integer step, Instant now);
+  void open(int membership, int publication, Integer step, Instant now, boolean downloaded);
 
   @Select(
       """
@@ -155,15 +156,23 @@ interface TrailMapper {
   Run firstRun(int membership, String q);
 
   record OpenedRow(
-      long id, Integer step, String q, String pid, String title, boolean retracted, Instant at) {}
+      long id,
+      Integer step,
+      String q,
+      String pid,
+      String title,
+      boolean retracted,
+      Instant at,
+      boolean downloaded) {}
 
   /** What was opened from some steps, in the order of opening, each once. */
   @Select(
       """
       select o.id, o.step, '' as q, p.pid, p.fields ->> 'title' as title,
         jsonb_path_exists(p.fields, '$.relations.notices[*] ? (@.kind == "retraction")') as retracted,
-        o.at
-      from (select step, publication, min(at) as at, min(id) as id from opening
+        o.at, o.downloaded
+      from (select step, publication, min(at) as at, min(id) as id, bool_or(downloaded) as downloaded
+        from opening
         where membership = #{membership} and step = any(#{steps}) group by step, publication) o
       join publication p on p.id = o.publication order by o.id
       """)
@@ -174,7 +183,7 @@ interface TrailMapper {
       """
       select o.id, o.step, k.pid as q, p.pid, p.fields ->> 'title' as title,
         jsonb_path_exists(p.fields, '$.relations.notices[*] ? (@.kind == "retraction")') as retracted,
-        o.at
+        o.at, o.downloaded
       from opening o join publication p on p.id = o.publication
         left join step t on t.id = o.step left join kept_strategy k on k.id = t.strategy
       where o.membership = #{membership} and (#{before} = 0 or o.id < #{before})

@@ -61,9 +61,19 @@ public class TrailPages {
       Instant at,
       List<OpenedLine> opened) {}
 
-  /** A publication that was opened. {@code q}: the strategy it came from, if one did. */
+  /**
+   * A publication that was opened.
+   *
+   * @param q the strategy it came from, if one did
+   * @param downloaded whether its text was taken along
+   */
   public record OpenedLine(
-      String id, String title, boolean retracted, Instant at, @Nullable String q) {
+      String id,
+      String title,
+      boolean retracted,
+      Instant at,
+      @Nullable String q,
+      boolean downloaded) {
     /** Its title, with what became of it. */
     public String told() {
       return Titles.of(title, retracted);
@@ -130,7 +140,8 @@ public class TrailPages {
   }
 
   private static OpenedLine line(TrailMapper.OpenedRow row) {
-    return new OpenedLine(row.pid(), row.title(), row.retracted(), row.at(), row.q());
+    return new OpenedLine(
+        row.pid(), row.title(), row.retracted(), row.at(), row.q(), row.downloaded());
   }
 
   OpenedPage opened(Member who, String words, long before) {

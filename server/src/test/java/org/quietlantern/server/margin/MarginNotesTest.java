@@ -4,11 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.StreamSupport;
 import java.util.zip.ZipInputStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationMarkup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -188,6 +196,67 @@ class MarginNotesTest {
       assertThat(document).contains("lamps &lt;of");
     }
     assertThat(ada.get("/margin-notes/file/exe").status()).isEqualTo(404);
+  }
+
+  @DisplayName("The file with its notes: what its reader may see, each as an annotation")
+  @Test
+  void noted() throws Exception {
+    publication =
+        group.find("moth*").stream()
+            .filter(one -> fetched(one, "/text.pdf").isPresent())
+            .filter(one -> fetched(one, "/text.html").isPresent())
+            .findFirst()
+            .orElseThrow();
+    String pdf = fetched(publication, "/text.pdf").orElseThrow();
+    String html = fetched(publication, "/text.html").orElseThrow();
+    String words = ada.get("/texts/" + pdf + "/words").ok().get(0).asString();
+    String quote = words.lines().filter(line -> line.length() > 20).findFirst().orElseThrow();
+    write(ada, note(quote, "mine alone", false));
+    String shared = write(ada, note(quote, "for all", true));
+    ben.post("/margin-notes/" + shared + "/remarks", Map.of("text", "agreed")).ok();
+    write(ben, note("stands nowhere at all", "lost", true));
+    assertThat(contents(ada, pdf))
+        .containsExactlyInAnyOrder(
+            "mine alone",
+            "for all\nBen Answerer: agreed",
+            "Place not found: “stands nowhere at all”\nlost");
+    assertThat(contents(ben, pdf)).hasSize(2);
+    assertThat(APP.group("Other Person").client(0).get("/texts/" + pdf + "/noted").status())
+        .isEqualTo(404);
+    assertThat(ada.get("/texts/" + html + "/noted").status()).isEqualTo(409);
+  }
+
+  /** The id of the text that the group has from an address with an ending; empty: none came. */
+  private Optional<String> fetched(String of, String ending) {
+    String path = "/publications/" + of + "/texts";
+    for (JsonNode way : ada.get(path).ok().get("offered")) {
+      String address = way.get("address").asString();
+      if (address.endsWith(ending)) {
+        Client.Response come = ada.post(path + "/fetched", Map.of("address", address));
+        return come.status() != 200
+            ? Optional.empty()
+            : StreamSupport.stream(come.json().get("copies").spliterator(), false)
+                .filter(copy -> address.equals(copy.get("address").asString()))
+                .map(copy -> copy.get("id").asString())
+                .findFirst();
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static List<String> contents(Client who, String text) throws Exception {
+    byte[] noted = who.getBytes("/texts/" + text + "/noted");
+    try (PDDocument pdf = Loader.loadPDF(noted)) {
+      List<String> all = new ArrayList<>();
+      for (PDPage page : pdf.getPages()) {
+        for (PDAnnotation annotation : page.getAnnotations()) {
+          if (annotation instanceof PDAnnotationMarkup markup) {
+            all.add(markup.getContents());
+          }
+        }
+      }
+      return all;
+    }
   }
 
   @DisplayName("What cannot be a note is refused in a sentence")

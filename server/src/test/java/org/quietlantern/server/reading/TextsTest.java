@@ -2,14 +2,18 @@ package org.quietlantern.server.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import java.util.zip.DeflaterOutputStream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -234,6 +238,37 @@ class TextsTest {
     assertThat(piece.body()).isEqualTo(new String(file, 600_000, 10, StandardCharsets.UTF_8));
     assertThat(piece.header("Content-Disposition")).contains("attachment", ".html");
     assertThat(piece.header("Content-Type")).isEqualTo("application/octet-stream");
+  }
+
+  @DisplayName(
+      "Taken along with its citation: file, text and RIS under one name, and on one's trail")
+  @Test
+  void bundle() throws Exception {
+    String publication = open(-1);
+    String text = fetch(ada, publication).ok().get("copies").get(0).get("id").asString();
+    Map<String, String> inside = new LinkedHashMap<>();
+    byte[] file = ada.getBytes("/texts/" + text + "/bundle");
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(file))) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        inside.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+      }
+    }
+    assertThat(inside.keySet().stream().map(name -> name.replaceFirst("[.]\\w+$", "")).distinct())
+        .hasSize(1);
+    String cited = inside.get(inside.keySet().stream().skip(1).findFirst().orElseThrow());
+    assertThat(cited).contains(title(publication), "/p/" + publication);
+    assertThat(inside.values().stream().skip(2).findFirst().orElseThrow())
+        .contains("TY  - ", "/p/" + publication);
+    assertThat(group.client(2).get("/texts/" + text + "/bundle").status()).isEqualTo(200);
+
+    String opened = "/publications/" + publication + "/opened";
+    ada.write("PUT", opened, Map.of(), UUID.randomUUID());
+    ada.write("PUT", opened, Map.of("downloaded", true), UUID.randomUUID());
+    ada.write("PUT", opened, Map.of("downloaded", true), UUID.randomUUID());
+    JsonNode lines = ada.get("/trail/opened").ok().get("lines");
+    assertThat(lines).hasSize(2);
+    assertThat(lines.get(0).get("downloaded").asBoolean()).isTrue();
+    assertThat(lines.get(1).get("downloaded").asBoolean()).isFalse();
   }
 
   @DisplayName("Taken out, it comes back by an undo for thirty days; then its file is gone")

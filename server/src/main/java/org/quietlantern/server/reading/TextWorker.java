@@ -14,6 +14,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
@@ -21,14 +22,14 @@ import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * Has words taken out of files by a process beside this one ({@link WordTakingMain}), one at a
- * time.
+ * Has files of others read and written by a process beside this one ({@link TextWorkerMain}), one
+ * at a time.
  */
 @Component
-class WordTaking implements AutoCloseable {
+class TextWorker implements AutoCloseable {
   private static final Duration LONGEST = Duration.ofSeconds(60);
   private static final String MEMORY = "384m";
-  private static final String MAIN = WordTakingMain.class.getName();
+  private static final String MAIN = TextWorkerMain.class.getName();
 
   /** What starts a class that is packed with its libraries in one archive. */
   private static final String LAUNCHER =
@@ -41,34 +42,69 @@ class WordTaking implements AutoCloseable {
   private @Nullable Process process;
   private @Nullable BufferedReader answers;
 
-  WordTaking(LanternProperties properties, Json json) {
+  TextWorker(LanternProperties properties, Json json) {
     this.folder = properties.data().resolve("reading");
     this.json = json;
   }
 
   /** Throws {@link TakenText.Unreadable} with a sentence for people. */
-  synchronized TakenText take(TakenText.Form form, byte[] content) throws TakenText.Unreadable {
+  TakenText take(TakenText.Form form, byte[] content) throws TakenText.Unreadable {
+    return work(
+        content,
+        file -> {
+          ask(form.name(), file);
+          return json.read(Files.readString(values(file)), TakenText.class);
+        });
+  }
+
+  /** A PDF with notes in it; throws {@link TakenText.Unreadable} with a sentence for people. */
+  byte[] write(byte[] pdf, List<NotedPdf.Note> notes) throws TakenText.Unreadable {
+    return work(
+        pdf,
+        file -> {
+          Files.writeString(values(file), json.write(notes));
+          ask(TextWorkerMain.NOTED, file);
+          return Files.readAllBytes(noted(file));
+        });
+  }
+
+  private interface Work<T> {
+    T on(Path file) throws IOException, TakenText.Unreadable;
+  }
+
+  private synchronized <T> T work(byte[] content, Work<T> work) throws TakenText.Unreadable {
     try {
       Files.createDirectories(folder);
       Path file = Files.createTempFile(folder, "text", "");
-      Path taken = Path.of(file + ".json");
       try {
         Files.write(file, content);
-        String answer = ask(form + " " + file.toAbsolutePath() + "\n");
-        if (!answer.equals("ok")) {
-          throw new TakenText.Unreadable(answer.replaceFirst("^no ", ""));
-        }
-        return json.read(Files.readString(taken), TakenText.class);
+        return work.on(file);
       } finally {
         Files.deleteIfExists(file);
-        Files.deleteIfExists(taken);
+        Files.deleteIfExists(values(file));
+        Files.deleteIfExists(noted(file));
       }
     } catch (IOException noRoom) {
       throw new IllegalStateException("a text could not be looked at: " + noRoom, noRoom);
     }
   }
 
-  private String ask(String line) throws IOException {
+  private static Path values(Path file) {
+    return Path.of(file + ".json");
+  }
+
+  private static Path noted(Path file) {
+    return Path.of(file + ".pdf");
+  }
+
+  private void ask(String what, Path file) throws IOException, TakenText.Unreadable {
+    String answer = answered(what + " " + file.toAbsolutePath() + "\n");
+    if (!answer.equals("ok")) {
+      throw new TakenText.Unreadable(answer.replaceFirst("^no ", ""));
+    }
+  }
+
+  private String answered(String line) throws IOException {
     boolean isFresh = process == null || !process.isAlive();
     if (isFresh) {
       start();
@@ -121,7 +157,7 @@ class WordTaking implements AutoCloseable {
   private void start() throws IOException {
     String classes = System.getProperty("java.class.path");
     boolean isPacked =
-        WordTaking.class
+        TextWorker.class
             .getProtectionDomain()
             .getCodeSource()
             .getLocation()

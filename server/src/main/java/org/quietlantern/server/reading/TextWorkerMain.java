@@ -7,19 +7,24 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.quietlantern.core.text.HtmlTaking;
+import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.PdfTaking;
 import org.quietlantern.core.text.TakenText;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Takes words out of files in a process of its own with little memory, so that a hostile file ends
- * this and nothing else. A line in, {@code FORM PATH}, is answered by a line out: {@code ok}, and
- * what was taken stands as JSON at {@code PATH.json}; or {@code no} and a sentence. Ends with its
- * input.
+ * Reads and writes files of others in a process of its own with little memory, so that a hostile
+ * one ends this and nothing else. A line in, {@code WHAT PATH}, is answered by a line out: {@code
+ * ok} or {@code no} and a sentence. {@code PDF} and {@code HTML} take words out, to {@code
+ * PATH.json}; {@code NOTED} puts the notes at {@code PATH.json} into a PDF, to {@code PATH.pdf}.
+ * Ends with its input.
  */
-public final class WordTakingMain {
-  private WordTakingMain() {}
+public final class TextWorkerMain {
+  static final String NOTED = "NOTED";
+
+  private TextWorkerMain() {}
 
   public static void main(String[] arguments) throws IOException {
     PrintStream answers = new PrintStream(System.out, true, StandardCharsets.UTF_8);
@@ -32,8 +37,7 @@ public final class WordTakingMain {
         int gap = line.indexOf(' ');
         Path file = Path.of(line.substring(gap + 1));
         try {
-          TakenText text = take(TakenText.Form.valueOf(line.substring(0, gap)), file);
-          Files.write(Path.of(file + ".json"), json.writeValueAsBytes(text));
+          work(line.substring(0, gap), file, Path.of(file + ".json"), json);
           answers.println("ok");
         } catch (TakenText.Unreadable why) {
           answers.println("no " + why.getMessage());
@@ -42,11 +46,17 @@ public final class WordTakingMain {
     }
   }
 
-  private static TakenText take(TakenText.Form form, Path file)
+  private static void work(String what, Path file, Path values, JsonMapper json)
       throws IOException, TakenText.Unreadable {
-    return switch (form) {
-      case PDF -> PdfTaking.take(file);
-      case HTML -> HtmlTaking.take(Files.readAllBytes(file));
-    };
+    if (what.equals(NOTED)) {
+      NotedPdf.Note[] notes = json.readValue(values.toFile(), NotedPdf.Note[].class);
+      NotedPdf.write(file, List.of(notes), Path.of(file + ".pdf"));
+    } else {
+      TakenText text =
+          what.equals(TakenText.Form.PDF.name())
+              ? PdfTaking.take(file)
+              : HtmlTaking.take(Files.readAllBytes(file));
+      Files.write(values, json.writeValueAsBytes(text));
+    }
   }
 }
