@@ -56,12 +56,16 @@ is_current() {
     && { [ -z "$port" ] || [ "$port" = "$(cat "$data/port")" ]; }
 }
 
-# Where texts are keeps its port, for records name it.
+# A stand-in keeps its port where it can: records and copy requests name it.
+port_of() {
+  free_port "$(cat "$1.port" 2>/dev/null || echo "$2")" >"$1.next"
+  mv "$1.next" "$1.port"
+}
+
 start_texts() {
   local data=$1
   stop_process "$data/texts.pid"
-  free_port "$(cat "$data/texts.port" 2>/dev/null || echo 18180)" >"$data/texts.next"
-  mv "$data/texts.next" "$data/texts.port"
+  port_of "$data/texts" 18180
   launch "$data/texts" java -Xmx192m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "$(standins_jar)" \
     org.quietlantern.standins.host.Main "$(cat "$data/texts.port")"
 }
@@ -69,7 +73,7 @@ start_texts() {
 start_standins() {
   local data=$1
   stop_process "$data/stand-ins.pid"
-  free_port 18080 >"$data/stand-ins.port"
+  port_of "$data/stand-ins" 18080
   launch "$data/stand-ins" java -Xmx192m -XX:+UseSerialGC -jar "$(standins_jar)" \
     "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")"
 }

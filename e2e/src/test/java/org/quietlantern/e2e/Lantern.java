@@ -53,6 +53,11 @@ final class Lantern implements AutoCloseable {
               + " and fields::text not like '%127.0.0.1:"
               + here
               + "/%'");
+      query(
+          "update copy_request set reference = regexp_replace(reference,"
+              + " '//127[.]0[.]0[.]1:[0-9]+/', '//127.0.0.1:"
+              + read("stand-ins.port")
+              + "/')");
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

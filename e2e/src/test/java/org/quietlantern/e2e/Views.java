@@ -117,7 +117,7 @@ final class Views {
     ilse.page().locator(".text-layer span").first().waitFor();
     sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + ilse.path().replaceAll("/p/.*", "/notes"));
-    ilse.page().getByText("1 note").waitFor();
+    ilse.page().getByText("3 notes").waitFor();
     sound(ilse, scheme);
   }
 

@@ -38,6 +38,12 @@ class DemoTest {
     assertThat(here.get("/rounds").ok().get("rounds").get(0).get("reviewed").size())
         .as("guests have no lamp")
         .isEqualTo(4);
+    JsonNode notes = here.get("/margin-notes").ok().get("notes");
+    assertThat(notes).hasSize(2);
+    assertThat(notes.get(1).at("/note/remarks/0/by").asString()).isEqualTo("Ilse Brandvold");
+    JsonNode requests = here.get("/requests").ok().get("requests");
+    assertThat(requests.valueStream().map(one -> one.get("state").asString()))
+        .containsExactly("sent", "asked back", "delivered");
 
     APP.setClock(TestApp.BEGINS.plusSeconds(8L * 86_400));
     JsonNode passed = ilse.post("/api/demo/days", Map.of("days", 2)).ok();

@@ -17,6 +17,7 @@ import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.request.RequestJob;
 import org.springframework.stereotype.Service;
 
 /**
@@ -33,6 +34,7 @@ public class DemoDays {
   private final Harvests harvests;
   private final IndexKeeper index;
   private final Watching watching;
+  private final RequestJob requests;
   private final Outbound outbound;
   private final LanternProperties properties;
 
@@ -47,6 +49,7 @@ public class DemoDays {
       Harvests harvests,
       IndexKeeper index,
       Watching watching,
+      RequestJob requests,
       Outbound outbound,
       LanternProperties properties) {
     this.mapper = mapper;
@@ -54,6 +57,7 @@ public class DemoDays {
     this.harvests = harvests;
     this.index = index;
     this.watching = watching;
+    this.requests = requests;
     this.outbound = outbound;
     this.properties = properties;
   }
@@ -103,6 +107,7 @@ public class DemoDays {
     watching.run();
     reach(tomorrow);
     watching.run();
+    requests.run();
     index.catchUp();
     mapper.end();
     return new Passed(

@@ -49,8 +49,16 @@ class DemoPast {
   private final Groups groups;
   private final Arrivals arrivals;
   private final DemoHands hands;
+  private final DemoReading reading;
 
-  DemoPast(Calendar calendar, DemoDays days, Groups groups, Arrivals arrivals, DemoHands hands) {
+  DemoPast(
+      Calendar calendar,
+      DemoDays days,
+      Groups groups,
+      Arrivals arrivals,
+      DemoHands hands,
+      DemoReading reading) {
+    this.reading = reading;
     this.calendar = calendar;
     this.days = days;
     this.groups = groups;
@@ -61,6 +69,7 @@ class DemoPast {
   void liveOneDay() {
     days.pass(1);
     Instant now = calendar.now();
+    reading.live(Duration.between(now, DemoStart.PRESENT).toDays());
     if (now.isAfter(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)))) {
       return;
     }

@@ -25,7 +25,7 @@ import org.springframework.stereotype.Service;
 
 /** Writing at the margin: the writer's alone until it is shared with the group (rule T3). */
 @Service
-class Noting implements CommandKinds {
+public class Noting implements CommandKinds {
   private static final int LONGEST = 5_000;
   private static final Set<String> KINDS = Set.of("note", "question", "task");
   private final CommandKind<Noted, GoneBefore> write =
@@ -44,7 +44,7 @@ class Noting implements CommandKinds {
   private final Calendar calendar;
 
   /** {@code note}: its id. */
-  record Noted(String note) {}
+  public record Noted(String note) {}
 
   /** {@code gone}: whether it was not there before. */
   record GoneBefore(int note, boolean gone) {}
@@ -55,10 +55,10 @@ class Noting implements CommandKinds {
   record RemarkBefore(int remark) {}
 
   /** What is written. {@code done}: of a task. */
-  record Saying(String kind, @Nullable String text, boolean shared, boolean done) {}
+  public record Saying(String kind, @Nullable String text, boolean shared, boolean done) {}
 
   /** Where it is written: the passage, the number on its page and the version of the text. */
-  record At(Passage passage, String label, String version) {}
+  public record At(Passage passage, String label, String version) {}
 
   Noting(
       MarginMapper mapper,
@@ -75,7 +75,7 @@ class Noting implements CommandKinds {
     this.calendar = calendar;
   }
 
-  Noted write(Member who, UUID command, String pid, At at, Saying saying) {
+  public Noted write(Member who, UUID command, String pid, At at, Saying saying) {
     if (at.passage().quote().isEmpty()) {
       throw Refusal.unusable("passage", "A note needs a passage.");
     }
@@ -172,7 +172,7 @@ class Noting implements CommandKinds {
   }
 
   /** Says something to a note that is shared. */
-  Noted remark(Member who, UUID command, String note, @Nullable String text) {
+  public Noted remark(Member who, UUID command, String note, @Nullable String text) {
     String words = text == null ? "" : Text.legal(text).strip();
     if (words.isEmpty() || words.length() > LONGEST) {
       throw Refusal.unusable("remark", "A remark has some words, and at most 5,000 characters.");

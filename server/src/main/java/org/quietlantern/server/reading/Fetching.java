@@ -23,7 +23,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fetches open texts, and copies that libraries deliver, so that they are read here. */
 @Service
-class Fetching implements DeliveredCopies {
+public class Fetching implements DeliveredCopies {
   /** How long somebody waits in front of a page, whatever is tried meanwhile. */
   private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -55,7 +55,7 @@ class Fetching implements DeliveredCopies {
    *
    * @param address only there; null: wherever it is, unless the group has one already
    */
-  GroupTexts.TextsHere fetch(Member who, String pid, @Nullable String address) {
+  public GroupTexts.TextsHere fetch(Member who, String pid, @Nullable String address) {
     StoredPublication stored = publications.present(Viewer.of(who), pid);
     boolean isHere =
         texts.of(who, pid).copies().stream()

@@ -86,7 +86,7 @@ public class CopyRequests implements CommandKinds {
   }
 
   /** One that is open in the group already is joined. What can be read is not asked for. */
-  Asked ask(Member who, UUID command, String pid, @Nullable String note) {
+  public Asked ask(Member who, UUID command, String pid, @Nullable String note) {
     String words = Text.atMost(LONGEST_NOTE, Text.clean(note == null ? "" : note));
     return commands.run(who, command, ask, () -> asked(who, pid, words));
   }

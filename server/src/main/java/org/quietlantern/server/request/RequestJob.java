@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /** Takes requests to the libraries and asks how they stand, each at most once an hour. */
 @Component
-class RequestJob implements Job {
+public class RequestJob implements Job {
   private static final int AT_A_TIME = 20;
   private static final Duration HOUR = Duration.ofHours(1);
   private final RequestMapper mapper;

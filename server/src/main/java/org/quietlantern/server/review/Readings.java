@@ -36,7 +36,7 @@ public class Readings implements CommandKinds {
   private final Calendar calendar;
 
   /** {@code extent}: {@code nothing}, {@code abstract} or {@code text}. */
-  record ReadSaid(String extent) {}
+  public record ReadSaid(String extent) {}
 
   /** For an undo: what was said before, and when. */
   record Before(int membership, int publication, String extent, @Nullable Instant at) {}
@@ -56,7 +56,7 @@ public class Readings implements CommandKinds {
   }
 
   /** Says what of a work the member has read; {@code nothing} takes back what was said. */
-  ReadSaid say(Member who, UUID command, String pid, String extent) {
+  public ReadSaid say(Member who, UUID command, String pid, String extent) {
     if (!EXTENTS.contains(extent)) {
       throw Refusal.unusable("extent", "What is read is the abstract or the text.");
     }
