@@ -1,5 +1,6 @@
 export { AccessWord, isReadHere } from './AccessWord';
 export { Act } from './Act';
+export { leaving, neighboursOf } from './cameFrom';
 export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';

@@ -5,6 +5,7 @@ import {
   Act,
   counted,
   Failed,
+  leaving,
   ListPane,
   TwoPanes,
   useCopyLink,
@@ -106,24 +107,32 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
         open={wanted !== null}
         onBack={() => setParams({}, { replace: true })}
         list={
-          <ListPane
-            label="Arrivals"
-            count={arrivals.length}
-            chosen={chosen}
-            onStep={next}
-            focusOn={focusOn}
+          <div
+            className="h-full"
+            {...leaving(
+              arrivals.map((one) => one.publication.id),
+              place.go,
+            )}
           >
-            {(index) =>
-              arrivals[index] && (
-                <ArrivalRow
-                  arrival={arrivals[index]}
-                  group={here}
-                  quiet={isLit(arrivals[index], me)}
-                  onChoose={() => place.go(index)}
-                />
-              )
-            }
-          </ListPane>
+            <ListPane
+              label="Arrivals"
+              count={arrivals.length}
+              chosen={chosen}
+              onStep={next}
+              focusOn={focusOn}
+            >
+              {(index) =>
+                arrivals[index] && (
+                  <ArrivalRow
+                    arrival={arrivals[index]}
+                    group={here}
+                    quiet={isLit(arrivals[index], me)}
+                    onChoose={() => place.go(index)}
+                  />
+                )
+              }
+            </ListPane>
+          </div>
         }
         leaf={
           leaf.data &&

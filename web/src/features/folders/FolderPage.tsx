@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, Failed, Lamp, PublicationRow, shortDay, Waiting } from '../../ui';
+import { Act, counted, Failed, Lamp, leaving, PublicationRow, shortDay, Waiting } from '../../ui';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useFolder } from './api';
@@ -66,7 +66,7 @@ export function FolderPage() {
       {total === 0 ? (
         <p className="p-6 text-soft">Nothing is kept here yet.</p>
       ) : (
-        <ol aria-label="Publications kept">
+        <ol aria-label="Publications kept" {...leaving(items.map((item) => item.publication.id))}>
           {items.map((item) => (
             <Item
               key={item.publication.id}

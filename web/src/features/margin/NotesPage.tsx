@@ -69,7 +69,7 @@ export function NotesPage() {
         >
           tasks not done
         </Act>
-        <span className="flex gap-x-3 text-soft">
+        <span className="flex items-baseline gap-x-3 text-soft">
           take along as
           {(['txt', 'docx', 'jsonld'] as const).map((form) => (
             <a

@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
-import { Act, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
+import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useLeaf, useMark, useOpening } from './api';
 import { Details } from './Details';
+import { InItsList } from './InItsList';
 import { Leaf } from './Leaf';
 import { MARKS, type MarkWord } from './marks';
 import { useMarkKeys } from './useMarkKeys';
@@ -36,11 +37,19 @@ export function PublicationPage() {
   useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
   useKeys({ l: link, n: () => writes && setKeeping(true) });
   if (leaf.error) return <Failed error={leaf.error} />;
-  if (!leaf.data) return <Waiting what="the publication" />;
+  if (!leaf.data) {
+    return (
+      <div className="page">
+        <InItsList id={id} step={step} />
+        <Waiting what="the publication" />
+      </div>
+    );
+  }
   return (
-    <article className="page">
+    <article className="page printed">
       <title>{`${leaf.data.publication.title} · Quiet Lantern`}</title>
       <h1 className="sr-only">Publication</h1>
+      <InItsList id={id} step={step} />
       <div className="max-w-[52rem]">
         <Leaf
           leaf={leaf.data}
@@ -60,6 +69,7 @@ export function PublicationPage() {
               <Act hint="l" onClick={link}>
                 Stable link
               </Act>
+              <Act onClick={() => window.print()}>Print</Act>
               <HelpLink place="publication" />
             </div>
           }
@@ -68,6 +78,9 @@ export function PublicationPage() {
           <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
           <Details leaf={leaf.data} />
         </Leaf>
+        <p className="mt-4 hidden text-soft print:block">
+          {leaf.data.stableLink} · printed on {day(here.today)}
+        </p>
       </div>
       {keeping && (
         <KeepDialog

@@ -138,7 +138,10 @@ export function Reader({
           ) : (
             <HtmlText html={text.html} zoom={zoom.now} viewing={viewing} />
           )}
-          <footer className="mx-auto max-w-[64ch] px-6 pt-2 pb-10" aria-label="After the text">
+          <footer
+            className="mx-auto max-w-[38rem] border-t border-base-300 px-6 pt-3 pb-[45vh]"
+            aria-label="After the text"
+          >
             <ReadIt leaf={leaf} offered={['text']} />
           </footer>
         </div>

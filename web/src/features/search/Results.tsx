@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { Act, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
+import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -85,7 +85,7 @@ export function Results({
         open={wanted !== null && id !== ''}
         onBack={() => show(undefined)}
         list={
-          <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
+          <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]" {...leaving(ids, place.go)}>
             <div>
               {ticked.size > 0 && (
                 <Ticked

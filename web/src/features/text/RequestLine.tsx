@@ -17,12 +17,16 @@ export function RequestLine({
 }) {
   const here = useHere();
   const say = useSay(here.id, request.id);
-  const [telling, setTelling] = useState(false);
+  const [isTelling, setTelling] = useState(false);
   const open = ['asked', 'sent', 'asked back'].includes(request.state);
+  const bySaying = request.author || byHand;
   return (
     <div>
       <p>
-        <b className="font-semibold">{request.state}</b>
+        <b className="font-semibold">
+          {request.author ? 'letter to the author, ' : ''}
+          {request.state}
+        </b>
         <span className="text-soft">
           {' · '}
           {open
@@ -54,8 +58,8 @@ export function RequestLine({
       )}
       {open && mayWrite(here) && (
         <p className="flex flex-wrap gap-x-4">
-          {!byHand && <Act onClick={() => say.mutate({ what: 'hurry' })}>How does it stand?</Act>}
-          {byHand && <Act onClick={() => setTelling(true)}>Say how it stands</Act>}
+          {!bySaying && <Act onClick={() => say.mutate({ what: 'hurry' })}>How does it stand?</Act>}
+          {bySaying && <Act onClick={() => setTelling(true)}>Say how it stands</Act>}
           <Act
             onClick={() => say.mutate({ what: 'state', state: 'withdrawn', reason: '', link: '' })}
           >
@@ -63,7 +67,7 @@ export function RequestLine({
           </Act>
         </p>
       )}
-      {telling && (
+      {isTelling && (
         <TellState
           onClose={() => setTelling(false)}
           onTell={(told) =>
@@ -83,7 +87,7 @@ function Copy({ request }: { request: Schema['RequestShown'] }) {
   const { publication, link, until, use } = request;
   const isHere = publication?.way?.what === 'here';
   return (
-    <p className="flex flex-wrap gap-x-4">
+    <p className="flex flex-wrap items-baseline gap-x-4">
       {isHere && (
         <Link className="act" to={`/g/${here.id}/p/${publication.id}/text`}>
           read here

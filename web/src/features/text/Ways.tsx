@@ -3,7 +3,7 @@ import { Link, useLocation } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, day, isReadHere } from '../../ui';
 import { mayWrite, useHere } from '../session';
-import { useLender, useRequestsOf, useWays } from './api';
+import { useLender, useRequestsOf, useWays, useWrote } from './api';
 import { AskForCopy } from './AskForCopy';
 import { BringText } from './BringText';
 import { letter } from './letter';
@@ -53,7 +53,6 @@ function Step({
   /** Whether the text is here already, so that nothing has to be fetched. */
   isHere: boolean;
 }) {
-  const here = useHere();
   if (way.what === 'here') {
     return (
       <>
@@ -92,15 +91,7 @@ function Step({
     );
   }
   if (way.what === 'author') {
-    const { title } = leaf.publication;
-    return (
-      <>
-        <a className="act" href={letter(leaf.authors[0] ?? '', title, leaf.citation, here.me.name)}>
-          {way.word}
-        </a>
-        <span className="text-soft"> {way.ground}, with the citation filled in</span>
-      </>
-    );
+    return <Write way={way} leaf={leaf} />;
   }
   return <Ask way={way} leaf={leaf} />;
 }
@@ -122,6 +113,34 @@ function Ask({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
       {mayWrite(here) ? <Act onClick={() => setAsking(true)}>{way.word}</Act> : way.word}
       <span className="text-soft"> {way.ground}</span>
       {asking && <AskForCopy leaf={leaf} onClose={() => setAsking(false)} />}
+    </>
+  );
+}
+
+/** A letter that the member's own mail program sends; that it was sent, the member says. */
+function Write({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
+  const here = useHere();
+  const wrote = useWrote(here.id);
+  const [opened, setOpened] = useState(false);
+  const { id, title } = leaf.publication;
+  return (
+    <>
+      <a
+        className="act"
+        href={letter(leaf.authors[0] ?? '', title, leaf.citation, here.me.name)}
+        onClick={() => setOpened(true)}
+      >
+        {way.word}
+      </a>
+      <span className="text-soft"> {way.ground}, with the citation filled in</span>{' '}
+      {opened && mayWrite(here) && (
+        <Act
+          disabled={wrote.isPending}
+          onClick={() => wrote.mutate(id, { onSuccess: () => setOpened(false) })}
+        >
+          I sent it: note it for the group
+        </Act>
+      )}
     </>
   );
 }

@@ -74,6 +74,17 @@ export function useAsk(group: string) {
   );
 }
 
+/** Notes that the member wrote to the author. */
+export function useWrote(group: string) {
+  return useAsking(group, async (publication: string, command) =>
+    body(
+      await api.POST('/api/groups/{group}/publications/{publication}/letters', {
+        params: { path: { group, publication }, header: commandHeader(command) },
+      }),
+    ),
+  );
+}
+
 /** It can be undone as long as no library has it. */
 function useAsking<Wanted>(
   group: string,
@@ -90,7 +101,9 @@ function useAsking<Wanted>(
       tell({
         text: asked.joined
           ? `Your group asked for it before (${asked.state}); you are told too.`
-          : 'Asked for a copy.',
+          : asked.state === 'sent'
+            ? 'Noted that you wrote.'
+            : 'Asked for a copy.',
         command,
       }),
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),

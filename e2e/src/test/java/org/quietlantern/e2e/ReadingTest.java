@@ -3,12 +3,14 @@ package org.quietlantern.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -103,6 +105,62 @@ class ReadingTest {
       ilse.page().keyboard().press("u");
       assertThat(ilse.line(1)).hasValue("moth*");
       assertThat(ilse.path()).isEqualTo(list);
+    }
+  }
+
+  @DisplayName(
+      "From a title to its page, on to its neighbours in a hurry, and back to the same place")
+  @Test
+  void neighbours() {
+    try (Person ilse = person("ilse")) {
+      ilse.search("moth*");
+      Locator list = ilse.page().getByLabel("Publications found");
+      Locator row = list.getByRole(AriaRole.LISTITEM).nth(4);
+      String title = row.getByRole(AriaRole.LINK).first().innerText();
+      row.getByRole(AriaRole.LINK).first().click();
+      Locator place = ilse.page().getByLabel("In its list");
+      assertThat(place).containsText("5 of ");
+      ilse.page().keyboard().type("jjk", FAST);
+      assertThat(place).containsText("6 of ");
+      assertThat(ilse.page().getByRole(AriaRole.HEADING).nth(1)).not().hasText(title);
+      ilse.page().reload();
+      assertThat(place).containsText("6 of ");
+      ilse.page().keyboard().press("u");
+      assertThat(ilse.line(1)).hasValue("moth*");
+      assertThat(ilse.page().getByLabel("Leaf").getByRole(AriaRole.HEADING).first()).hasText(title);
+      assertThat(row).isInViewport();
+    }
+  }
+
+  @DisplayName(
+      "After the text it is said that it was read; the group sees it; it goes along with notes")
+  @Test
+  void afterIt() throws Exception {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      read(ilse);
+      Locator after = ilse.page().getByLabel("After the text");
+      after
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Read: text"))
+          .dblclick();
+      assertThat(after).containsText("You read: text");
+      teodor.page().navigate(lantern.address() + ilse.path());
+      assertThat(teodor.page().getByLabel("After the text"))
+          .containsText("Ilse Brandvold read: text");
+      after.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("take back")).click();
+      assertThat(teodor.page().getByLabel("After the text")).not().containsText("Ilse");
+
+      ilse.exactly("as file").click();
+      ilse.page().locator(".text-layer span").first().waitFor();
+      ilse.exactly("Download").click();
+      Download noted =
+          ilse.page().waitForDownload(() -> ilse.page().getByText("with the notes in it").click());
+      assertThat(noted.suggestedFilename()).endsWith("with-notes.pdf");
+      assertThat(Files.size(noted.path())).isPositive();
+      String trail = ilse.path().replaceAll("/p/.*", "/trail?part=opened");
+      ilse.page().navigate(lantern.address() + trail);
+      assertThat(ilse.page().getByLabel("Publications opened").getByRole(AriaRole.LISTITEM).first())
+          .containsText("downloaded");
     }
   }
 

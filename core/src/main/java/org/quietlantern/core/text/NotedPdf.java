@@ -67,6 +67,8 @@ public final class NotedPdf {
       }
       pdf.setAllSecurityToBeRemoved(true);
       new NotedPdf(pdf).put(notes);
+      // The same notes make the same file.
+      pdf.setDocumentId(0L);
       pdf.save(to.toFile());
     } catch (IOException | RuntimeException | StackOverflowError broken) {
       throw new TakenText.Unreadable("The file is broken: no notes can be put into it.", broken);

@@ -129,12 +129,12 @@ class DemoReading {
             write(
                 teodor,
                 copy.get(),
-                sentence(words, INTO),
+                sentence(words, words.indexOf(" lux")),
                 "question",
                 "Same lamps as on our verge?");
         noting.remark(
             member("Ilse"), command("demo answers"), note, "Yes, the 3000 K ones of 2019.");
-        write(teodor, copy.get(), sentence(words, 2 * INTO), "note", "For the methods section.");
+        write(teodor, copy.get(), sentence(words, INTO), "note", "For the introduction.");
         readings.say(teodor, command("demo read", "Teodor"), publication, "text");
         return;
       }
@@ -167,10 +167,11 @@ class DemoReading {
         .note();
   }
 
-  /** A sentence of a text that begins some letters down. */
-  private static Passage sentence(String words, int from) {
-    int begin = words.indexOf(". ", Math.min(from, words.length() / 2)) + 2;
-    int end = words.indexOf(". ", begin + SENTENCE);
+  /** The sentence of a text in which a letter stands; of one that is not there the first. */
+  private static Passage sentence(String words, int letter) {
+    int in = Math.max(0, Math.min(letter, words.length() / 2));
+    int begin = words.lastIndexOf(". ", in) + 2;
+    int end = words.indexOf(". ", Math.max(in, begin));
     String quote = words.substring(begin, end < 0 ? words.length() : end + 1);
     String before = words.substring(Math.max(0, begin - SENTENCE), begin);
     return new Passage(quote, before, "", 0, begin);

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -82,9 +83,10 @@ public class Downloads {
     String stem = file.name().replaceFirst("\\.\\w+$", "");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-      put(zip, file.name(), file.file().getContentAsByteArray());
-      put(zip, stem + ".txt", cited.getBytes(StandardCharsets.UTF_8));
-      put(zip, stem + ".ris", ris.getBytes(StandardCharsets.UTF_8));
+      LocalDateTime came = texts.row(who, text).at().atZone(who.zoneId()).toLocalDateTime();
+      put(zip, came, file.name(), file.file().getContentAsByteArray());
+      put(zip, came, stem + ".txt", cited.getBytes(StandardCharsets.UTF_8));
+      put(zip, came, stem + ".ris", ris.getBytes(StandardCharsets.UTF_8));
     } catch (IOException gone) {
       throw new UncheckedIOException(gone);
     }
@@ -92,8 +94,11 @@ public class Downloads {
     return new Download(stem + ".zip", "application/zip", all);
   }
 
-  private static void put(ZipOutputStream zip, String name, byte[] content) throws IOException {
-    zip.putNextEntry(new ZipEntry(name));
+  private static void put(ZipOutputStream zip, LocalDateTime came, String name, byte[] content)
+      throws IOException {
+    ZipEntry entry = new ZipEntry(name);
+    entry.setTimeLocal(came);
+    zip.putNextEntry(entry);
     zip.write(content);
     zip.closeEntry();
   }

@@ -94,7 +94,7 @@ public class CopyRequests implements CommandKinds {
   private CommandResult<Asked, AskedBefore> asked(Member who, String pid, String note) {
     StoredPublication stored = publications.present(Viewer.of(who), pid);
     refuseReadable(who, stored);
-    RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored));
+    RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored), false);
     int id =
         open == null
             ? mapper.add(ids.next(), who.group(), stored.id(), null, note, calendar.now())
@@ -127,6 +127,23 @@ public class CopyRequests implements CommandKinds {
                   : open.id();
           return joined(who, id, open != null)
               .about(Subject.Of.REQUEST, List.of(mapper.get(id).pid()));
+        });
+  }
+
+  /** Notes that the member wrote to the author; joined where somebody in the group did before. */
+  public Asked wrote(Member who, UUID command, String pid) {
+    return commands.run(
+        who,
+        command,
+        ask,
+        () -> {
+          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored), true);
+          int id =
+              open == null
+                  ? mapper.addLetter(ids.next(), who.group(), stored.id(), calendar.now())
+                  : open.id();
+          return joined(who, id, open != null).about(Subject.Of.PUBLICATION, List.of(stored.pid()));
         });
   }
 
@@ -219,7 +236,7 @@ public class CopyRequests implements CommandKinds {
         tell,
         () -> {
           RequestMapper.Row row = find(who, request);
-          boolean byLibrary = !mapper.lender(who.group()).address().isEmpty();
+          boolean byLibrary = !row.author() && !mapper.lender(who.group()).address().isEmpty();
           boolean open = RequestState.named(row.state()).orElseThrow().isOpen();
           if (!open || (byLibrary && next != RequestState.WITHDRAWN)) {
             throw Refusal.conflict("request", "The request stands at “%s”.".formatted(row.state()));

@@ -46,6 +46,13 @@ class RequestController {
     return requests.ask(me, command, publication, body.note());
   }
 
+  /** Notes that the member wrote to the author. */
+  @PostMapping("/publications/{publication}/letters")
+  CopyRequests.Asked wrote(
+      Member me, @PathVariable String publication, @RequestHeader("Command-Id") UUID command) {
+    return requests.wrote(me, command, publication);
+  }
+
   /** Of one publication, the newest first. */
   @GetMapping("/publications/{publication}/requests")
   List<RequestLists.RequestShown> of(Member me, @PathVariable String publication) {

@@ -54,6 +54,7 @@ public class RequestLists {
    * @param publication absent where the group sees the work no longer, or never did
    * @param described the citation of one that is not in the catalogue; else absent
    * @param wanted who asked, the first one first
+   * @param author whether it was asked of the author, by a letter
    * @param days of the calendar that it has waited, or that it took
    * @param trouble why the library could not be reached, or the copy not be fetched
    * @param use what it may be used for, in the library's words
@@ -65,6 +66,7 @@ public class RequestLists {
       String state,
       List<Wanted> wanted,
       boolean mine,
+      boolean author,
       String note,
       Instant asked,
       @Nullable Instant ended,
@@ -200,6 +202,7 @@ public class RequestLists {
         row.state(),
         wants.stream().map(one -> wanted(one, members.get(one.membership()))).toList(),
         wants.stream().anyMatch(one -> one.membership() == who.id()),
+        row.author(),
         row.note(),
         row.asked(),
         row.ended(),

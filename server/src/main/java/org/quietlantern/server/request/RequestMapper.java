@@ -36,11 +36,12 @@ interface RequestMapper {
       @Nullable String trouble,
       String use,
       boolean kept,
-      @Nullable Integer text) {}
+      @Nullable Integer text,
+      boolean author) {}
 
   String COLUMNS =
       "select id, pid, grp, publication, described, state, note, asked, ended, reference, question, to_tell,"
-          + " reason, link, until, trouble, use, kept, text from copy_request ";
+          + " reason, link, until, trouble, use, kept, text, author from copy_request ";
 
   @Select("select lender_name as name, lender_address as address from grp where id = #{group}")
   Lender lender(int group);
@@ -55,10 +56,10 @@ interface RequestMapper {
   @Select(
       COLUMNS
           + """
-          where grp = #{group} and publication = any(#{publications})
+          where grp = #{group} and publication = any(#{publications}) and author = #{author}
             and state in ('asked', 'sent', 'asked back')
           """)
-  Row open(int group, Integer[] publications);
+  Row open(int group, Integer[] publications, boolean author);
 
   @Select(
       COLUMNS
@@ -128,8 +129,17 @@ interface RequestMapper {
       """)
   int join(int request, int membership, Instant now);
 
+  /** A letter that a member wrote: what comes of it, members say. */
+  @Select(
+      """
+      insert into copy_request (pid, grp, publication, state, note, asked, system_due, author)
+      values (#{pid}, #{group}, #{publication}, 'sent', '', #{now}, now(), true) returning id
+      """)
+  int addLetter(String pid, int group, int publication, Instant now);
+
   /** One that nobody wants and that no library has. */
-  @Update("delete from copy_request where id = #{id} and state = 'asked'")
+  @Update(
+      "delete from copy_request where id = #{id} and (state = 'asked' or author and state = 'sent')")
   int drop(int id);
 
   @Update(
@@ -216,7 +226,7 @@ interface RequestMapper {
       """
       select r.id from copy_request r join grp g on g.id = r.grp
       where r.system_due <= #{now} and (r.looked is null or r.looked <= #{old}) and (
-        (g.lender_address <> '' and r.state = 'asked')
+        (g.lender_address <> '' and r.state = 'asked' and not r.author)
         or (r.reference is not null and r.state in ('sent', 'asked back'))
         or (r.state = 'delivered' and r.text is null and r.until < #{today})
         or (r.state = 'delivered' and r.kept and r.text is null and r.link is not null
@@ -243,6 +253,7 @@ interface RequestMapper {
       select (ended at time zone #{zone})::date - (asked at time zone #{zone})::date
       from copy_request
       where grp = #{group} and state in ('delivered', 'expired') and ended is not null
+        and not author
       order by id desc limit 200
       """)
   List<Integer> waits(int group, String zone);

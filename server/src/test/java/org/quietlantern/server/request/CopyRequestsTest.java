@@ -239,6 +239,40 @@ class CopyRequestsTest {
     assertThat(ada.write("PUT", path, came, UUID.randomUUID()).status()).isEqualTo(409);
   }
 
+  @DisplayName(
+      "A letter to the author is noted beside a request, and members say what became of it")
+  @Test
+  void letter() {
+    String pid = article("0-2");
+    UUID command = UUID.randomUUID();
+    String path = "/publications/" + pid + "/letters";
+    String letter = ada.write("POST", path, Map.of(), command).ok().get("request").asString();
+    assertThat(ben.write("POST", path, Map.of(), UUID.randomUUID()).ok().get("joined").asBoolean())
+        .isTrue();
+    ask(ada, pid);
+    work();
+    JsonNode all = ada.get("/publications/" + pid + "/requests").ok();
+    assertThat(all).hasSize(2);
+    assertThat(all.get(1).get("author").asBoolean()).isTrue();
+    assertThat(all.get(1).get("state").asString()).isEqualTo("sent");
+    assertThat(all.get(1).get("wanted")).hasSize(2);
+    daysPass(6);
+    Map<String, Object> came = Map.of("state", "delivered", "link", "http://127.0.0.1:9/x.pdf");
+    ben.write("PUT", "/requests/" + letter + "/state", came, UUID.randomUUID()).ok();
+    JsonNode told = ada.get("/publications/" + pid + "/requests").ok().get(1);
+    assertThat(told.get("state").asString()).isEqualTo("delivered");
+    assertThat(told.get("days").asInt()).isEqualTo(6);
+    assertThat(ada.get("/publications/" + pid + "/ways").body())
+        .as("of libraries only")
+        .contains("usually 6 days, of 1");
+
+    String other = article("0-2");
+    UUID slip = UUID.randomUUID();
+    ada.write("POST", "/publications/" + other + "/letters", Map.of(), slip).ok();
+    ada.post("/actions/" + slip + "/undo", Map.of()).ok();
+    assertThat(ada.get("/publications/" + other + "/requests").ok()).isEmpty();
+  }
+
   @DisplayName("What can be read is not asked for; other groups and guests have no part in it")
   @Test
   void refused() {

@@ -63,16 +63,29 @@ public final class TestGroup {
         .asString();
   }
 
-  /** Id of a text that the group had fetched. */
+  /** Id of a file that the group had fetched. */
   public String text() {
     for (String publication : find("moth*")) {
-      Client.Response fetched =
-          client(0).post("/publications/" + publication + "/texts/fetched", Map.of());
-      if (fetched.status() == 200) {
-        return fetched.ok().get("copies").get(0).get("id").asString();
+      String path = "/publications/" + publication + "/texts";
+      for (JsonNode way : client(0).get(path).ok().get("offered")) {
+        String address = way.get("address").asString();
+        if (way.get("use").asString().equals("file")) {
+          Client.Response fetched = client(0).post(path + "/fetched", Map.of("address", address));
+          if (fetched.status() == 200) {
+            return fetched
+                .json()
+                .get("copies")
+                .valueStream()
+                .filter(copy -> copy.get("form").asString().equals("pdf"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asString();
+          }
+        }
       }
     }
-    throw new IllegalStateException("no open text came");
+    throw new IllegalStateException("no open file came");
   }
 
   /** Id of a note at a text, which is shared. */
