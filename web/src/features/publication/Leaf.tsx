@@ -140,6 +140,12 @@ function Why({
           </span>
         ))}
       </p>
+      {leaf.inside && (
+        <blockquote className="mt-1 border-l-2 border-base-300 pl-2.5 font-serif">
+          “<Marked text={leaf.inside.text} spans={leaf.inside.lit} />”
+          {leaf.inside.label && <span className="text-soft"> (p. {leaf.inside.label})</span>}
+        </blockquote>
+      )}
     </>
   );
 }

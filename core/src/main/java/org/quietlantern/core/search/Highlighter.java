@@ -57,7 +57,17 @@ public final class Highlighter {
 
   /** Where matched words stand in the text of a field: sorted, not overlapping. */
   public List<Span> lit(Field field, String text) {
-    List<Sought> here = sought.stream().filter(s -> s.fields().contains(field)).toList();
+    return lit(s -> s.fields().contains(field), text);
+  }
+
+  /** The same inside a text: of words that are looked for there, or that may be by a widening. */
+  public List<Span> litInside(String text) {
+    return lit(
+        s -> s.fields().contains(Field.TEXT) || s.fields().equals(IndexFields.DEFAULTS), text);
+  }
+
+  private List<Span> lit(Predicate<Sought> which, String text) {
+    List<Sought> here = sought.stream().filter(which).toList();
     List<Span> spans = new ArrayList<>();
     for (boolean stemmed : new boolean[] {true, false}) {
       List<Sought> alike = here.stream().filter(s -> s.stemmed() == stemmed).toList();

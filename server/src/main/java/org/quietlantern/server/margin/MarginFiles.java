@@ -13,11 +13,13 @@ import org.quietlantern.core.report.DocxWriter;
 import org.quietlantern.core.report.TextWriter;
 import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.Passage;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.reading.Downloads;
+import org.quietlantern.server.reading.GroupTexts;
 import org.springframework.stereotype.Component;
 
 /** Margin notes to take along: as text, as DOCX, as Web Annotations (W3C, 23 February 2017). */
@@ -26,11 +28,18 @@ class MarginFiles {
   private static final String CONTEXT = "http://www.w3.org/ns/anno.jsonld";
   private final MarginNotes notes;
   private final Downloads downloads;
+  private final GroupTexts texts;
   private final LanternProperties properties;
   private final Json json;
 
-  MarginFiles(MarginNotes notes, Downloads downloads, LanternProperties properties, Json json) {
+  MarginFiles(
+      MarginNotes notes,
+      Downloads downloads,
+      GroupTexts texts,
+      LanternProperties properties,
+      Json json) {
     this.downloads = downloads;
+    this.texts = texts;
     this.notes = notes;
     this.properties = properties;
     this.json = json;
@@ -49,14 +58,15 @@ class MarginFiles {
 
   /** The file of a text with the notes in it that the member may see. */
   Downloads.Download noted(Member who, String text) {
+    StoredPublication work = texts.work(who, text);
     List<NotedPdf.Note> all =
-        notes.ofText(who, text).stream()
+        notes.of(who, work).stream()
             .map(
                 one ->
                     new NotedPdf.Note(
                         one.note().by(), said(one.note()), one.note().at(), one.passage()))
             .toList();
-    return downloads.noted(who, text, all);
+    return downloads.noted(who, text, work, all);
   }
 
   private static String said(MarginNotes.NoteShown note) {

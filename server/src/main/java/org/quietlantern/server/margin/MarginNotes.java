@@ -180,16 +180,21 @@ class MarginNotes {
     return written(who, chosen(who, wanted, 0, Integer.MAX_VALUE));
   }
 
-  /** At the work of a text, in its order. */
-  List<Written> ofText(Member who, String text) {
-    StoredPublication work = texts.work(who, text);
-    return written(who, mapper.of(who.group(), who.id(), publications.withParts(work)));
+  /** All at a work, in its order, with their passages. */
+  List<Written> of(Member who, StoredPublication work) {
+    List<MarginMapper.Row> rows = mapper.of(who.group(), who.id(), publications.withParts(work));
+    return written(who, rows, Map.of(work.id(), work));
   }
 
   private List<Written> written(Member who, List<MarginMapper.Row> rows) {
     List<Integer> ids = rows.stream().map(MarginMapper.Row::publication).distinct().toList();
     Map<Integer, StoredPublication> works = new LinkedHashMap<>();
     publications.byId(Viewer.of(who), ids).forEach(work -> works.put(work.id(), work));
+    return written(who, rows, works);
+  }
+
+  private List<Written> written(
+      Member who, List<MarginMapper.Row> rows, Map<Integer, StoredPublication> works) {
     List<NoteShown> notes = shown(who, rows, works, Optional.empty());
     return IntStream.range(0, rows.size())
         .mapToObj(

@@ -106,16 +106,18 @@ public class Downloads {
   /**
    * The file with notes in it, for a PDF. Not to be called in a transaction.
    *
+   * @param work of which it is a text
    * @param notes in the order in which they stand
    */
-  public Download noted(Member who, String text, List<NotedPdf.Note> notes) {
+  public Download noted(
+      Member who, String text, StoredPublication work, List<NotedPdf.Note> notes) {
     TextMapper.Row row = texts.row(who, text);
     if (!row.form().equals("pdf")) {
       throw Refusal.conflict("form", "Notes are put into files; this text is a page of the web.");
     }
     try {
       byte[] pdf = worker.write(new TextFile(mapper, row).getContentAsByteArray(), notes);
-      String name = name(texts.work(who, row).publication()) + " with notes";
+      String name = name(work.publication()) + " with notes";
       return new Download(
           Attachment.name(name, "pdf"), "application/pdf", new ByteArrayResource(pdf));
     } catch (TakenText.Unreadable why) {

@@ -181,6 +181,25 @@ public class GroupTexts {
         part.anchor());
   }
 
+  /**
+   * A page of a text.
+   *
+   * @param label the number on it; empty where there are no pages
+   */
+  public record WrittenPage(String label, String words) {}
+
+  /** The pages of the best text that the group has of a work; none where it has none. */
+  public List<WrittenPage> pages(Member who, StoredPublication stored) {
+    return rows(who, stored).stream()
+        .filter(row -> row.doubt() == null)
+        .findFirst()
+        .map(row -> mapper.pages(row.hash()))
+        .orElse(List.of())
+        .stream()
+        .map(page -> new WrittenPage(page.label(), page.words()))
+        .toList();
+  }
+
   /** The words of its pages, in order. */
   public List<String> words(Member who, String text) {
     return mapper.pages(row(who, text).hash()).stream().map(TextMapper.PageRow::words).toList();

@@ -19,6 +19,7 @@ import org.quietlantern.server.review.Readings;
  * @param stableLink the permanent address, open to anyone
  * @param notices what was published about it since; none for most
  * @param why the words of the search that met it, and where
+ * @param inside where it was met inside its text, if it was
  * @param said what members of the group say of it
  * @param read who of the group says to have read it
  * @param people everybody who took part, in the order of the source
@@ -43,6 +44,7 @@ public record Leaf(
     List<Span> litTitle,
     List<Span> litAbstract,
     List<WhyShown> why,
+    @Nullable InsideShown inside,
     List<SaidShown> said,
     List<Readings.ReadShown> read,
     List<PersonShown> people,
@@ -90,6 +92,9 @@ public record Leaf(
 
   /** A word of a line and the fields in which it was met. */
   public record WhyShown(String line, String typed, List<String> fields) {}
+
+  /** A sentence of its text, lit; {@code label}: the number on its page, empty for none. */
+  public record InsideShown(String label, String text, List<Span> lit) {}
 
   /** What one member says. */
   public record SaidShown(

@@ -12,6 +12,7 @@ import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Highlighter;
+import org.quietlantern.core.text.Excerpt;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
@@ -21,6 +22,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.reading.GroupTexts;
 import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Readings;
 import org.quietlantern.server.review.Reviews;
@@ -38,6 +40,7 @@ public class Leaves {
   private final Folders folders;
   private final Groups groups;
   private final Summaries summaries;
+  private final GroupTexts texts;
   private final LanternProperties properties;
 
   Leaves(
@@ -48,7 +51,9 @@ public class Leaves {
       Folders folders,
       Groups groups,
       Summaries summaries,
+      GroupTexts texts,
       LanternProperties properties) {
+    this.texts = texts;
     this.publications = publications;
     this.matching = matching;
     this.reviews = reviews;
@@ -70,6 +75,7 @@ public class Leaves {
     Map<Integer, Member> members =
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
+    List<Leaf.WhyShown> why = why(who, strategy, stored);
     return new Leaf(
         summaries.of(who, stored),
         publication.authors().stream().map(PersonName::spoken).toList(),
@@ -87,12 +93,25 @@ public class Leaves {
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
         lit(highlighter, Field.TITLE, publication.title()),
         lit(highlighter, Field.ABSTRACT, publication.abstractText()),
-        why(who, strategy, stored),
+        why,
+        highlighter.flatMap(lit -> inside(who, stored, lit, why)).orElse(null),
         said(said, members),
         readings.of(who, stored, members),
         publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
         numbers(publication),
         publication.issued().map(Object::toString).orElse(null));
+  }
+
+  private Optional<Leaf.InsideShown> inside(
+      Member who, StoredPublication stored, Highlighter lit, List<Leaf.WhyShown> why) {
+    if (why.stream().noneMatch(reason -> reason.fields().contains(Field.TEXT.word()))) {
+      return Optional.empty();
+    }
+    List<GroupTexts.WrittenPage> pages = texts.pages(who, stored);
+    return Excerpt.of(pages.stream().map(GroupTexts.WrittenPage::words).toList(), lit::litInside)
+        .map(
+            found ->
+                new Leaf.InsideShown(pages.get(found.page()).label(), found.text(), found.spans()));
   }
 
   private List<Leaf.NumberShown> numbers(Publication publication) {

@@ -68,6 +68,19 @@ class InsideTest {
     assertThat(count(ada, "quibblewicks")).isZero();
     assertThat(group.find("text: quibblewick")).containsExactly(publication);
 
+    for (Map<String, Object> line :
+        List.of(line("text: quibblewick"), line("quibblewicks", "text"))) {
+      JsonNode inside =
+          ada.post(
+                  "/publications/" + publication + "/leaf",
+                  Map.of("strategy", Map.of("version", 2, "lines", List.of(line))))
+              .ok()
+              .get("inside");
+      assertThat(inside.get("text").asString()).isEqualTo("Lit by quibblewicks.");
+      assertThat(inside.at("/lit/0/start").asInt()).isEqualTo("Lit by ".length());
+    }
+    assertThat(ada.get("/publications/" + publication).ok().get("inside")).isNull();
+
     Client other = APP.group("Other Person").client(0);
     assertThat(count(other, "text: quibblewick")).isZero();
     assertThat(count(other, "quibblewicks", "text")).isZero();

@@ -7,7 +7,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -15,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 
 /** What members say to have read: a fact of its own beside what is opened and what is marked. */
 class ReadingsTest {
-  @RegisterExtension private static final TestApp APP = TestApp.shared();
+  private static final TestApp APP = TestApp.shared();
   private TestGroup group;
   private Client ada;
   private String path;

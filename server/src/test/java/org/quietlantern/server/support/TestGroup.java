@@ -2,6 +2,7 @@ package org.quietlantern.server.support;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -65,27 +66,27 @@ public final class TestGroup {
 
   /** Id of a file that the group had fetched. */
   public String text() {
-    for (String publication : find("moth*")) {
-      String path = "/publications/" + publication + "/texts";
-      for (JsonNode way : client(0).get(path).ok().get("offered")) {
-        String address = way.get("address").asString();
-        if (way.get("use").asString().equals("file")) {
-          Client.Response fetched = client(0).post(path + "/fetched", Map.of("address", address));
-          if (fetched.status() == 200) {
-            return fetched
-                .json()
-                .get("copies")
-                .valueStream()
-                .filter(copy -> copy.get("form").asString().equals("pdf"))
-                .findFirst()
-                .orElseThrow()
-                .get("id")
-                .asString();
-          }
-        }
+    return find("moth*").stream()
+        .flatMap(publication -> file(publication).stream())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private Optional<String> file(String publication) {
+    String path = "/publications/" + publication + "/texts";
+    for (JsonNode way : client(0).get(path).ok().get("offered")) {
+      if (way.get("use").asString().equals("file")) {
+        client(0).post(path + "/fetched", Map.of("address", way.get("address").asString()));
       }
     }
-    throw new IllegalStateException("no open file came");
+    return client(0)
+        .get(path)
+        .ok()
+        .get("copies")
+        .valueStream()
+        .filter(copy -> copy.get("form").asString().equals("pdf"))
+        .map(copy -> copy.get("id").asString())
+        .findFirst();
   }
 
   /** Id of a note at a text, which is shared. */
