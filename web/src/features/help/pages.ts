@@ -91,7 +91,13 @@ export const PAGES: Record<string, HelpOf> = {
       'What became of it since, a correction or a retraction, stands above everything else.',
       'Words that you select in the abstract can be looked up, or put on the sheet.',
     ],
-    keys: [...MARK_KEYS, ['n', 'keep with a note'], ['l', 'copy the stable link']],
+    keys: [
+      ...MARK_KEYS,
+      ['n', 'keep with a note'],
+      ['l', 'copy the stable link'],
+      ['j k', 'next and former of the list it was opened from'],
+      ['u', 'back to the list'],
+    ],
     words: ['keep', 'lamp', 'stable link', 'heading'],
   },
   note: {

@@ -9,6 +9,7 @@ export const TEXTS: Record<string, HelpOf> = {
       'A text that is open to all is fetched once for your group and read here; one that you have as a file is brought in from the ways to the text, for your group alone.',
       'Find goes through all pages at once: letter case, accents and line ends make no difference, an asterisk stands for any ending. The strip shows where in the work the places are.',
       'Choose a passage and note something at it. Nobody else sees it until you share it; others may then say something to it. A note holds to its words, so that it is found again in another file of the text.',
+      'After the text you can say that you read it; your group sees that, and nothing else of what you open. A file goes along alone, with its citation, or with the notes in it.',
       'Copy gives the passage with its note, and the citation with the page on the last line.',
     ],
     keys: [
