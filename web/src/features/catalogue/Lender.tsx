@@ -33,7 +33,7 @@ export function Lender({ usual }: { usual?: string }) {
             lender.address
               ? 'They go there by themselves'
               : 'You carry them there and say here how they stand'
-          }${usual ? `; ${usual}` : ''}.`}{' '}
+          }${usual ? `; ${usual}` : ''}${lender.cost ? `; ${lender.cost}` : ''}.`}{' '}
       {here.me.role === 'coordinator' && <Act onClick={() => setChanging(true)}>Change</Act>}
       {changing && <ChangeLender lender={lender} onClose={() => setChanging(false)} />}
     </p>
@@ -45,6 +45,7 @@ function ChangeLender({ lender, onClose }: { lender: Schema['LenderShown']; onCl
   const lend = useLend(here.id);
   const [name, setName] = useState(lender.name ?? '');
   const [address, setAddress] = useState(lender.address ?? '');
+  const [cost, setCost] = useState(lender.cost ?? '');
   const [kinds, setKinds] = useState<string[]>(lender.kinds ?? []);
   const flip = (kind: string) =>
     setKinds(kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind]);
@@ -55,7 +56,7 @@ function ChangeLender({ lender, onClose }: { lender: Schema['LenderShown']; onCl
       act="Note it"
       disabled={lend.isPending}
       error={lend.error}
-      onSubmit={() => lend.mutate({ name, address, kinds }, { onSuccess: onClose })}
+      onSubmit={() => lend.mutate({ name, address, kinds, cost }, { onSuccess: onClose })}
       onClose={onClose}
     >
       <label className="block">
@@ -73,6 +74,15 @@ function ChangeLender({ lender, onClose }: { lender: Schema['LenderShown']; onCl
           className="field mt-1 block w-full"
           value={address}
           onChange={(event) => setAddress(event.target.value)}
+        />
+      </label>
+      <label className="mt-2 block">
+        What a copy costs (may be left out)
+        <input
+          className="field mt-1 block w-full"
+          maxLength={200}
+          value={cost}
+          onChange={(event) => setCost(event.target.value)}
         />
       </label>
       <fieldset className="mt-2">

@@ -9,17 +9,20 @@ export function KeepDialog({
   group,
   publications,
   step,
+  why = '',
   onKept,
   onClose,
 }: {
   group: string;
   publications: string[];
   step?: string;
+  /** What its note begins as. */
+  why?: string;
   onKept?: () => void;
   onClose: () => void;
 }) {
   const choice = useChosenFolder(group, true);
-  const [note, setNote] = useState('');
+  const [note, setNote] = useState(why);
   const keep = useKeep(group);
   const submit = () => {
     choice.choose(choice.chosen);

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { counted, day } from '../../ui';
+import { Act, counted, day, useCopyText } from '../../ui';
 import { useHere } from '../session';
 import { sheetHolding, sheetWith } from '../strategy';
 import { useOutward } from './api';
@@ -70,11 +70,17 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
 
 /** Works that it cites and that no source has brought here. */
 function Elsewhere({ dois }: { dois: string[] }) {
+  const copy = useCopyText();
   return (
     <details>
       <summary className="act w-fit cursor-pointer">
         {counted(dois.length, 'work')} that it cites {dois.length === 1 ? 'is' : 'are'} not here
       </summary>
+      <Act
+        onClick={() => copy(dois.map((doi) => `https://doi.org/${doi}`).join('\n'), 'their DOIs')}
+      >
+        Copy their DOIs
+      </Act>
       <ul className="mt-1 max-h-[30vh] overflow-y-auto text-[13px]">
         {dois.map((doi) => (
           <li key={doi}>

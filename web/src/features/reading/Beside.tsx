@@ -8,6 +8,7 @@ import type { Finding } from './useFinding';
 
 /** Left of the text: its parts or the places where words stand, and a strip of where those are. */
 export function Beside({
+  leaf,
   text,
   page,
   finding,
@@ -15,6 +16,7 @@ export function Beside({
   onPart,
   onPlace,
 }: {
+  leaf: Schema['Leaf'];
   text: Schema['TextShown'];
   page: number;
   finding: Finding;
@@ -41,7 +43,7 @@ export function Beside({
         {looks && !wantsParts ? (
           <PlaceList places={finding.places} labels={text.labels} now={finding.at} onGo={onPlace} />
         ) : (
-          <Parts parts={text.parts} labels={text.labels} page={page} onGo={onPart} />
+          <Parts leaf={leaf} parts={text.parts} labels={text.labels} page={page} onGo={onPart} />
         )}
       </div>
       <Strip found={found} noted={noted} onGo={(far) => onPlace(nearest(found, far))} />

@@ -1,12 +1,19 @@
+import { useState } from 'react';
 import type { Schema } from '../../api';
+import { Act, useCopyText } from '../../ui';
+import { KeepDialog } from '../folders';
+import { mayWrite, useHere } from '../session';
+import { chapterOf, cited, meant, type Chapter } from './chapters';
 
 /** What the text consists of: chapters and sections, with figures and tables where they stand. */
 export function Parts({
+  leaf,
   parts,
   labels,
   page,
   onGo,
 }: {
+  leaf: Schema['Leaf'];
   parts: Schema['PartShown'][];
   labels: string[];
   /** The page that is read now. */
@@ -17,6 +24,10 @@ export function Parts({
   const onPage = parts.findIndex((part) => part.page === page);
   const before = parts.findLastIndex((part) => part.page < page);
   const now = paged ? Math.max(onPage, before) : -1;
+  const current = parts.findLastIndex(
+    (part, n) => n <= now && part.kind === 'section' && part.level === 1,
+  );
+  const chapter = chapterOf(leaf.publication.kind, parts, current, labels);
   if (parts.length === 0) return <p className="text-soft">The file names no parts.</p>;
   return (
     <ul>
@@ -33,9 +44,33 @@ export function Parts({
             {part.title}
             {paged && <span className="text-faint"> {labels[part.page]}</span>}
           </button>
+          {chapter && n === current && <OfChapter leaf={leaf} chapter={chapter} />}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What can be done with the chapter that is read. */
+function OfChapter({ leaf, chapter }: { leaf: Schema['Leaf']; chapter: Chapter }) {
+  const here = useHere();
+  const copy = useCopyText();
+  const [keeping, setKeeping] = useState(false);
+  return (
+    <span className="flex gap-x-3 text-[13px]">
+      <Act onClick={() => copy(cited(chapter, leaf.citation), 'the citation of the chapter')}>
+        Cite chapter
+      </Act>
+      {mayWrite(here) && <Act onClick={() => setKeeping(true)}>Keep chapter</Act>}
+      {keeping && (
+        <KeepDialog
+          group={here.id}
+          publications={[leaf.publication.id]}
+          why={meant(chapter)}
+          onClose={() => setKeeping(false)}
+        />
+      )}
+    </span>
   );
 }
 

@@ -105,6 +105,7 @@ export function Reader({
           className={`flex min-h-0 border-r border-base-300 py-3 pr-2 pl-6 max-lg:pb-14 ${shown('beside')}`}
         >
           <Beside
+            leaf={leaf}
             text={text}
             page={viewing.page}
             finding={finding}

@@ -5,7 +5,16 @@ import { useHere } from '../session';
 import { useAsk, useLender } from './api';
 
 /** A copy request: what the library needs is filled in, only what it should know besides is asked. */
-export function AskForCopy({ leaf, onClose }: { leaf: Schema['Leaf']; onClose: () => void }) {
+export function AskForCopy({
+  leaf,
+  ground,
+  onClose,
+}: {
+  leaf: Schema['Leaf'];
+  /** What is known of the way, with how long it usually takes. */
+  ground: string;
+  onClose: () => void;
+}) {
   const here = useHere();
   const lender = useLender(here.id).data;
   const ask = useAsk(here.id);
@@ -28,6 +37,10 @@ export function AskForCopy({ leaf, onClose }: { leaf: Schema['Leaf']; onClose: (
         {lender?.address
           ? `It goes to ${lender.name || 'the lending library'} with all that is known of the work.`
           : 'Your group has no library that takes requests from here: it is noted, one of you carries it there and says here how it stands.'}
+      </p>
+      <p className="mt-1 text-soft">
+        {ground}
+        {lender?.cost && `; ${lender.cost}`}
       </p>
       {unknown.length > 0 && (
         <p className="mt-2 text-soft">Not known of it: {unknown.join(', ')}.</p>

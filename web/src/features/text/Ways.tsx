@@ -112,7 +112,7 @@ function Ask({ way, leaf }: { way: Schema['WayShown']; leaf: Schema['Leaf'] }) {
     <>
       {mayWrite(here) ? <Act onClick={() => setAsking(true)}>{way.word}</Act> : way.word}
       <span className="text-soft"> {way.ground}</span>
-      {asking && <AskForCopy leaf={leaf} onClose={() => setAsking(false)} />}
+      {asking && <AskForCopy leaf={leaf} ground={way.ground} onClose={() => setAsking(false)} />}
     </>
   );
 }

@@ -191,7 +191,12 @@ export function useLend(group: string) {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
-    mutationFn: async (lender: { name: string; address: string; kinds: string[] }) => {
+    mutationFn: async (lender: {
+      name: string;
+      address: string;
+      kinds: string[];
+      cost: string;
+    }) => {
       const command = newCommand();
       body(
         await api.PUT('/api/groups/{group}/lender', {

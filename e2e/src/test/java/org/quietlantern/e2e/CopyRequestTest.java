@@ -87,6 +87,52 @@ class CopyRequestTest {
     }
   }
 
+  @DisplayName(
+      "Links: out to the group's own library, in from others, and a copy of what is not here")
+  @Test
+  void links() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      ilse.search("light");
+      String page = group(ilse) + "/p/" + delivered(ilse);
+      ilse.page().navigate(lantern.address() + group(ilse) + "/catalogue/holdings");
+      act(ilse.page().getByRole(AriaRole.MAIN), "Change where links lead").click();
+      Locator dialog = ilse.page().getByRole(AriaRole.DIALOG);
+      dialog.getByLabel("Name of the library").pressSequentially("Fjordside town library");
+      dialog.getByLabel("Address of its link").pressSequentially("links.example");
+      act(dialog, "Note it").click();
+      assertThat(dialog).containsText("This is no address");
+      dialog.getByLabel("Address of its link").fill("https://links.example/find");
+      act(dialog, "Note it").dblclick();
+      teodor.page().navigate(lantern.address() + page);
+      Locator library =
+          ways(teodor)
+              .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("at your library"));
+      assertThat(library)
+          .hasAttribute("href", Pattern.compile("^https://links.example/find[?]url_ver="));
+
+      String theirs = "/openurl?rft.atitle=Lamps+of+nowhere&rft.aulast=Sey&rft.date=2024";
+      teodor.page().navigate(lantern.address() + theirs);
+      assertThat(teodor.page().getByRole(AriaRole.MAIN))
+          .containsText("Sey (2024). Lamps of nowhere.");
+      teodor.page().getByLabel("What the library should know").pressSequentially("all of it");
+      act(teodor.page().getByRole(AriaRole.MAIN), "Ask for a copy").dblclick();
+      Locator asked = teodor.page().getByLabel("Copy requests");
+      assertThat(asked.getByRole(AriaRole.LISTITEM)).hasCount(1);
+      assertThat(asked).containsText("waiting 0 days");
+      ilse.page().navigate(lantern.address() + theirs);
+      assertThat(ilse.page().getByLabel("Copy requests")).containsText("Teodor");
+
+      String doi =
+          lantern.query(
+              "select fields->>'doi' from publication where pid = '%s'"
+                  .formatted(page.replaceAll(".*/p/", "")));
+      teodor.page().navigate(lantern.address() + "/openurl?rft_id=info:doi/" + doi);
+      assertThat(ways(teodor)).isVisible();
+      assertThat(teodor.path()).isEqualTo(page);
+    }
+  }
+
   private static String group(Person person) {
     return person.path().replaceFirst("(/g/[^/]+).*", "$1");
   }

@@ -235,6 +235,35 @@ class ReadingTest {
     }
   }
 
+  @DisplayName("A chapter of a book is cited with its pages, and kept with what is meant")
+  @Test
+  void chapter() {
+    try (Person maren = person("maren")) {
+      maren.page().context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+      maren.search("moth*");
+      String book =
+          lantern.query(
+              "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
+                  + " where p.fields->>'kind' = 'BOOK' and c->>'address' like '%/text.pdf'"
+                  + " and canonical is null and withdrawn is null and substring(c->>'address'"
+                  + " from '/doc/([0-9]+)/')::int % 61 not in (7, 13, 19, 29, 37, 43)"
+                  + " order by id limit 1");
+      String text = maren.path().replaceAll("/q/.*", "/p/" + book + "/text");
+      maren.page().navigate(lantern.address() + text);
+      maren.exactly("as file").click();
+      maren.page().locator(".text-layer span").first().waitFor();
+      maren.exactly("Cite chapter").click();
+      assertThat(maren.text("Copied the citation of the chapter.")).isVisible();
+      String cited = (String) maren.page().evaluate("navigator.clipboard.readText()");
+      assertThat(cited).matches("“.+”, pp?[.] \\d+(–\\d+)?[.] In: .+");
+      maren.exactly("Keep chapter").click();
+      assertThat(maren.page().getByRole(AriaRole.DIALOG).getByRole(AriaRole.TEXTBOX))
+          .hasValue(cited.replaceAll("[.] In: .+", ""));
+      maren.page().keyboard().press("Enter");
+      assertThat(maren.page().getByRole(AriaRole.DIALOG)).hasCount(0);
+    }
+  }
+
   @DisplayName("Written while the server cannot be reached: kept, said so, sent when it can")
   @Test
   void withoutTheServer() {

@@ -35,9 +35,13 @@ public class Lenders implements CommandKinds {
    * @param name as people call it
    * @param address that takes requests (docs/formats.md); empty: members carry them there
    * @param kinds of publications that it takes requests for
+   * @param cost of a copy, in words; empty where nobody says
    */
   public record LenderShown(
-      @Nullable String name, @Nullable String address, @Nullable List<String> kinds) {}
+      @Nullable String name,
+      @Nullable String address,
+      @Nullable List<String> kinds,
+      @Nullable String cost) {}
 
   Lenders(RequestMapper mapper, GroupHoldings holdings, Commands commands, Editions editions) {
     this.mapper = mapper;
@@ -54,7 +58,7 @@ public class Lenders implements CommandKinds {
   private LenderShown of(int group) {
     RequestMapper.Lender lender = mapper.lender(group);
     List<String> kinds = holdings.of(group).lent().stream().map(Kind::word).toList();
-    return new LenderShown(lender.name(), lender.address(), kinds);
+    return new LenderShown(lender.name(), lender.address(), kinds, lender.cost());
   }
 
   LenderShown set(Member who, UUID command, LenderShown wanted) {
@@ -79,7 +83,7 @@ public class Lenders implements CommandKinds {
   public void moved(int group, String name, String address) {
     LenderShown now = of(group);
     if (now.name().isEmpty() || now.name().equals(name)) {
-      put(group, new LenderShown(name, address, now.kinds()));
+      put(group, new LenderShown(name, address, now.kinds(), now.cost()));
     }
   }
 
@@ -89,13 +93,24 @@ public class Lenders implements CommandKinds {
   }
 
   private void put(int group, LenderShown lender) {
-    mapper.lend(group, lender.name(), lender.address(), lender.kinds().toArray(String[]::new));
+    mapper.lend(
+        group,
+        lender.name(),
+        lender.address(),
+        lender.kinds().toArray(String[]::new),
+        known(lender.cost()));
     editions.next(Editions.Kind.HOLDINGS);
   }
 
+  /** What was noted before anybody could say it has none. */
+  private static String known(@Nullable String text) {
+    return text == null ? "" : text;
+  }
+
   private static LenderShown clean(LenderShown wanted) {
-    String name = Text.atMost(LONGEST, Text.clean(wanted.name() == null ? "" : wanted.name()));
-    String address = wanted.address() == null ? "" : wanted.address().strip();
+    String name = Text.atMost(LONGEST, Text.clean(known(wanted.name())));
+    String cost = Text.atMost(LONGEST, Text.clean(known(wanted.cost())));
+    String address = known(wanted.address()).strip();
     if (!address.isEmpty() && !Outbound.isWeb(address)) {
       throw Refusal.unusable("address", "This is no address: https:// and what follows.");
     }
@@ -105,7 +120,7 @@ public class Lenders implements CommandKinds {
         throw Refusal.unusable("kinds", "There is no kind “%s”.".formatted(Text.atMost(50, one)));
       }
     }
-    return new LenderShown(name, address, kinds.stream().distinct().toList());
+    return new LenderShown(name, address, kinds.stream().distinct().toList(), cost);
   }
 
   @Override

@@ -11,7 +11,7 @@ import org.quietlantern.server.platform.Nullable;
 @Mapper
 interface RequestMapper {
   /** {@code address} empty: members carry requests there by themselves. */
-  record Lender(String name, String address) {}
+  record Lender(String name, String address, String cost) {}
 
   /**
    * @param publication row number, as the others are; absent for a work that is not here
@@ -43,15 +43,20 @@ interface RequestMapper {
       "select id, pid, grp, publication, described, state, note, asked, ended, reference, question, to_tell,"
           + " reason, link, until, trouble, use, kept, text, author from copy_request ";
 
-  @Select("select lender_name as name, lender_address as address from grp where id = #{group}")
+  @Select(
+      """
+      select lender_name as name, lender_address as address, lender_cost as cost from grp
+      where id = #{group}
+      """)
   Lender lender(int group);
 
   @Update(
       """
-      update grp set lender_name = #{name}, lender_address = #{address}, lends = #{kinds}
+      update grp set lender_name = #{name}, lender_address = #{address}, lends = #{kinds},
+        lender_cost = #{cost}
       where id = #{group}
       """)
-  void lend(int group, String name, String address, String[] kinds);
+  void lend(int group, String name, String address, String[] kinds, String cost);
 
   @Select(
       COLUMNS

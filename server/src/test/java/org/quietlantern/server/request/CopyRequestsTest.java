@@ -303,6 +303,13 @@ class CopyRequestsTest {
                 .write("PUT", "/requests/" + request + "/hurry", Map.of(), UUID.randomUUID())
                 .status())
         .isEqualTo(404);
+    Map<String, Object> dear =
+        Map.of("name", "x", "address", "", "kinds", new String[] {}, "cost", " 4 € a copy ");
+    UUID said = UUID.randomUUID();
+    ada.write("PUT", "/lender", dear, said).ok();
+    assertThat(ben.get("/lender").ok().get("cost").asString()).isEqualTo("4 € a copy");
+    ada.post("/actions/" + said + "/undo", Map.of()).ok();
+    assertThat(ben.get("/lender").ok().get("cost").asString()).isEmpty();
     Map<String, Object> lender = Map.of("name", "x", "address", "", "kinds", new String[] {});
     assertThat(ben.write("PUT", "/lender", lender, UUID.randomUUID()).status()).isEqualTo(403);
   }
