@@ -84,11 +84,10 @@ export function RequestLine({
 /** Where the copy is: among the group's texts, or only where the library put it for a while. */
 function Copy({ request }: { request: Schema['RequestShown'] }) {
   const here = useHere();
-  const { publication, link, until, use } = request;
-  const isHere = publication?.way?.what === 'here';
+  const { publication, link, until, use, isKept } = request;
   return (
     <p className="flex flex-wrap items-baseline gap-x-4">
-      {isHere && (
+      {isKept && publication && (
         <Link className="act" to={`/g/${here.id}/p/${publication.id}/text`}>
           read here
         </Link>

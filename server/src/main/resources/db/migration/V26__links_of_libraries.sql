@@ -6,5 +6,5 @@ alter table grp add column resolver_name text not null default '',
 alter table copy_request alter column publication drop not null,
   add column described text,
   add check ((publication is null) = (described is not null));
-create unique index on copy_request (grp, described)
+create unique index on copy_request (grp, md5(described))
   where state in ('asked', 'sent', 'asked back');

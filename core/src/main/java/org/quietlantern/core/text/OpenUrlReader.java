@@ -42,9 +42,10 @@ public final class OpenUrlReader {
   /**
    * A work that somebody elsewhere means.
    *
+   * @param isTitled whether its title is told; else something else stands for it
    * @param links publications whose stable link stands in it
    */
-  public record Described(Publication publication, List<String> links) {}
+  public record Described(Publication publication, boolean isTitled, List<String> links) {}
 
   private OpenUrlReader() {}
 
@@ -107,7 +108,8 @@ public final class OpenUrlReader {
       return Optional.empty();
     }
     String shown = Stream.of(title, doi).filter(t -> !t.isEmpty()).findFirst().orElse("Untitled");
-    return Optional.of(new Described(publication(shown, doi, host, numbers), links));
+    return Optional.of(
+        new Described(publication(shown, doi, host, numbers), !title.isEmpty(), links));
   }
 
   private Publication publication(String title, String doi, Host host, List<Identifier> numbers) {

@@ -56,7 +56,7 @@ class Meant {
     }
     Publication described = read.get().publication();
     List<StoredPublication> likely = likely(Viewer.of(who), read.get());
-    Optional<StoredPublication> sure = sure(described, likely);
+    Optional<StoredPublication> sure = sure(read.get(), likely);
     Map<Integer, Summary> shown = summaries.of(who, likely);
     return new MeantShown(
         PlainCitation.of(described),
@@ -69,7 +69,7 @@ class Meant {
   /** The one publication that a viewer sees and that is meant for sure. */
   Optional<String> sure(Viewer viewer, String query) {
     return OpenUrlReader.read(query)
-        .flatMap(read -> sure(read.publication(), likely(viewer, read)))
+        .flatMap(read -> sure(read, likely(viewer, read)))
         .map(StoredPublication::pid);
   }
 
@@ -80,16 +80,23 @@ class Meant {
         : linked;
   }
 
-  /** A single one with the same DOI, or that agrees in title and people. */
+  /** A single one that is named, agrees in title and people, or stands where the link says. */
   private static Optional<StoredPublication> sure(
-      Publication described, List<StoredPublication> likely) {
+      OpenUrlReader.Described read, List<StoredPublication> likely) {
     List<StoredPublication> same =
-        likely.size() == 1
-            ? likely
-            : likely.stream()
-                .filter(
-                    one -> SameWork.compare(described, one.publication()) == SameWork.Likeness.SAME)
-                .toList();
+        likely.stream().filter(one -> isNamed(read, one) || agrees(read, one)).toList();
     return same.size() == 1 ? Optional.of(same.get(0)) : Optional.empty();
+  }
+
+  private static boolean isNamed(OpenUrlReader.Described read, StoredPublication one) {
+    String doi = read.publication().doi();
+    return !read.links().isEmpty()
+        || (!doi.isEmpty() && doi.equalsIgnoreCase(one.publication().doi()));
+  }
+
+  /** Without a title its numbers and its place are all there is, and enough. */
+  private static boolean agrees(OpenUrlReader.Described read, StoredPublication one) {
+    return !read.isTitled()
+        || SameWork.compare(read.publication(), one.publication()) == SameWork.Likeness.SAME;
   }
 }

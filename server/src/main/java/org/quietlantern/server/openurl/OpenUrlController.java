@@ -1,7 +1,6 @@
 package org.quietlantern.server.openurl;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.net.URI;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.server.catalogue.Viewer;
@@ -9,6 +8,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.SignedIn;
 import org.quietlantern.server.request.CopyRequests;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,7 +41,7 @@ class OpenUrlController {
     Optional<String> open =
         signedIn.account().isPresent() ? Optional.empty() : meant.sure(Viewer.NOBODY, query);
     String to = open.map(pid -> "/p/" + pid).orElseGet(() -> "/open/described?" + query);
-    return ResponseEntity.status(HttpStatus.FOUND).location(URI.create(to)).build();
+    return ResponseEntity.status(HttpStatus.FOUND).header(HttpHeaders.LOCATION, to).build();
   }
 
   /** What an OpenURL means for the group. */

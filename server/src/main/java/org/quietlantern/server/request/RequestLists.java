@@ -57,6 +57,7 @@ public class RequestLists {
    * @param author whether it was asked of the author, by a letter
    * @param days of the calendar that it has waited, or that it took
    * @param trouble why the library could not be reached, or the copy not be fetched
+   * @param isKept whether the copy was taken among the group's texts
    * @param use what it may be used for, in the library's words
    */
   public record RequestShown(
@@ -76,6 +77,7 @@ public class RequestLists {
       @Nullable String link,
       @Nullable Instant until,
       @Nullable String trouble,
+      boolean isKept,
       String use) {}
 
   /** How many requests stand so. */
@@ -212,6 +214,7 @@ public class RequestLists {
         there ? row.link() : null,
         row.until(),
         row.trouble(),
+        row.text() != null,
         row.use());
   }
 

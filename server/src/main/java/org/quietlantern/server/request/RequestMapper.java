@@ -69,12 +69,12 @@ interface RequestMapper {
   @Select(
       COLUMNS
           + """
-          where grp = #{group} and described = #{described}
+          where grp = #{group} and md5(described) = md5(#{described})
             and state in ('asked', 'sent', 'asked back')
           """)
   Row openDescribed(int group, String described);
 
-  @Select(COLUMNS + "where grp = #{group} and described = #{described} order by id desc")
+  @Select(COLUMNS + "where grp = #{group} and md5(described) = md5(#{described}) order by id desc")
   List<Row> ofDescribed(int group, String described);
 
   @Select(COLUMNS + "where grp = #{group} and pid = #{pid}")

@@ -77,6 +77,30 @@ class LinksOfOthersTest {
     }
   }
 
+  @DisplayName("The same title by somebody else is not it, and is shown as what it may be")
+  @Test
+  void alike() {
+    String title =
+        database.queryForObject(
+            "select fields->>'title' from publication where pid = ?", String.class, known().pid());
+    String query = "rft.atitle=" + URLEncoder.encode(title, StandardCharsets.UTF_8);
+    JsonNode shown = meant(ada, query + "&rft.aulast=Nobody");
+    assertThat(shown.get("found")).isNull();
+    assertThat(shown.get("alike").findValuesAsString("id")).contains(known().pid());
+    assertThat(place(new Client(APP.address()), query + "&rft.aulast=Nobody"))
+        .contains("/open/described?");
+  }
+
+  @DisplayName("A link that says very much is asked for like any other, once")
+  @Test
+  void muchSaid() {
+    String much = "rft.atitle=" + "lamp%20".repeat(140) + "&rft.au=A%20B".repeat(300);
+    Map<String, String> body = Map.of("described", much, "note", "");
+    ada.write("POST", "/described/requests", body, UUID.randomUUID()).ok();
+    JsonNode again = ada.write("POST", "/described/requests", body, UUID.randomUUID()).ok();
+    assertThat(again.get("joined").asBoolean()).isTrue();
+  }
+
   @DisplayName(
       "What is not here can be asked for, once in a group, and goes to the library as it is")
   @Test
@@ -119,6 +143,7 @@ class LinksOfOthersTest {
     assertThat(meant(ada, "").get("citation").asString()).isEmpty();
     assertThat(meant(ada, "genre=article&%zz=%").get("citation").asString()).isEmpty();
     assertThat(place(ada, "")).endsWith("/open/described?");
+    assertThat(place(ada, "atitle=%zz&x=%")).endsWith("/open/described?atitle=%zz&x=%");
     Map<String, String> empty = Map.of("described", "x", "note", "");
     UUID command = UUID.randomUUID();
     assertThat(ada.write("POST", "/described/requests", empty, command).status()).isEqualTo(422);
