@@ -151,9 +151,9 @@ class CopyRequestTest {
             .toList();
     String one =
         lantern.query(
-            "select pid from publication where fields->>'doi' ~ '[0-24-68]$' and pid in ('%s')"
-                    .formatted(String.join("','", lent))
-                + " order by id limit 1");
+            "select pid from publication where fields->>'doi' ~ '[0-24-68]$'"
+                + " and fields->>'kind' = 'ARTICLE' and fields->>'abstractText' <> ''"
+                + " and pid in ('%s') order by id limit 1".formatted(String.join("','", lent)));
     assertThat(one).isNotEmpty();
     return one;
   }

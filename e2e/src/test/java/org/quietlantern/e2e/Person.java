@@ -104,6 +104,20 @@ final class Person implements AutoCloseable {
         .first();
   }
 
+  /** Opens texts that a line finds until one is a page: of some works there is a file only. */
+  Locator openPage(String line) {
+    Locator text =
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text").setExact(true));
+    do {
+      newSheet().search(line);
+      openText().click();
+      text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true))
+          .first()
+          .waitFor();
+    } while (text.getByRole(AriaRole.HEADING).count() == 0);
+    return text;
+  }
+
   Locator text(String text) {
     return page.getByText(text);
   }

@@ -103,7 +103,7 @@ final class Views {
 
   /** A text as a page of the web and as a file, with places found and a note being written. */
   private static void reading(Person ilse, Lantern lantern, ColorScheme scheme) {
-    Locator text = openPage(ilse);
+    Locator text = ilse.openPage("moth*");
     ilse.page().keyboard().press("f");
     ilse.page().keyboard().type("moth*");
     ilse.page().getByLabel("Places in the text").waitFor();
@@ -119,18 +119,6 @@ final class Views {
     ilse.page().navigate(lantern.address() + ilse.path().replaceAll("/p/.*", "/notes"));
     ilse.page().getByText("3 notes").waitFor();
     sound(ilse, scheme);
-  }
-
-  /** Opens texts until one is a page: of some works there is a file only. */
-  private static Locator openPage(Person person) {
-    Locator text =
-        person.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
-    do {
-      person.newSheet().search("moth*");
-      person.openText().click();
-      text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true)).waitFor();
-    } while (text.getByRole(AriaRole.HEADING).count() == 0);
-    return text;
   }
 
   /** Follows all links; one view of each sort is looked at: {@code /g/ID/f/ID} is a sort. */
