@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.zip.CRC32C;
 
 /**
  * What a demo has in its folder after its first start, with a past of two weeks. Making that takes
@@ -56,15 +57,26 @@ final class PreparedDemo {
     Script.lantern("", "stop", "--data", PLACE.toString());
   }
 
-  /** What was built: names and times of the jars that the script starts. */
+  /** What was built: names and sums of the jars that the script starts. */
   private static String build() throws IOException {
     try (Stream<Path> server = Files.walk(Script.ROOT.resolve("server/target/app"));
         Stream<Path> standIns = Files.list(Script.ROOT.resolve("stand-ins/target"))) {
       return Stream.concat(server, standIns)
           .filter(path -> path.toString().endsWith(".jar"))
-          .map(path -> path + " " + path.toFile().lastModified())
+          .map(path -> path + " " + sum(path))
           .sorted()
           .collect(Collectors.joining("\n"));
+    }
+  }
+
+  /** Of what is in a file; its time says nothing, for what is packed has the same one always. */
+  private static long sum(Path file) {
+    try {
+      CRC32C sum = new CRC32C();
+      sum.update(Files.readAllBytes(file));
+      return sum.getValue();
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
     }
   }
 }
