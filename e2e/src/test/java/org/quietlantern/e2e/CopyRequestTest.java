@@ -94,7 +94,7 @@ class CopyRequestTest {
     try (Person ilse = person("ilse");
         Person teodor = person("teodor")) {
       ilse.search("light");
-      String page = group(ilse) + "/p/" + delivered(ilse);
+      String page = lent(ilse).first().getAttribute("href").replaceAll("#.*", "");
       ilse.page().navigate(lantern.address() + group(ilse) + "/catalogue/holdings");
       act(ilse.page().getByRole(AriaRole.MAIN), "Change where links lead").click();
       Locator dialog = ilse.page().getByRole(AriaRole.DIALOG);
@@ -137,16 +137,18 @@ class CopyRequestTest {
     return person.path().replaceFirst("(/g/[^/]+).*", "$1");
   }
 
+  /** What was found and is lent. */
+  private static Locator lent(Person person) {
+    return person
+        .page()
+        .getByRole(
+            AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^by request: ")));
+  }
+
   /** Of those found that are lent, one that the library delivers: it goes by their DOIs. */
   private static String delivered(Person person) {
     List<String> lent =
-        person
-            .page()
-            .getByRole(
-                AriaRole.LINK,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^by request: ")))
-            .all()
-            .stream()
+        lent(person).all().stream()
             .map(link -> link.getAttribute("href").replaceAll(".*/p/|#.*", ""))
             .toList();
     String one =

@@ -111,9 +111,7 @@ final class Person implements AutoCloseable {
     do {
       newSheet().search(line);
       openText().click();
-      text.getByText("Introduction", new Locator.GetByTextOptions().setExact(true))
-          .first()
-          .waitFor();
+      text.locator("h2, .text-layer span").first().waitFor();
     } while (text.getByRole(AriaRole.HEADING).count() == 0);
     return text;
   }

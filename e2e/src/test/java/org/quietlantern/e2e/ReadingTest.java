@@ -240,6 +240,7 @@ class ReadingTest {
           lantern.query(
               "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
                   + " where p.fields->>'kind' = 'BOOK' and c->>'address' like '%/text.pdf'"
+                  + " and c->>'open' = 'true'"
                   + " and canonical is null and withdrawn is null and substring(c->>'address'"
                   + " from '/doc/([0-9]+)/')::int % 61 not in (7, 13, 19, 29, 37, 43)"
                   + " order by id limit 1");
