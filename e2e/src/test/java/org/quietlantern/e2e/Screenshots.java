@@ -143,10 +143,7 @@ class Screenshots {
 
   /** A page of a file with words found in it, and a note at a passage. */
   private void reading(Person ilse) {
-    ilse.newSheet().search("moth* lamps");
-    ilse.openText().click();
-    Locator text =
-        ilse.page().getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text"));
+    Locator text = ilse.openPage("moth* lamps");
     Locator passage = text.getByRole(AriaRole.PARAGRAPH).nth(3);
     passage.click(new Locator.ClickOptions().setClickCount(3));
     ilse.exactly("Note").click();
