@@ -2,6 +2,8 @@ package org.quietlantern.server.openurl;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.Socket;
+import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -143,13 +145,27 @@ class LinksOfOthersTest {
     assertThat(meant(ada, "").get("citation").asString()).isEmpty();
     assertThat(meant(ada, "genre=article&%zz=%").get("citation").asString()).isEmpty();
     assertThat(place(ada, "")).endsWith("/open/described?");
-    assertThat(place(ada, "atitle=%zz&x=%")).endsWith("/open/described?atitle=%zz&x=%");
     Map<String, String> empty = Map.of("described", "x", "note", "");
     UUID command = UUID.randomUUID();
     assertThat(ada.write("POST", "/described/requests", empty, command).status()).isEqualTo(422);
     Map<String, String> full = Map.of("described", "atitle=Lamps", "note", "");
     assertThat(group.client(2).write("POST", "/described/requests", full, command).status())
         .isEqualTo(403);
+  }
+
+  @DisplayName("What is no escape is refused with a sentence")
+  @Test
+  void broken() throws Exception {
+    URI at = URI.create(APP.address());
+    try (Socket line = new Socket(at.getHost(), at.getPort())) {
+      String asked =
+          "GET /openurl?atitle=%zz&x=% HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n";
+      line.getOutputStream().write(asked.getBytes(StandardCharsets.US_ASCII));
+      String answer = new String(line.getInputStream().readAllBytes(), StandardCharsets.US_ASCII);
+      assertThat(answer)
+          .startsWith("HTTP/1.1 400")
+          .contains("The address holds what cannot be text.");
+    }
   }
 
   @DisplayName("The group's own library is a way to what is not open, and is said by a coordinator")
