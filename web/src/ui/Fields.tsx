@@ -22,6 +22,31 @@ export function NameField({
   );
 }
 
+/** A line of text in a dialog; it may be left empty. */
+export function TextField({
+  label,
+  value,
+  most,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  most?: number;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <label className="mt-2 block first:mt-0">
+      {label}
+      <input
+        className="field mt-1 block w-full"
+        maxLength={most}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
+  );
+}
+
 /** One of some named things; `none`: what it is called to choose none of them. */
 export function ChoiceField({
   label,

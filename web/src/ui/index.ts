@@ -4,7 +4,7 @@ export { leaving, neighboursOf } from './cameFrom';
 export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';
-export { ChoiceField, NameField } from './Fields';
+export { ChoiceField, NameField, TextField } from './Fields';
 export { Lamp } from './Lamp';
 export { Menu } from './Menu';
 export { Marked, type Span } from './Marked';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
-import { Act, DialogForm, listed } from '../../ui';
+import { Act, DialogForm, listed, TextField } from '../../ui';
 import { useHere } from '../session';
 import { useLend, useLender } from '../text';
 
@@ -59,32 +59,18 @@ function ChangeLender({ lender, onClose }: { lender: Schema['LenderShown']; onCl
       onSubmit={() => lend.mutate({ name, address, kinds, cost }, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <label className="block">
-        Name of the library
-        <input
-          className="field mt-1 block w-full"
-          maxLength={200}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <label className="mt-2 block">
-        Address that takes OpenURLs as a form (may be left out)
-        <input
-          className="field mt-1 block w-full"
-          value={address}
-          onChange={(event) => setAddress(event.target.value)}
-        />
-      </label>
-      <label className="mt-2 block">
-        What a copy costs (may be left out)
-        <input
-          className="field mt-1 block w-full"
-          maxLength={200}
-          value={cost}
-          onChange={(event) => setCost(event.target.value)}
-        />
-      </label>
+      <TextField label="Name of the library" most={200} value={name} onChange={setName} />
+      <TextField
+        label="Address that takes OpenURLs as a form (may be left out)"
+        value={address}
+        onChange={setAddress}
+      />
+      <TextField
+        label="What a copy costs (may be left out)"
+        most={200}
+        value={cost}
+        onChange={setCost}
+      />
       <fieldset className="mt-2">
         <legend>It takes requests for</legend>
         <div className="flex flex-wrap gap-x-4">

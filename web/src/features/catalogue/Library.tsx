@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Act, DialogForm } from '../../ui';
+import { Act, DialogForm, TextField } from '../../ui';
 import { useHere } from '../session';
 import { useNoteLibrary } from './holdingsApi';
 
@@ -36,23 +36,12 @@ function Change({ onClose, ...known }: { name: string; address: string; onClose:
       onSubmit={() => noting.mutate({ name, address }, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <label className="block">
-        Name of the library
-        <input
-          className="field mt-1 block w-full"
-          maxLength={200}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
-      <label className="mt-2 block">
-        Address of its link resolver (empty: none)
-        <input
-          className="field mt-1 block w-full"
-          value={address}
-          onChange={(event) => setAddress(event.target.value)}
-        />
-      </label>
+      <TextField label="Name of the library" most={200} value={name} onChange={setName} />
+      <TextField
+        label="Address of its link resolver (empty: none)"
+        value={address}
+        onChange={setAddress}
+      />
     </DialogForm>
   );
 }

@@ -5,6 +5,7 @@ import { Act, Failed, people, Waiting } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import { useAskDescribed, useDescribed, useLender } from './api';
 import { RequestLine } from './RequestLine';
+import { isOpen } from './requests';
 
 /** What a link of others (OpenURL) means here: the publication, what it may be, or a copy request. */
 export function DescribedPage() {
@@ -82,7 +83,7 @@ function Asking({ described, meant }: { described: string; meant: Schema['MeantS
   const ask = useAskDescribed(here.id);
   const [note, setNote] = useState('');
   const byHand = !lender?.address;
-  const open = meant.requests.some((one) => ['asked', 'sent', 'asked back'].includes(one.state));
+  const open = meant.requests.some(isOpen);
   return (
     <>
       {meant.requests.length > 0 && (

@@ -4,6 +4,7 @@ import type { Schema } from '../../api';
 import { Act, counted, day, shortDay } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import { useSay } from './api';
+import { isOpen } from './requests';
 import { TellState } from './TellState';
 
 /** How one copy request stands, who waits for it, and what can be said of it. */
@@ -18,7 +19,7 @@ export function RequestLine({
   const here = useHere();
   const say = useSay(here.id, request.id);
   const [isTelling, setTelling] = useState(false);
-  const open = ['asked', 'sent', 'asked back'].includes(request.state);
+  const open = isOpen(request);
   const bySaying = request.author || byHand;
   return (
     <div>

@@ -224,14 +224,13 @@ public final class NotedPdf {
     }
 
     @Override
-    protected void writeString(String text, List<TextPosition> positions) throws IOException {
+    protected void writeString(String text, List<TextPosition> positions) {
       for (TextPosition position : positions) {
         String folded = Fold.letters(position.getUnicode());
         Stroke place = Stroke.of(position, left, low);
         letters.append(folded);
         folded.chars().forEach(letter -> places.add(place));
       }
-      super.writeString(text, positions);
     }
 
     /** Of some letters that stand here, the {@code nth} time from 0. */

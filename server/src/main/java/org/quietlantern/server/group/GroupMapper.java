@@ -14,11 +14,16 @@ interface GroupMapper {
 
   record Row(int id, String pid, String name, String zone) {}
 
-  @Select(
+  String MEMBERS =
       """
-      select m.id, m.pid, g.id as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
         g.texts, g.resolver_name as library, g.resolver_address as resolver
       from membership m join grp g on g.id = m.grp
+      """;
+
+  @Select(
+      MEMBERS
+          + """
       where g.pid = #{group} and m.account = #{account} and m.left_at is null
       """)
   Member findMember(String group, int account);
@@ -30,20 +35,16 @@ interface GroupMapper {
   boolean any();
 
   @Select(
-      """
-      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts, g.resolver_name as library, g.resolver_address as resolver
-      from membership m join grp g on g.id = m.grp
+      MEMBERS
+          + """
       where m.grp = #{group} and m.left_at is null
       order by m.id
       """)
   List<Member> members(int group);
 
   @Select(
-      """
-      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts, g.resolver_name as library, g.resolver_address as resolver
-      from membership m join grp g on g.id = m.grp
+      MEMBERS
+          + """
       where m.left_at is null order by m.id
       """)
   List<Member> everybody();

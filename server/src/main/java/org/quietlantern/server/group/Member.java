@@ -1,6 +1,8 @@
 package org.quietlantern.server.group;
 
 import java.time.ZoneId;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
 
 /**
  * A person in a group: who acts. {@code id} and {@code group} are row numbers; the rest may be
@@ -26,6 +28,13 @@ public record Member(
   /** The group's time zone. */
   public ZoneId zoneId() {
     return ZoneId.of(zone);
+  }
+
+  /** Refuses whoever is no coordinator; {@code sentence}: who may, for people. */
+  public void requireCoordinator(String sentence) {
+    if (!role.equals("coordinator")) {
+      throw new Refusal(HttpStatus.FORBIDDEN, "not-yours", sentence);
+    }
   }
 
   /** Guests read; they write nothing and have no lamp. */

@@ -31,6 +31,8 @@ public class GroupHoldings implements CommandKinds {
           Taken.class,
           "The former holdings are brought back by taking in their file.");
 
+  static final String COORDINATORS = "A coordinator of the group says what its library has.";
+
   /** Characters of a file. */
   static final int LONGEST = 20_000_000;
 
@@ -131,7 +133,7 @@ public class GroupHoldings implements CommandKinds {
   /** What a file would change if it took the place of the one that is here. Coordinators only. */
   @Transactional(readOnly = true)
   public HoldingsChanges look(Member who, @Nullable String file) {
-    requireCoordinator(who);
+    who.requireCoordinator(COORDINATORS);
     KbartReader.Read parsed = parse(file == null ? "" : file);
     Holdings.Changes changes = of(who.group()).holdings().changesTo(parsed.holdings());
     return new HoldingsChanges(
@@ -142,21 +144,12 @@ public class GroupHoldings implements CommandKinds {
         problems(parsed));
   }
 
-  static void requireCoordinator(Member who) {
-    if (!who.role().equals("coordinator")) {
-      throw new Refusal(
-          HttpStatus.FORBIDDEN,
-          "not-yours",
-          "A coordinator of the group says what its library has.");
-    }
-  }
-
   /**
    * Takes in a file in place of the one before. A file out of which nothing can be read changes
    * nothing. Coordinators only.
    */
   public Taken take(Member who, UUID command, String name, String file) {
-    requireCoordinator(who);
+    who.requireCoordinator(COORDINATORS);
     return commands.run(
         who,
         command,

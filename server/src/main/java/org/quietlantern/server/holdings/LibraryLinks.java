@@ -36,7 +36,7 @@ class LibraryLinks implements CommandKinds {
   }
 
   LibraryShown set(Member who, UUID command, LibraryShown wanted) {
-    GroupHoldings.requireCoordinator(who);
+    who.requireCoordinator(GroupHoldings.COORDINATORS);
     LibraryShown clean = clean(wanted);
     return commands.run(
         who,

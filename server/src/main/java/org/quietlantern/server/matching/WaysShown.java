@@ -49,12 +49,10 @@ public class WaysShown {
   public Map<Integer, Shown> of(Member who, Ways ways, Collection<StoredPublication> all) {
     Map<Integer, Way> access = new LinkedHashMap<>();
     Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
-    Map<Integer, StoredPublication> byId = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       Publication publication = stored.publication();
       Way way = ways.way(StoredPublication.asked(publication));
       access.put(stored.id(), way);
-      byId.put(stored.id(), stored);
       found.put(stored.id(), order.of(publication, way, ways.isLent(publication.kind())));
     }
     Map<String, AddressState> states =
@@ -62,17 +60,14 @@ public class WaysShown {
             found.values().stream().flatMap(List::stream).map(TextWay::address).toList());
     Map<Integer, String> here = texts.of(who, found.keySet());
     Map<Integer, Shown> shown = new LinkedHashMap<>();
-    found.forEach(
-        (id, some) -> {
-          Stream<WayShown> outside =
-              some.stream().map(way -> WayShown.of(way, states.get(way.address())));
-          Stream<WayShown> inside = Stream.ofNullable(here.get(id)).map(WayShown::here);
-          shown.put(
-              id,
-              new Shown(
-                  access.get(id),
-                  withLibrary(who, byId.get(id), Stream.concat(inside, outside).toList())));
-        });
+    for (StoredPublication stored : all) {
+      int id = stored.id();
+      Stream<WayShown> outside =
+          found.get(id).stream().map(way -> WayShown.of(way, states.get(way.address())));
+      Stream<WayShown> inside = Stream.ofNullable(here.get(id)).map(WayShown::here);
+      List<WayShown> some = Stream.concat(inside, outside).toList();
+      shown.put(id, new Shown(access.get(id), withLibrary(who, stored, some)));
+    }
     return shown;
   }
 

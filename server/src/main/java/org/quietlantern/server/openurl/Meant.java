@@ -1,7 +1,6 @@
 package org.quietlantern.server.openurl;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.Publication;
@@ -57,12 +56,11 @@ class Meant {
     Publication described = read.get().publication();
     List<StoredPublication> likely = likely(Viewer.of(who), read.get());
     Optional<StoredPublication> sure = sure(read.get(), likely);
-    Map<Integer, Summary> shown = summaries.of(who, likely);
     return new MeantShown(
         PlainCitation.of(described),
         described.title(),
         sure.map(StoredPublication::pid).orElse(null),
-        sure.isPresent() ? List.of() : likely.stream().map(one -> shown.get(one.id())).toList(),
+        sure.isPresent() ? List.of() : List.copyOf(summaries.of(who, likely).values()),
         requests.described(who, described));
   }
 

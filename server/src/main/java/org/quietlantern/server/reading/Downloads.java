@@ -61,7 +61,10 @@ public class Downloads {
   @Transactional(readOnly = true)
   public Download of(Member who, String text) {
     TextMapper.Row row = texts.row(who, text);
-    Publication publication = texts.work(who, row).publication();
+    return file(row, texts.work(who, row).publication());
+  }
+
+  private Download file(TextMapper.Row row, Publication publication) {
     boolean isPdf = row.form().equals("pdf");
     return new Download(
         Attachment.name(name(publication), row.form()),
@@ -73,8 +76,9 @@ public class Downloads {
   /** A ZIP of the file and, beside it, its citation with the stable link: as text and as RIS. */
   @Transactional(readOnly = true)
   public Download bundle(Member who, String text) {
-    Download file = of(who, text);
-    StoredPublication work = texts.work(who, text);
+    TextMapper.Row row = texts.row(who, text);
+    StoredPublication work = texts.work(who, row);
+    Download file = file(row, work.publication());
     String link = properties.stableLink(work.pid());
     String cited = PlainCitation.of(work.publication()) + "\n" + link + "\n";
     String ris =
@@ -83,7 +87,7 @@ public class Downloads {
     String stem = file.name().replaceFirst("\\.\\w+$", "");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-      LocalDateTime came = texts.row(who, text).at().atZone(who.zoneId()).toLocalDateTime();
+      LocalDateTime came = row.at().atZone(who.zoneId()).toLocalDateTime();
       put(zip, came, file.name(), file.file().getContentAsByteArray());
       put(zip, came, stem + ".txt", cited.getBytes(StandardCharsets.UTF_8));
       put(zip, came, stem + ".ris", ris.getBytes(StandardCharsets.UTF_8));

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.IntSupplier;
 import org.quietlantern.core.holdings.Access;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.text.OpenUrl;
@@ -42,6 +43,7 @@ public class CopyRequests implements CommandKinds {
       CommandKind.forGood("request.hurry", Told.class, "The library was asked.");
 
   private final RequestMapper mapper;
+  private final RequestSubjects subjects;
   private final Publications publications;
   private final Summaries summaries;
   private final Commands commands;
@@ -72,12 +74,14 @@ public class CopyRequests implements CommandKinds {
 
   CopyRequests(
       RequestMapper mapper,
+      RequestSubjects subjects,
       Publications publications,
       Summaries summaries,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
+    this.subjects = subjects;
     this.publications = publications;
     this.summaries = summaries;
     this.commands = commands;
@@ -87,30 +91,24 @@ public class CopyRequests implements CommandKinds {
 
   /** One that is open in the group already is joined. What can be read is not asked for. */
   public Asked ask(Member who, UUID command, String pid, @Nullable String note) {
-    String words = Text.atMost(LONGEST_NOTE, Text.clean(note == null ? "" : note));
-    return commands.run(who, command, ask, () -> asked(who, pid, words));
-  }
-
-  private CommandResult<Asked, AskedBefore> asked(Member who, String pid, String note) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
-    refuseReadable(who, stored);
-    RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored), false);
-    int id =
-        open == null
-            ? mapper.add(ids.next(), who.group(), stored.id(), null, note, calendar.now())
-            : open.id();
-    return joined(who, id, open != null).about(Subject.Of.PUBLICATION, List.of(stored.pid()));
-  }
-
-  private CommandResult<Asked, AskedBefore> joined(Member who, int id, boolean isOpen) {
-    boolean wanted = mapper.join(id, who.id(), calendar.now()) == 0;
-    RequestMapper.Row row = mapper.get(id);
-    return CommandResult.of(new Asked(row.pid(), isOpen, row.state()), new AskedBefore(id, wanted));
+    String words = words(note);
+    return commands.run(
+        who,
+        command,
+        ask,
+        () -> {
+          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          refuseReadable(who, stored);
+          return joined(
+              who,
+              mapper.open(who.group(), publications.withParts(stored), false),
+              () -> mapper.add(ids.next(), who.group(), stored.id(), null, words, calendar.now()));
+        });
   }
 
   /** The same for a work that is not in the catalogue, as an OpenURL describes it. */
   public Asked askDescribed(Member who, UUID command, String described, @Nullable String note) {
-    String words = Text.atMost(LONGEST_NOTE, Text.clean(note == null ? "" : note));
+    String words = words(note);
     String form =
         OpenUrlReader.read(described)
             .map(read -> OpenUrl.of(read.publication(), ""))
@@ -119,15 +117,11 @@ public class CopyRequests implements CommandKinds {
         who,
         command,
         ask,
-        () -> {
-          RequestMapper.Row open = mapper.openDescribed(who.group(), form);
-          int id =
-              open == null
-                  ? mapper.add(ids.next(), who.group(), null, form, words, calendar.now())
-                  : open.id();
-          return joined(who, id, open != null)
-              .about(Subject.Of.REQUEST, List.of(mapper.get(id).pid()));
-        });
+        () ->
+            joined(
+                who,
+                mapper.openDescribed(who.group(), form),
+                () -> mapper.add(ids.next(), who.group(), null, form, words, calendar.now())));
   }
 
   /** Notes that the member wrote to the author; joined where somebody in the group did before. */
@@ -138,13 +132,25 @@ public class CopyRequests implements CommandKinds {
         ask,
         () -> {
           StoredPublication stored = publications.present(Viewer.of(who), pid);
-          RequestMapper.Row open = mapper.open(who.group(), publications.withParts(stored), true);
-          int id =
-              open == null
-                  ? mapper.addLetter(ids.next(), who.group(), stored.id(), calendar.now())
-                  : open.id();
-          return joined(who, id, open != null).about(Subject.Of.PUBLICATION, List.of(stored.pid()));
+          return joined(
+              who,
+              mapper.open(who.group(), publications.withParts(stored), true),
+              () -> mapper.addLetter(ids.next(), who.group(), stored.id(), calendar.now()));
         });
+  }
+
+  private static String words(@Nullable String typed) {
+    return Text.atMost(LONGEST_NOTE, Text.clean(typed == null ? "" : typed));
+  }
+
+  /** {@code open}: one that is joined; none: {@code add} makes one and answers its row number. */
+  private CommandResult<Asked, AskedBefore> joined(
+      Member who, @Nullable RequestMapper.Row open, IntSupplier add) {
+    int id = open == null ? add.getAsInt() : open.id();
+    boolean wanted = mapper.join(id, who.id(), calendar.now()) == 0;
+    RequestMapper.Row row = mapper.get(id);
+    Asked asked = new Asked(row.pid(), open != null, row.state());
+    return about(row, CommandResult.of(asked, new AskedBefore(id, wanted)));
   }
 
   private void refuseReadable(Member who, StoredPublication stored) {
@@ -182,7 +188,7 @@ public class CopyRequests implements CommandKinds {
 
   /** What the library wanted to know, or should know besides. */
   Told answer(Member who, UUID command, String request, @Nullable String text) {
-    String words = Text.atMost(LONGEST_NOTE, Text.clean(text == null ? "" : text));
+    String words = words(text);
     if (words.isEmpty()) {
       throw Refusal.unusable("answer", "The library waits for an answer in words.");
     }
@@ -241,7 +247,7 @@ public class CopyRequests implements CommandKinds {
           if (!open || (byLibrary && next != RequestState.WITHDRAWN)) {
             throw Refusal.conflict("request", "The request stands at “%s”.".formatted(row.state()));
           }
-          String why = reason == null ? "" : Text.atMost(LONGEST_NOTE, Text.clean(reason));
+          String why = words(reason);
           Instant ended = next.isOpen() ? null : calendar.now();
           mapper.move(row.id(), row.state(), next.word(), why.isEmpty() ? null : why, where, ended);
           return about(
@@ -257,12 +263,9 @@ public class CopyRequests implements CommandKinds {
     return mapper.restore(before) > 0 ? "" : "The request stands elsewhere by now.";
   }
 
-  private <B> CommandResult<Told, B> about(RequestMapper.Row row, CommandResult<Told, B> done) {
-    return row.publication() == null
-        ? done.about(Subject.Of.REQUEST, List.of(row.pid()))
-        : done.about(
-            Subject.Of.PUBLICATION,
-            List.of(publications.ofAnybody(List.of(row.publication())).get(0).pid()));
+  private <A, B> CommandResult<A, B> about(RequestMapper.Row row, CommandResult<A, B> done) {
+    Subject subject = subjects.of(row);
+    return done.about(subject.of(), List.of(subject.id()));
   }
 
   private Told told(RequestMapper.Row row) {

@@ -14,7 +14,6 @@ import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.Refusal;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -62,10 +61,7 @@ public class Lenders implements CommandKinds {
   }
 
   LenderShown set(Member who, UUID command, LenderShown wanted) {
-    if (!who.role().equals("coordinator")) {
-      throw new Refusal(
-          HttpStatus.FORBIDDEN, "not-yours", "A coordinator of the group says who lends to it.");
-    }
+    who.requireCoordinator("A coordinator of the group says who lends to it.");
     LenderShown clean = clean(wanted);
     return commands.run(
         who,

@@ -7,7 +7,6 @@ import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.text.OpenUrl;
 import org.quietlantern.core.text.RequestState;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.platform.Calendar;
@@ -31,6 +30,7 @@ class RequestSteps {
   private final RequestMapper mapper;
   private final Lending lending;
   private final DeliveredCopies copies;
+  private final RequestSubjects subjects;
   private final Publications publications;
   private final Commands commands;
   private final LanternProperties properties;
@@ -42,6 +42,7 @@ class RequestSteps {
       RequestMapper mapper,
       Lending lending,
       DeliveredCopies copies,
+      RequestSubjects subjects,
       Publications publications,
       Commands commands,
       LanternProperties properties,
@@ -51,6 +52,7 @@ class RequestSteps {
     this.mapper = mapper;
     this.lending = lending;
     this.copies = copies;
+    this.subjects = subjects;
     this.publications = publications;
     this.commands = commands;
     this.properties = properties;
@@ -167,12 +169,6 @@ class RequestSteps {
 
   /** The group sees it among what happened. */
   private void tell(RequestMapper.Row row, RequestState state) {
-    Subject about =
-        row.publication() == null
-            ? new Subject(Subject.Of.REQUEST, row.pid())
-            : new Subject(
-                Subject.Of.PUBLICATION,
-                publications.ofAnybody(List.of(row.publication())).get(0).pid());
-    commands.note(row.grp(), "request." + state.word().replace(' ', '-'), about);
+    commands.note(row.grp(), "request." + state.word().replace(' ', '-'), subjects.of(row));
   }
 }
