@@ -312,6 +312,35 @@ class ReadingTest {
     }
   }
 
+  @DisplayName("A book: opened from its line, a chapter found by its name, cited, and kept")
+  @Test
+  void chapter() {
+    try (Person ilse = person("ilse")) {
+      ilse.page().context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+      String book =
+          lantern.query(
+              "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
+                  + " where c->>'open' = 'true' and c->>'address' like '%/text.pdf'"
+                  + " and fields->>'kind' = 'BOOK' and canonical is null"
+                  + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61"
+                  + " not in (7, 13, 19, 29, 37, 43) order by id limit 1");
+      String title =
+          lantern.query("select fields->>'title' from publication where pid = '" + book + "'");
+      ilse.search("title: \"%s\"".formatted(title.replaceAll("[:?].*", "")));
+      ilse.page().locator("a[href$='/p/" + book + "/text']").first().click();
+      Locator parts = ilse.page().getByLabel("Parts and places");
+      Locator chapters = parts.getByRole(AriaRole.BUTTON);
+      chapters.nth(3).click();
+      String chapter = chapters.nth(3).innerText().replaceAll("\\s+\\d+$", "");
+      ilse.exactly("Cite chapter").dblclick();
+      String cited = (String) ilse.page().evaluate("navigator.clipboard.readText()");
+      assertThat(cited).startsWith("“" + chapter + "”, pp. ").contains(". In: ").contains(title);
+      ilse.exactly("Keep chapter").click();
+      Locator dialog = ilse.page().getByRole(AriaRole.DIALOG);
+      assertThat(dialog.getByLabel("Why")).hasValue(Pattern.compile("^“" + Pattern.quote(chapter)));
+    }
+  }
+
   @DisplayName("A text that is not where it should be: the reason, and the ways that are left")
   @Test
   void nowhere() {

@@ -61,7 +61,7 @@ public final class Texts {
         .map(work -> new Writing(literature, work, works.study(number)).document());
   }
 
-  /** Of any article of which an abstract is known, and of the long ones that can be read. */
+  /** Of any article of which an abstract is known, of books, and of the long ones above. */
   public Optional<Document> ofAny(Work work) {
     return has(work)
         ? Optional.of(new Writing(literature, work, works.study(work.number())).document())
@@ -71,7 +71,9 @@ public final class Texts {
   /** Whether {@link #ofAny} has one, without writing it. */
   public boolean has(Work work) {
     boolean isShort = ARTICLE_KINDS.contains(work.kind()) && work.pages() > 0;
-    return (isShort && !work.abstractText().isEmpty()) || readable.containsKey(work.number());
+    return (isShort && !work.abstractText().isEmpty())
+        || work.kind().equals("book")
+        || readable.containsKey(work.number());
   }
 
   /** CSV: DOI and where the text is, below {@code address}. */
