@@ -153,11 +153,17 @@ bench() {
       build_bench
       measure HeadingBench "${@:2}"
       ;;
+    reading)
+      need_running
+      need_browser
+      build
+      LANTERN_NO_BUILD=1 maven -pl e2e verify -Dtest=ReadingSpeed -Dreading.speed=yes
+      ;;
     text)
       build_bench
       measure TextBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, headings or text" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, headings, text or reading" ;;
   esac
 }
 

@@ -10,6 +10,9 @@ export type WayToText = {
   state: string;
 };
 
+/** Ways that are nearer than the word of access tells: for one member alone, or in print. */
+const NEARER = ['here', 'publisher', 'shelf'];
+
 /** How the group comes to a publication, in one of five words; the word is the first way there. */
 export function AccessWord({
   access,
@@ -25,10 +28,12 @@ export function AccessWord({
   const look =
     'inline-block py-[2.5px] underline decoration-base-300 underline-offset-2 hover:decoration-current';
   const said = `${access}: ${way.word}, ${way.ground}`;
+  const readable = access === 'open to all' || access === 'yours to read';
+  const shown = !readable && NEARER.includes(way.what) ? way.word : access;
   if (isReadHere(way)) {
     return (
       <Link className={look} to={`${to}/text`} title={said} aria-label={said}>
-        {way.what === 'here' && !/^(open to all|yours to read)$/.test(access) ? way.word : access}
+        {shown}
       </Link>
     );
   }
@@ -42,13 +47,13 @@ export function AccessWord({
         title={said}
         aria-label={said}
       >
-        {access}
+        {shown}
       </a>
       {way.state === 'asks for sign-in' && ', asks for sign-in'}
     </>
   ) : (
     <Link className={look} to={`${to}#ways`} title={said} aria-label={said}>
-      {access}
+      {shown}
     </Link>
   );
 }

@@ -1,13 +1,17 @@
 import { useState } from 'react';
 import { Act, DialogForm, TextField } from '../../ui';
 import { useHere } from '../session';
-import { useNoteLibrary } from './holdingsApi';
+import { useLibrary, useNoteLibrary } from './holdingsApi';
 
 /** The group's library, asked for whatever is not open; a coordinator says where. */
-export function Library({ name, address }: { name: string; address: string }) {
+export function Library() {
   const here = useHere();
+  const library = useLibrary(here.id).data;
   const [changing, setChanging] = useState(false);
   const openUrl = `${location.origin}/openurl`;
+  if (!library) return null;
+  const name = library.name ?? '';
+  const address = library.address ?? '';
   return (
     <p className="mt-2 max-w-[75ch] text-soft">
       {address

@@ -3,7 +3,7 @@ import { Act, counted, Failed, people, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { RequestLine, useRequests } from '../text';
-import { Lender } from './Lender';
+import { Lenders } from './Lenders';
 import { Parts } from './Parts';
 
 const STATES = ['asked', 'sent', 'asked back', 'delivered', 'refused', 'expired', 'withdrawn'];
@@ -18,7 +18,7 @@ export function RequestsPage() {
   const page = useRequests(here.id, state, mine, before);
   if (page.error) return <Failed error={page.error} />;
   if (!page.data) return <Waiting what="the copy requests" />;
-  const { requests, counts, next, byHand, usual } = page.data;
+  const { requests, counts, next, usual } = page.data;
   const all = counts.reduce((sum, { n }) => sum + n, 0);
   return (
     <div className="page">
@@ -27,7 +27,7 @@ export function RequestsPage() {
         Copy requests
       </Title>
       <Parts />
-      <Lender {...(usual ? { usual } : {})} />
+      <Lenders usual={usual} />
       <nav aria-label="Which requests" className="mt-3 flex flex-wrap gap-x-4">
         <Choice on={!mine} to={address.to('of', '')}>
           everybody’s
@@ -82,7 +82,7 @@ export function RequestsPage() {
                   {request.described ?? 'A publication that is not here any more'}
                 </p>
               )}
-              <RequestLine request={request} byHand={byHand} />
+              <RequestLine request={request} />
             </li>
           ))}
         </ul>

@@ -3,11 +3,28 @@ import { api, body, commandHeader, keys, newCommand } from '../../api';
 import { counted, useNotice } from '../../ui';
 import type { Chosen } from './BringFile';
 
-export function useHoldings(group: string) {
+/** Whose holdings: the group's, in print at its library, a member's own. */
+export type Shelf = 'group' | 'printed' | 'own';
+
+export function useHoldings(group: string, shelf: Shelf) {
   return useQuery({
-    queryKey: [...keys.living(group), 'holdings'],
+    queryKey: [...keys.living(group), 'holdings', shelf],
     queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/holdings', { params: { path: { group } }, signal })),
+      body(
+        await api.GET('/api/groups/{group}/holdings/{shelf}', {
+          params: { path: { group, shelf } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** Where the group's library is asked by links. */
+export function useLibrary(group: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'library'],
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/library', { params: { path: { group } }, signal })),
   });
 }
 
@@ -19,7 +36,7 @@ export function useNoteLibrary(group: string) {
     mutationFn: async (library: { name: string; address: string }) => {
       const command = newCommand();
       body(
-        await api.PUT('/api/groups/{group}/holdings/library', {
+        await api.PUT('/api/groups/{group}/library', {
           params: { path: { group }, header: commandHeader(command) },
           body: library,
         }),
@@ -34,12 +51,12 @@ export function useNoteLibrary(group: string) {
 }
 
 /** What a holdings file would change. */
-export function useLookAtHoldings(group: string) {
+export function useLookAtHoldings(group: string, shelf: Shelf) {
   return useMutation({
     mutationFn: async (file: Chosen) =>
       body(
-        await api.POST('/api/groups/{group}/holdings/look', {
-          params: { path: { group } },
+        await api.POST('/api/groups/{group}/holdings/{shelf}/look', {
+          params: { path: { group, shelf } },
           body: file,
         }),
       ),
@@ -47,21 +64,26 @@ export function useLookAtHoldings(group: string) {
 }
 
 /** Takes in a holdings file in place of the one before. */
-export function useTakeHoldings(group: string) {
+export function useTakeHoldings(group: string, shelf: Shelf) {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
     mutationFn: async (file: Chosen) =>
       body(
-        await api.PUT('/api/groups/{group}/holdings', {
-          params: { path: { group }, header: commandHeader(newCommand()) },
+        await api.PUT('/api/groups/{group}/holdings/{shelf}', {
+          params: { path: { group, shelf }, header: commandHeader(newCommand()) },
           body: file,
         }),
       ),
     onSuccess: (taken) => {
       const left = taken.problems.length;
       const rest = left > 0 ? ` ${counted(left, 'line')} could not be used.` : '';
-      tell({ text: `${counted(taken.titles, 'stretch', 'stretches')} taken in.${rest}` });
+      tell({
+        text:
+          taken.titles > 0
+            ? `${counted(taken.titles, 'stretch', 'stretches')} taken in.${rest}`
+            : 'The file is taken away.',
+      });
       // What can be read changes lists, counts and leaves.
       void client.invalidateQueries({ queryKey: keys.group(group) });
     },

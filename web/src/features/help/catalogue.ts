@@ -35,7 +35,8 @@ export const CATALOGUE: Record<string, HelpOf> = {
     title: 'Holdings',
     path: 'catalogue/holdings',
     says: [
-      'A coordinator brings in a KBART file of what the group may read. Access in every list follows from it, for the day on which you look.',
+      'A coordinator brings in a KBART file of what the group may read. Access in every list follows from it, for the day on which you look. A book is held by its ISBN.',
+      'Volumes in print have a file of their own, with their places: they stand among the ways to a text before a copy request. What you may read by rights of your own, elsewhere, you bring in yourself; it leads you to the publisher and nobody else sees it.',
       'Where your library has a link resolver, a coordinator notes its address: whatever is not open then leads there as well, with the citation filled in (OpenURL). Links of others that begin with the address of this installation and /openurl lead to the publication here.',
     ],
     words: ['holdings'],
@@ -45,7 +46,7 @@ export const CATALOGUE: Record<string, HelpOf> = {
     path: 'catalogue/requests',
     says: [
       'What your group cannot read is asked for from here: the citation is filled in, and whoever asks for the same work joins. The library delivers, refuses or asks back; each request says how it stands and how long it has waited.',
-      'A coordinator says who lends. Without an address that takes requests, you carry them there and say how they stand.',
+      'A coordinator says who lends, in which order they are asked, and of which kinds and years. The first that takes a work is asked, unless you choose another; after its refusal the next comes first. Where a library has no address that takes requests, you carry them there and say how they stand.',
     ],
     words: ['copy request', 'holdings'],
   },

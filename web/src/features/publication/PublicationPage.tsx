@@ -4,6 +4,7 @@ import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
+import { Figures } from '../text';
 import { useLeaf, useMark, useOpening } from './api';
 import { Details } from './Details';
 import { InItsList } from './InItsList';
@@ -77,6 +78,7 @@ export function PublicationPage() {
           <h3 className="small-head mt-3">Citation</h3>
           <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
           <Details leaf={leaf.data} />
+          <Figures key={`figures of ${id}`} publication={id} />
         </Leaf>
         <p className="mt-4 hidden text-soft print:block">
           {leaf.data.stableLink} · printed on {day(here.today)}

@@ -21,9 +21,11 @@ export function Parts({
   onGo: (part: Schema['PartShown']) => void;
 }) {
   const paged = labels.length > 1;
+  // In a text of one piece nobody knows what is read but by where one went.
+  const [gone, setGone] = useState(-1);
   const onPage = parts.findIndex((part) => part.page === page);
   const before = parts.findLastIndex((part) => part.page < page);
-  const now = paged ? Math.max(onPage, before) : -1;
+  const now = paged ? Math.max(onPage, before) : gone;
   const current = parts.findLastIndex(
     (part, n) => n <= now && part.kind === 'section' && part.level === 1,
   );
@@ -39,7 +41,10 @@ export function Parts({
             className={`min-h-[24px] w-full py-0.5 text-left text-[13px] leading-snug hover:underline ${
               n === now ? 'font-semibold' : 'text-soft'
             }`}
-            onClick={() => onGo(part)}
+            onClick={() => {
+              setGone(n);
+              onGo(part);
+            }}
           >
             {part.title}
             {paged && <span className="text-faint"> {labels[part.page]}</span>}

@@ -14,6 +14,7 @@ import { PdfText } from './PdfText';
 import { chosenIn } from './shown';
 import { useHereRange, usePlaces } from './useFinding';
 import { farOf, placeOf, useNotes } from './useNotes';
+import { useGoToPart } from './useGoToPart';
 import { usePageRead } from './usePageRead';
 import { useZoom } from './useZoom';
 import { useViewing } from './viewing';
@@ -55,6 +56,7 @@ export function Reader({
     if (place) viewing.goTo(place);
   };
   useLedTo(notes, params.get('note') ?? '', goToNote);
+  const goToPart = useGoToPart(text, viewing);
   const label = text.labels[viewing.page] ?? '';
   const cite = () => copy(label ? `${leaf.citation} (p. ${label})` : leaf.citation, 'the citation');
   const note = () => {
@@ -112,8 +114,7 @@ export function Reader({
             noted={notes.map((one) => farOf(one, words ?? [], text.labels))}
             onPart={(part) => {
               setOpen('text');
-              if (part.anchor) document.getElementById(part.anchor)?.scrollIntoView();
-              else viewing.goTo({ page: part.page, range: () => null });
+              goToPart(part);
             }}
             onPlace={(which) => {
               setOpen('text');

@@ -4,7 +4,8 @@ import type { Schema } from '../../api';
 import { Act, Failed, Waiting } from '../../ui';
 import { useLeaf, useOpening } from '../publication';
 import { mayWrite, useHere } from '../session';
-import { useFetchText, useText, useTexts } from './api';
+import { useText, useTexts } from '../text';
+import { useFetchText } from './api';
 import { Reader } from './Reader';
 
 /** The reading place of a publication: the text that the group has, or one that is fetched now. */

@@ -19,18 +19,19 @@ const LABELS = ['iv', '1', '2', '3', '4'];
 
 it('knows chapters of books with their printed pages, and nothing of the kind elsewhere', () => {
   const of = (at: number) => chapterOf('book', PARTS, at, LABELS);
-  expect(of(0)).toEqual({ title: 'Dusk', from: 'iv', to: '2' });
+  expect(of(0)).toEqual({ title: 'Dusk', pages: { from: 'iv', to: '2' } });
   expect(of(1)).toBeUndefined();
   expect(of(2)).toBeUndefined();
-  expect(of(3)).toEqual({ title: 'Moths', from: '3', to: '3' });
-  expect(of(4)).toEqual({ title: 'Bats', from: '3', to: '4' });
+  expect(of(3)).toEqual({ title: 'Moths', pages: { from: '3', to: '3' } });
+  expect(of(4)).toEqual({ title: 'Bats', pages: { from: '3', to: '4' } });
   expect(chapterOf('article', PARTS, 0, LABELS)).toBeUndefined();
-  expect(chapterOf('book', PARTS, 0, [''])).toBeUndefined();
+  expect(chapterOf('book', PARTS, 0, [''])).toEqual({ title: 'Dusk' });
   expect(chapterOf('book', [], 0, LABELS)).toBeUndefined();
 });
 
 it('cites a chapter in its work, and names it where it is kept', () => {
-  const chapter = { title: 'Dusk', from: '12', to: '30' };
+  const chapter = { title: 'Dusk', pages: { from: '12', to: '30' } };
   expect(cited(chapter, 'Sey (2024). Night.')).toBe('“Dusk”, pp. 12–30. In: Sey (2024). Night.');
-  expect(meant({ ...chapter, to: '12' })).toBe('“Dusk”, p. 12');
+  expect(meant({ ...chapter, pages: { from: '12', to: '12' } })).toBe('“Dusk”, p. 12');
+  expect(cited({ title: 'Dusk' }, 'Sey (2024). Night.')).toBe('“Dusk”. In: Sey (2024). Night.');
 });

@@ -3,7 +3,7 @@ import { Link, Navigate, useLocation } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Failed, people, Waiting } from '../../ui';
 import { mayWrite, useHere } from '../session';
-import { useAskDescribed, useDescribed, useLender } from './api';
+import { useAskDescribed, useDescribed } from './api';
 import { RequestLine } from './RequestLine';
 import { isOpen } from './requests';
 
@@ -79,10 +79,8 @@ function Alike({ alike }: { alike: Schema['Summary'][] }) {
 
 function Asking({ described, meant }: { described: string; meant: Schema['MeantShown'] }) {
   const here = useHere();
-  const lender = useLender(here.id).data;
   const ask = useAskDescribed(here.id);
   const [note, setNote] = useState('');
-  const byHand = !lender?.address;
   const open = meant.requests.some(isOpen);
   return (
     <>
@@ -90,7 +88,7 @@ function Asking({ described, meant }: { described: string; meant: Schema['MeantS
         <ul aria-label="Copy requests" className="mt-2">
           {meant.requests.map((request) => (
             <li key={request.id}>
-              <RequestLine request={request} byHand={byHand} />
+              <RequestLine request={request} />
             </li>
           ))}
         </ul>
@@ -118,9 +116,7 @@ function Asking({ described, meant }: { described: string; meant: Schema['MeantS
             </Act>
             <span className="text-soft">
               {' '}
-              {byHand
-                ? 'It is noted; one of you carries it to a library.'
-                : `It goes to ${lender.name || 'the lending library'} as it stands above.`}
+              as it stands above, of {meant.lender || 'a library that one of you carries it to'}.
             </span>
           </p>
           {ask.error && (

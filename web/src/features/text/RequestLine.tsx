@@ -8,19 +8,11 @@ import { isOpen } from './requests';
 import { TellState } from './TellState';
 
 /** How one copy request stands, who waits for it, and what can be said of it. */
-export function RequestLine({
-  request,
-  byHand,
-}: {
-  request: Schema['RequestShown'];
-  /** Whether members say themselves how it stands. */
-  byHand: boolean;
-}) {
+export function RequestLine({ request }: { request: Schema['RequestShown'] }) {
   const here = useHere();
   const say = useSay(here.id, request.id);
   const [isTelling, setTelling] = useState(false);
   const open = isOpen(request);
-  const bySaying = request.author || byHand;
   return (
     <div>
       <p>
@@ -33,6 +25,7 @@ export function RequestLine({
           {open
             ? `waiting ${counted(request.days, 'day')}`
             : request.ended && `${day(request.ended)}, after ${counted(request.days, 'day')}`}
+          {request.lender && ` · ${request.lender}`}
           {' · '}
           {request.wanted.map((one) => `${one.name} on ${shortDay(one.at)}`).join(', ')}
         </span>
@@ -59,8 +52,10 @@ export function RequestLine({
       )}
       {open && mayWrite(here) && (
         <p className="flex flex-wrap gap-x-4">
-          {!bySaying && <Act onClick={() => say.mutate({ what: 'hurry' })}>How does it stand?</Act>}
-          {bySaying && <Act onClick={() => setTelling(true)}>Say how it stands</Act>}
+          {!request.byHand && (
+            <Act onClick={() => say.mutate({ what: 'hurry' })}>How does it stand?</Act>
+          )}
+          {request.byHand && <Act onClick={() => setTelling(true)}>Say how it stands</Act>}
           <Act
             onClick={() => say.mutate({ what: 'state', state: 'withdrawn', reason: '', link: '' })}
           >

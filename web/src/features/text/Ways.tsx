@@ -3,7 +3,7 @@ import { Link, useLocation } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, day, isReadHere } from '../../ui';
 import { mayWrite, useHere } from '../session';
-import { useLender, useRequestsOf, useWays, useWrote } from './api';
+import { useRequestsOf, useWays, useWrote } from './api';
 import { AskForCopy } from './AskForCopy';
 import { BringText } from './BringText';
 import { letter } from './letter';
@@ -90,6 +90,14 @@ function Step({
       </>
     );
   }
+  if (way.what === 'shelf') {
+    return (
+      <>
+        {way.word}
+        <span className="text-soft"> {way.ground}</span>
+      </>
+    );
+  }
   if (way.what === 'author') {
     return <Write way={way} leaf={leaf} />;
   }
@@ -161,13 +169,12 @@ function Bring({ publication }: { publication: string }) {
 function Requests({ publication }: { publication: string }) {
   const here = useHere();
   const requests = useRequestsOf(here.id, publication).data ?? [];
-  const byHand = !useLender(here.id).data?.address;
   if (requests.length === 0) return null;
   return (
     <ul aria-label="Copy requests" className="mt-1">
       {requests.map((request) => (
         <li key={request.id}>
-          <RequestLine request={request} byHand={byHand} />
+          <RequestLine request={request} />
         </li>
       ))}
     </ul>

@@ -64,11 +64,14 @@ export function useRequests(group: string, state: string, mine: boolean, before:
 export function useAsk(group: string) {
   return useAsking(
     group,
-    async ({ publication, note }: { publication: string; note: string }, command) =>
+    async (
+      { publication, ...asked }: { publication: string; note: string; lender?: string },
+      command,
+    ) =>
       body(
         await api.POST('/api/groups/{group}/publications/{publication}/requests', {
           params: { path: { group, publication }, header: commandHeader(command) },
-          body: { note },
+          body: asked,
         }),
       ),
   );
@@ -175,41 +178,5 @@ export function useSay(group: string, request: string) {
     },
     onSuccess: (notice) => tell(notice),
     onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
-  });
-}
-
-/** Who lends to the group. */
-export function useLender(group: string) {
-  return useQuery({
-    queryKey: [...keys.living(group), 'lender'],
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/lender', { params: { path: { group } }, signal })),
-  });
-}
-
-export function useLend(group: string) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async (lender: {
-      name: string;
-      address: string;
-      kinds: string[];
-      cost: string;
-    }) => {
-      const command = newCommand();
-      body(
-        await api.PUT('/api/groups/{group}/lender', {
-          params: { path: { group }, header: commandHeader(command) },
-          body: lender,
-        }),
-      );
-      return command;
-    },
-    onSuccess: (command) => {
-      tell({ text: 'Who lends to the group is noted.', command });
-      // What can be asked for changes the words of access everywhere.
-      void client.invalidateQueries({ queryKey: keys.group(group) });
-    },
   });
 }

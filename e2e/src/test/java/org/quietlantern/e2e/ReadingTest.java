@@ -328,6 +328,8 @@ class ReadingTest {
           lantern.query("select fields->>'title' from publication where pid = '" + book + "'");
       ilse.search("title: \"%s\"".formatted(title.replaceAll("[:?].*", "")));
       ilse.page().locator("a[href$='/p/" + book + "/text']").first().click();
+      ilse.exactly("as file").click();
+      ilse.page().locator(".text-layer span").first().waitFor();
       Locator parts = ilse.page().getByLabel("Parts and places");
       Locator chapters = parts.getByRole(AriaRole.BUTTON);
       chapters.nth(3).click();

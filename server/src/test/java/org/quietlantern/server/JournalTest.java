@@ -56,7 +56,7 @@ class JournalTest {
     String held =
         "publication_title\tonline_identifier\tdate_first_issue_online\tembargo_info\n"
             + "Lamp\t%s\t2001-01-01\tP12M\n".formatted(RENAMED.issn());
-    jory.write("PUT", "/holdings", Map.of("name", "h", "file", held), UUID.randomUUID());
+    jory.write("PUT", "/holdings/group", Map.of("name", "h", "file", held), UUID.randomUUID());
     assertThat(find("?access=held").get("journals").findValuesAsString("issn"))
         .containsExactly(RENAMED.issn());
     JsonNode may = jory.get("/journals/" + RENAMED.issn()).ok().get("mayRead").get(0);

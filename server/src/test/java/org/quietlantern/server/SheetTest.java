@@ -198,7 +198,7 @@ class SheetTest {
     JsonNode taken =
         sven.write(
                 "PUT",
-                "/holdings",
+                "/holdings/group",
                 Map.of("name", "ours.txt", "file", file),
                 java.util.UUID.randomUUID())
             .ok();
@@ -219,17 +219,20 @@ class SheetTest {
         group
             .client(1)
             .write(
-                "PUT", "/holdings", Map.of("name", "x", "file", file), java.util.UUID.randomUUID());
+                "PUT",
+                "/holdings/group",
+                Map.of("name", "x", "file", file),
+                java.util.UUID.randomUUID());
     assertThat(refused.type()).isEqualTo("not-yours");
     assertThat(
             sven.write(
                     "PUT",
-                    "/holdings",
+                    "/holdings/group",
                     Map.of("name", "x", "file", "no,kbart"),
                     java.util.UUID.randomUUID())
                 .type())
         .isEqualTo("holdings-file");
-    assertThat(sven.get("/holdings").ok().get("name").asString()).isEqualTo("ours.txt");
+    assertThat(sven.get("/holdings/group").ok().get("name").asString()).isEqualTo("ours.txt");
   }
 
   private static List<String> values(JsonNode breakdown) {

@@ -127,6 +127,7 @@ class StatementsTest {
               Map.entry("{publication}", found.get(0)),
               Map.entry("{text}", text),
               Map.entry("{form}", "txt"),
+              Map.entry("{shelf}", "group"),
               Map.entry("{issn}", "9999-1004"),
               Map.entry("{source}", "night-index"),
               Map.entry("{year}", "2025"));

@@ -34,9 +34,9 @@ import org.quietlantern.standins.supply.Sources;
 
 /**
  * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
- * /vocabulary.ttl}, {@code /holdings.txt} and {@code /journals.csv} are files; {@code
- * /lending/requests} is a library that lends copies; {@code POST /control/clock?now=} sets the day
- * for all of it.
+ * /vocabulary.ttl}, {@code /holdings.txt}, {@code /printed.txt}, {@code /college.txt} and {@code
+ * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code POST
+ * /control/clock?now=} sets the day for all of it.
  */
 public final class Outside implements AutoCloseable {
   private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
@@ -65,6 +65,8 @@ public final class Outside implements AutoCloseable {
     file("/vocabulary.ttl", "text/turtle", SkosWriter.turtle(Headings.ALL.values()));
     file("/facets.ttl", "text/turtle", Facets.turtle());
     file("/holdings.txt", "text/tab-separated-values", Holdings.kbart());
+    file("/printed.txt", "text/tab-separated-values", Holdings.printed());
+    file("/college.txt", "text/tab-separated-values", Holdings.ofCollege());
     file("/journals.csv", "text/csv", Holdings.journals());
     server.createContext("/lending/", new LendingLibrary(address(), literature, this::now));
     server.createContext("/control/clock", this::clock);

@@ -15,6 +15,7 @@ import java.util.function.Function;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
@@ -123,6 +124,14 @@ class FilesTest {
         .allMatch(embargo -> embargo.isEmpty() || embargo.matches("P\\d+[MY]"));
     assertThat(held.stream().map(cells -> cells[24]).distinct())
         .containsExactlyInAnyOrder("F", "P");
+    List<String> printed = get("/printed.txt").lines().skip(1).toList();
+    assertThat(printed).isNotEmpty().allMatch(line -> line.contains("\tlower hall, bay "));
+    List<String> college = get("/college.txt").lines().skip(1).toList();
+    assertThat(college).isNotEmpty();
+    assertThat(Stream.concat(printed.stream(), college.stream()).map(line -> line.split("\t")[2]))
+        .as("what the group does not hold")
+        .doesNotContainAnyElementsOf(times.keySet())
+        .doesNotHaveDuplicates();
     Set<String> journals =
         get("/journals.csv").lines().skip(1).map(FilesTest::issn).collect(Collectors.toSet());
     assertThat(journals).hasSize(60).containsAll(times.keySet());

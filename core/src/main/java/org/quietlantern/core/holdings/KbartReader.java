@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -21,17 +22,20 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.validator.routines.ISSNValidator;
+import org.quietlantern.core.publication.Identifier;
 
 /**
  * Reads a holdings file in KBART (NISO RP-9-2014): tab-separated, a line of names first, dates to
- * the year, month or day. Tolerant: a line that cannot be used is named with its number, the rest
- * is read.
+ * the year, month or day. Two columns of our own may be there: {@code readers_at_once}, a number,
+ * and {@code place}, where printed volumes stand. Tolerant: a line that cannot be used is named
+ * with its number, the rest is read.
  */
 public final class KbartReader {
   /** Lines of one file. */
   public static final int MOST_LINES = 200_000;
 
   private static final Pattern EMBARGO = Pattern.compile("([PR])(\\d{1,4})([DMY])");
+  private static final Pattern READERS = Pattern.compile("[1-9]\\d{0,5}");
   private static final ISSNValidator ISSN = ISSNValidator.getInstance();
 
   /** Cells may be quoted; a quotation mark inside a cell stands for itself. */
@@ -113,13 +117,15 @@ public final class KbartReader {
             .filter(issn -> !issn.isEmpty())
             .distinct()
             .toList();
-    List<String> issns = given.stream().filter(ISSN::isValid).toList();
-    if (issns.isEmpty()) {
+    List<String> numbers = given.stream().flatMap(text -> number(text).stream()).toList();
+    if (numbers.isEmpty()) {
       problem(
           number,
           given.isEmpty()
-              ? "no ISSN in print_identifier or online_identifier"
-              : "“" + given.get(0) + "” is no ISSN: its form or its check digit is wrong");
+              ? "no ISSN or ISBN in print_identifier or online_identifier"
+              : "“"
+                  + given.get(0)
+                  + "” is no ISSN and no ISBN: its form or its check digit is wrong");
       return;
     }
     String depth = cell(cells, "coverage_depth").toLowerCase(Locale.ROOT);
@@ -128,10 +134,30 @@ public final class KbartReader {
       return;
     }
     try {
-      titles.add(new Holdings.Title(cell(cells, "publication_title"), issns, coverage(cells)));
+      titles.add(
+          new Holdings.Title(
+              cell(cells, "publication_title"),
+              numbers,
+              coverage(cells),
+              readers(cells),
+              cell(cells, "place")));
     } catch (IllegalArgumentException unusable) {
       problem(number, String.valueOf(unusable.getMessage()));
     }
+  }
+
+  private static Optional<String> number(String text) {
+    return ISSN.isValid(text)
+        ? Optional.of(text)
+        : Identifier.of(Identifier.ISBN, text).map(Identifier::value);
+  }
+
+  private OptionalInt readers(String[] cells) {
+    String text = cell(cells, "readers_at_once");
+    if (!text.isEmpty() && !READERS.matcher(text).matches()) {
+      throw new IllegalArgumentException("readers_at_once is no number: “" + text + "”");
+    }
+    return text.isEmpty() ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(text));
   }
 
   private Coverage coverage(String[] cells) {

@@ -21,7 +21,7 @@ final class Columns {
   static final int NOTHING = Integer.MIN_VALUE;
 
   private final Map<Property, ValueTable> tables = new EnumMap<>(Property.class);
-  private final ValueTable issns = new ValueTable();
+  private final ValueTable heldBy = new ValueTable();
   private final SegmentCache<Object> cache = new SegmentCache<>();
 
   Columns() {
@@ -40,14 +40,14 @@ final class Columns {
     return (Column) cache.get(leaf, field, reader -> read(reader, field, table(property)));
   }
 
-  /** ISSN of the journal; {@link #issn} tells which one a number means. */
-  Column issns(LeafReaderContext leaf) throws IOException {
+  /** ISSN or ISBN that it is held by; {@link #number} tells which one a value means. */
+  Column heldBy(LeafReaderContext leaf) throws IOException {
     return (Column)
-        cache.get(leaf, IndexFields.ISSN, reader -> read(reader, IndexFields.ISSN, issns));
+        cache.get(leaf, IndexFields.HELD_BY, reader -> read(reader, IndexFields.HELD_BY, heldBy));
   }
 
-  String issn(int number) {
-    return number < 0 ? "" : issns.value(number);
+  String number(int value) {
+    return value < 0 ? "" : heldBy.value(value);
   }
 
   /** Numbers as the documents hold them; {@link #NOTHING} where there is none. */

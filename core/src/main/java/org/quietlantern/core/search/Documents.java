@@ -12,6 +12,7 @@ import org.apache.lucene.document.SortedSetDocValuesField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
 import org.apache.lucene.util.BytesRef;
+import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
@@ -145,7 +146,7 @@ final class Documents {
     publication.keywords().forEach(word -> suggested(Property.KEYWORD, word));
     publication.authors().forEach(author -> suggested(Property.AUTHOR, author.sorted()));
     findable(Property.JOURNAL, publication.host().title());
-    bytes(IndexFields.ISSN, publication.host().issn());
+    bytes(IndexFields.HELD_BY, Holdings.Title.numberOf(publication));
   }
 
   private void suggested(Property property, String value) {

@@ -32,7 +32,8 @@ final class IndexFields {
   /** 1 where a source knows an open copy. */
   static final String OPEN = "open";
 
-  static final String ISSN = "issn";
+  /** The number under which holdings name it. */
+  static final String HELD_BY = "held-by";
 
   /** DOIs of works cited, as words, and as hashes in a doc value. */
   static final String CITES = "cites";

@@ -82,7 +82,7 @@ final class PropertyColumns {
     for (int doc = 0; doc < values.length; doc++) {
       Ways.Asked asked = docs.asked(doc);
       Optional<Boolean> reviewed =
-          asked.first().flatMap(day -> circumstances.journals().peerReviewed(asked.issn(), day));
+          asked.first().flatMap(day -> circumstances.journals().peerReviewed(asked.number(), day));
       values[doc] =
           reviewed
               .map(is -> table(Property.PEER_REVIEWED).number(is ? REVIEWED : NOT_REVIEWED))
@@ -95,7 +95,7 @@ final class PropertyColumns {
   private final class Docs {
     private final Column kinds;
     private final Column abstracts;
-    private final Column issns;
+    private final Column heldBy;
     private final int[] open;
     private final int[] first;
     private final int[] last;
@@ -105,7 +105,7 @@ final class PropertyColumns {
     Docs(LeafReaderContext leaf) throws IOException {
       kinds = columns.supplied(leaf, Property.KIND);
       abstracts = columns.supplied(leaf, Property.ABSTRACT);
-      issns = columns.issns(leaf);
+      heldBy = columns.heldBy(leaf);
       open = numbers(leaf, IndexFields.OPEN);
       first = numbers(leaf, IndexFields.PUBLISHED);
       last = numbers(leaf, IndexFields.PUBLISHED_LAST);
@@ -114,7 +114,7 @@ final class PropertyColumns {
     Ways.Asked asked(int doc) {
       return new Ways.Asked(
           open[doc] == 1,
-          columns.issn(issns.one(doc)),
+          columns.number(heldBy.one(doc)),
           day(first[doc]),
           day(last[doc]),
           byNumber.computeIfAbsent(kinds.one(doc), this::kind),

@@ -2,12 +2,12 @@ package org.quietlantern.core.search;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.Journals;
+import org.quietlantern.core.holdings.Lender;
 import org.quietlantern.core.holdings.Ways;
-import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.query.Property;
 import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.Tree;
@@ -16,7 +16,7 @@ import org.quietlantern.core.vocabulary.Tree;
  * What a count depends on besides the catalogue: the day, what a group may read, what is known of
  * journals, and what lies below what.
  *
- * @param lent kinds that the group's lending library takes requests for
+ * @param lenders libraries that lend to the group, in the order in which they are asked
  * @param texts those that the group may read
  * @param edition names all of this but the day, the zone and the texts: equal editions have equal
  *     contents
@@ -25,14 +25,14 @@ public record SearchContext(
     LocalDate today,
     ZoneId zone,
     Holdings holdings,
-    Set<Kind> lent,
+    List<Lender> lenders,
     Journals journals,
     Map<Property, Tree> trees,
     Headings headings,
     InsideTexts texts,
     String edition) {
   public SearchContext {
-    lent = Set.copyOf(lent);
+    lenders = List.copyOf(lenders);
     trees = Map.copyOf(trees);
   }
 
@@ -42,7 +42,7 @@ public record SearchContext(
         today,
         zone,
         Holdings.NONE,
-        Set.of(),
+        List.of(),
         Journals.NONE,
         Map.of(),
         Headings.NONE,
@@ -52,7 +52,8 @@ public record SearchContext(
 
   /** The same on another day. */
   public SearchContext on(LocalDate day) {
-    return new SearchContext(day, zone, holdings, lent, journals, trees, headings, texts, edition);
+    return new SearchContext(
+        day, zone, holdings, lenders, journals, trees, headings, texts, edition);
   }
 
   public Tree tree(Property property) {
@@ -60,12 +61,13 @@ public record SearchContext(
   }
 
   public Ways ways() {
-    return new Ways(holdings, lent, today);
+    return new Ways(holdings, lenders, today);
   }
 
   /** The same with the texts that there are now. */
   public SearchContext with(InsideTexts now) {
-    return new SearchContext(today, zone, holdings, lent, journals, trees, headings, now, edition);
+    return new SearchContext(
+        today, zone, holdings, lenders, journals, trees, headings, now, edition);
   }
 
   /** Names all of this but day and zone. */

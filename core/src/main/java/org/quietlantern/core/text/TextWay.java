@@ -17,6 +17,7 @@ public record TextWay(What what, String address, Copy.Use use, VersionKind versi
     OPEN_COPY("open copy"),
     PUBLISHER("at the publisher"),
     VERSION("another version"),
+    SHELF("on the shelf"),
     REQUEST("ask for a copy"),
     AUTHOR("write to the author");
 

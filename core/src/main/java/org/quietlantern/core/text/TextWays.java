@@ -15,32 +15,47 @@ import org.quietlantern.core.publication.VersionKind;
 public final class TextWays {
   private final String resolver;
 
+  /**
+   * How somebody comes to a publication today.
+   *
+   * @param access of the group (rule L7)
+   * @param own by what rights of their own somebody may read it, in words
+   * @param shelf where it stands in print, in words
+   * @param lent who takes requests for it, in words
+   */
+  public record Reach(
+      Way access, Optional<String> own, Optional<String> shelf, Optional<String> lent) {
+    /** Through the group alone. */
+    public static Reach of(Way access) {
+      return new Reach(access, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    private boolean isReadable() {
+      return access.access() == Access.OPEN || access.access() == Access.HELD;
+    }
+  }
+
   /** {@code resolver}: what stands before a DOI, so that it leads to its publisher. */
   public TextWays(String resolver) {
     this.resolver = resolver;
   }
 
-  /**
-   * At least one unless nobody is known who wrote it.
-   *
-   * @param access how the group comes to it today (rule L7)
-   * @param lent whether the group's lending library takes requests for it
-   */
-  public List<TextWay> of(Publication publication, Way access, boolean lent) {
+  /** At least one unless nobody is known who wrote it. */
+  public List<TextWay> of(Publication publication, Reach reach) {
     List<TextWay> ways = new ArrayList<>();
     List<Copy> best = open(publication, copy -> isBest(copy, publication));
     List<Copy> others = open(publication, copy -> !isBest(copy, publication));
     best.forEach(copy -> ways.add(way(TextWay.What.OPEN_COPY, copy, openGround(copy))));
-    boolean onlyOthersAreOpen = access.access() == Access.OPEN && !others.isEmpty();
-    boolean readable = access.access() == Access.OPEN || access.access() == Access.HELD;
-    if (readable && best.isEmpty() && !onlyOthersAreOpen) {
-      publisher(publication, access.ground()).ifPresent(ways::add);
+    boolean onlyOthersAreOpen = reach.access().access() == Access.OPEN && !others.isEmpty();
+    if (best.isEmpty() && !onlyOthersAreOpen) {
+      Optional<String> ground =
+          reach.isReadable() ? Optional.of(reach.access().ground()) : reach.own();
+      ground.flatMap(why -> publisher(publication, why)).ifPresent(ways::add);
     }
     others.forEach(
         copy -> ways.add(way(TextWay.What.VERSION, copy, "the " + named(copy.version()))));
-    if (lent) {
-      ways.add(asked(TextWay.What.REQUEST, publication, "your lending library takes requests"));
-    }
+    reach.shelf().map(on -> asked(TextWay.What.SHELF, publication, on)).ifPresent(ways::add);
+    reach.lent().map(by -> asked(TextWay.What.REQUEST, publication, by)).ifPresent(ways::add);
     if (!publication.authors().isEmpty()) {
       ways.add(
           asked(

@@ -27,7 +27,12 @@ class WaysTest {
           + "Window\t\t9999-3333\t\t\tR5Y\tP\n";
 
   private static Ways ways() {
-    return new Ways(KbartReader.read(FILE).holdings(), Set.of(Kind.BOOK), TODAY);
+    return new Ways(
+        KbartReader.read(FILE).holdings(), List.of(lender("", Set.of(Kind.BOOK))), TODAY);
+  }
+
+  private static Lender lender(String name, Set<Kind> kinds) {
+    return new Lender(name, kinds, Optional.empty(), Optional.empty());
   }
 
   private static Ways.Asked asked(String issn, String date, Kind kind, boolean hasAbstract) {
@@ -76,6 +81,53 @@ class WaysTest {
     assertThat(ways().access(asked("", "2010", Kind.BOOK, true))).isEqualTo(Access.REQUEST);
     assertThat(ways().access(asked("", "2010", Kind.THESIS, true))).isEqualTo(Access.ABSTRACT);
     assertThat(ways().access(asked("", "2010", Kind.THESIS, false))).isEqualTo(Access.NONE);
+  }
+
+  @DisplayName("L7: the first library that takes the kind and the year is the one that is asked")
+  @ParameterizedTest
+  @CsvSource({
+    "BOOK, 1985, Depository",
+    "BOOK, 1990-12, Depository",
+    "BOOK, 1991, Fjordside",
+    "BOOK, , Fjordside",
+    "ARTICLE, 1985, Fjordside",
+    "THESIS, 2024, Sund",
+    "THESIS, 2019, ",
+    "THESIS, , ",
+    "DATASET, 2024, "
+  })
+  void lenders(Kind kind, String date, String name) {
+    List<Lender> lenders =
+        List.of(
+            new Lender("Depository", Set.of(Kind.BOOK), Optional.empty(), Optional.of(1990)),
+            lender("Fjordside", Set.of(Kind.BOOK, Kind.ARTICLE)),
+            new Lender("Sund", Set.of(Kind.THESIS), Optional.of(2020), Optional.empty()));
+    Ways ways = new Ways(Holdings.NONE, lenders, TODAY);
+    Ways.Asked asked = asked("", date == null ? "" : date, kind, true);
+    assertThat(ways.lender(asked).map(Lender::name).orElse(null)).isEqualTo(name);
+    assertThat(ways.access(asked)).isEqualTo(name == null ? Access.ABSTRACT : Access.REQUEST);
+  }
+
+  @DisplayName("L7: a book is held by its ISBN, in either length; how many read at once is told")
+  @Test
+  void books() {
+    KbartReader.Read read =
+        KbartReader.read(
+            """
+            publication_title\tonline_identifier\taccess_type\treaders_at_once\tplace
+            Lamps\t978-0-306-40615-7\tP\t3\t
+            Streets\t0-201-53082-1\tP\t1\tNorth hall, shelf 7
+            Fields\t978-0-306-40615-8\tP\t\t
+            Moths\t9999-1004\tP\tmany\t
+            """);
+    assertThat(read.problems()).extracting(KbartReader.Problem::line).containsExactly(4, 5);
+    assertThat(read.problems().get(1).what()).isEqualTo("readers_at_once is no number: “many”");
+    Ways ways = new Ways(read.holdings(), List.of(), TODAY);
+    assertThat(ways.way(asked("9780306406157", "2001", Kind.BOOK, true)).ground())
+        .isEqualTo("your group's holdings cover it, 3 readers at a time");
+    assertThat(ways.way(asked("9780201530827", "2001", Kind.BOOK, true)).ground())
+        .isEqualTo("your group's holdings cover it, one reader at a time");
+    assertThat(read.holdings().of("9780201530827").get(0).place()).isEqualTo("North hall, shelf 7");
   }
 
   @DisplayName("L7: each with its ground, and where it ends or begins, the date")

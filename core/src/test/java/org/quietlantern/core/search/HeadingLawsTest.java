@@ -125,7 +125,7 @@ class HeadingLawsTest {
         LocalDate.of(2026, 11, 25),
         ZoneId.of("Europe/Oslo"),
         Holdings.NONE,
-        Set.of(),
+        List.of(),
         Journals.NONE,
         Map.of(),
         headings,

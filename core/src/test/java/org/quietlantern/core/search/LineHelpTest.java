@@ -118,7 +118,7 @@ class LineHelpTest {
               plain.today(),
               plain.zone(),
               plain.holdings(),
-              plain.lent(),
+              plain.lenders(),
               plain.journals(),
               plain.trees(),
               headings,

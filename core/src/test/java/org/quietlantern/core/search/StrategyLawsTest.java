@@ -52,7 +52,7 @@ class StrategyLawsTest {
           LocalDate.of(2026, 11, 25),
           ZoneId.of("Europe/Oslo"),
           Holdings.NONE,
-          Set.of(),
+          List.of(),
           Journals.NONE,
           Map.of(Property.TAXON, TAXA),
           Headings.NONE,

@@ -25,8 +25,9 @@ class TextWaysTest {
    * {@code copies}: version, use, open or closed; {@code ways}: the words in order, with the end of
    * their addresses.
    */
-  @DisplayName("T1: open copy, holdings, another version, request, author; each word of access")
-  @ParameterizedTest(name = "{0}, copies {1}, lent {3}")
+  @DisplayName(
+      "T1: open copy, holdings, another version, shelf, request, author; each word of access")
+  @ParameterizedTest(name = "{0}, copies {1}, by {3}")
   @CsvSource({
     "OPEN, final page open, 10.5555/a, false, open copy >0; write to the author",
     "OPEN, final file open + final page open, , true, open copy >1; open copy >0; ask for a copy; write to the author",
@@ -40,16 +41,28 @@ class TextWaysTest {
     "REQUEST, final about closed, 10.5555/a, true, ask for a copy; write to the author",
     "ABSTRACT, final about closed, 10.5555/a, false, write to the author",
     "NONE, , , false, write to the author",
+    "REQUEST, final about closed, 10.5555/a, true shelf, on the shelf; ask for a copy; write to the author",
+    "REQUEST, final about closed, 10.5555/a, true own, at the publisher >0; ask for a copy; write to the author",
+    "ABSTRACT, preprint file open, 10.5555/a, false own shelf, at the publisher >10.5555/a; another version >0; on the shelf; write to the author",
+    "HELD, , 10.5555/a, false own, at the publisher >10.5555/a; write to the author",
   })
-  void order(Access access, String copies, String doi, boolean lent, String ways) {
+  void order(Access access, String copies, String doi, String means, String ways) {
     Publication publication = publication(copies, doi == null ? "" : doi);
     Way way = new Way(access, "as it is", Optional.empty());
     List<String> found =
         new TextWays("https://names.example/")
-            .of(publication, way, lent).stream()
+                .of(
+                    publication,
+                    new TextWays.Reach(
+                        way, means(means, "own"), means(means, "shelf"), means(means, "true")))
+                .stream()
                 .map(w -> w.what().word() + (w.address().isEmpty() ? "" : " >" + end(w.address())))
                 .toList();
     assertThat(String.join("; ", found)).isEqualTo(ways);
+  }
+
+  private static Optional<String> means(String all, String one) {
+    return Optional.of(one).filter(all::contains);
   }
 
   private static String end(String address) {

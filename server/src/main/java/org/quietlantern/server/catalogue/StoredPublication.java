@@ -1,6 +1,7 @@
 package org.quietlantern.server.catalogue;
 
 import java.time.Instant;
+import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
@@ -26,7 +27,7 @@ public record StoredPublication(
   public static Ways.Asked asked(Publication publication) {
     return new Ways.Asked(
         publication.open(),
-        publication.host().issn(),
+        Holdings.Title.numberOf(publication),
         publication.date().map(PartialDate::earliest),
         publication.date().map(PartialDate::latest),
         publication.kind(),

@@ -5,13 +5,15 @@ import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.UUID;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.GroupHoldings;
 import org.quietlantern.server.holdings.KnownJournals;
+import org.quietlantern.server.holdings.Lenders;
+import org.quietlantern.server.holdings.Shelf;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Outbound;
-import org.quietlantern.server.request.Lenders;
 import org.quietlantern.server.vocabulary.Vocabularies;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,7 +25,8 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoLibrary {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLibrary.class);
-  private static final String LENDER = "Fjordside lending library";
+  private static final String COLLEGE = "Harrowfen college";
+  private static final int LAST_KEPT_THERE = 1995;
   private static final String LENDS = "/lending/requests";
   private final LanternProperties properties;
   private final Outbound outbound;
@@ -64,20 +67,43 @@ class DemoLibrary {
     tell(name, looked.problems().stream().map(Object::toString).toList());
   }
 
-  /** The first group's holdings; the second has none. */
+  /** What the first group holds, and one of its members besides; the second has nothing. */
   void giveHoldings() {
-    groups.everybody().stream()
-        .mapToInt(Member::group)
-        .min()
-        .ifPresent(group -> holdings.set(group, "ternhollow-holdings.txt", file("/holdings.txt")));
+    int group = first();
+    holdings.set(group, Shelf.GROUP, "ternhollow-holdings.txt", file("/holdings.txt"));
+    holdings.set(group, Shelf.PRINTED, "ternhollow-printed.txt", file("/printed.txt"));
+    Member teodor =
+        groups.everybody().stream()
+            .filter(one -> one.name().startsWith("Teodor "))
+            .findFirst()
+            .orElseThrow();
+    UUID command = UUID.nameUUIDFromBytes(COLLEGE.getBytes(StandardCharsets.UTF_8));
+    holdings.take(teodor, Shelf.OWN, command, COLLEGE, file("/college.txt"));
   }
 
-  /** The library that lends to the first group; it may have moved since the demo ran last. */
+  /** The libraries that lend to the first group; one may have moved since the demo ran last. */
   void sayWhoLends() {
-    groups.everybody().stream()
-        .mapToInt(Member::group)
-        .min()
-        .ifPresent(group -> lenders.moved(group, LENDER, properties.demo().outside() + LENDS));
+    lenders.moved(
+        first(),
+        List.of(
+            new Lenders.LenderShown(
+                "Harrowfen depository",
+                "",
+                List.of("book", "report", "chapter"),
+                null,
+                LAST_KEPT_THERE,
+                "free, at the reading desk"),
+            new Lenders.LenderShown(
+                "Fjordside lending library",
+                properties.demo().outside() + LENDS,
+                List.of("article", "review", "chapter", "conference paper", "book", "report"),
+                null,
+                null,
+                "")));
+  }
+
+  private int first() {
+    return groups.everybody().stream().mapToInt(Member::group).min().orElseThrow();
   }
 
   private static void tell(String file, List<String> problems) {

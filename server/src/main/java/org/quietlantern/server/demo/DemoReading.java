@@ -112,7 +112,7 @@ class DemoReading {
               && !stored.publication().abstractText().isEmpty();
       boolean isLent = summaries.of(who, stored).access().equals(Access.REQUEST.word());
       if (isUsual && isLent && stored.publication().doi().matches(doi)) {
-        requests.ask(who, command("demo asks", given), publication, note);
+        requests.ask(who, command("demo asks", given), publication, note, null);
         return;
       }
     }

@@ -1,14 +1,13 @@
 package org.quietlantern.server.holdings;
 
 import java.time.Instant;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.KbartReader;
-import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.Text;
+import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.Commands;
@@ -22,7 +21,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The holdings files of groups. */
+/** The holdings files of groups and of their members. */
 @Service
 public class GroupHoldings implements CommandKinds {
   private static final CommandKind<Taken, CommandKind.Nothing> TAKE =
@@ -33,8 +32,11 @@ public class GroupHoldings implements CommandKinds {
 
   static final String COORDINATORS = "A coordinator of the group says what its library has.";
 
-  /** Characters of a file. */
+  /** Characters of a file, and of its name. */
   static final int LONGEST = 20_000_000;
+
+  private static final int LONGEST_NAME = 200;
+  private static final KbartReader.Read NOTHING = new KbartReader.Read(Holdings.NONE, List.of());
 
   private final HoldingsMapper mapper;
   private final Commands commands;
@@ -42,26 +44,28 @@ public class GroupHoldings implements CommandKinds {
   private final Editions editions;
   private final Calendar calendar;
 
-  /** What a group may read, and the kinds that its lending library takes requests for. */
-  public record Read(Holdings holdings, Set<Kind> lent) {}
-
-  /** The group's holdings as the page shows them; {@code name} of the file is empty for none. */
+  /** A holdings file as the page shows it; {@code name} is empty for none. */
   public record HoldingsView(
-      String name,
-      @Nullable String by,
-      @Nullable Instant at,
-      List<TitleLine> titles,
-      List<String> lends,
-      String library,
-      String resolver) {}
+      String name, @Nullable String by, @Nullable Instant at, List<TitleLine> titles) {}
 
-  /** A title and one stretch of it. */
-  public record TitleLine(String title, List<String> issns, Stretch stretch) {}
+  /**
+   * A title and one stretch of it.
+   *
+   * @param numbers ISSN and ISBN
+   * @param readers how many may read at the same time; absent where nobody says
+   * @param place where the volumes stand; empty for what is not in print
+   */
+  public record TitleLine(
+      String title,
+      List<String> numbers,
+      Stretch stretch,
+      @Nullable Integer readers,
+      String place) {}
 
   /**
    * What taking a file in would change, by names of titles.
    *
-   * @param titles stretches that may be read by it
+   * @param titles stretches that are held by it
    */
   public record HoldingsChanges(
       int titles,
@@ -92,50 +96,62 @@ public class GroupHoldings implements CommandKinds {
     this.calendar = calendar;
   }
 
-  /** As kept now; reading it costs something, so that the caller keeps it for an edition. */
+  /** What a group may read; it costs something, so that the caller keeps it for an edition. */
   @Transactional(readOnly = true)
-  public Read of(int group) {
-    HoldingsMapper.FileRow file = mapper.file(group);
-    Set<Kind> lent = EnumSet.noneOf(Kind.class);
-    mapper.lends(group).forEach(kind -> Kind.named(kind).ifPresent(lent::add));
-    Holdings holdings = file == null ? Holdings.NONE : KbartReader.read(file.file()).holdings();
-    return new Read(holdings, lent);
+  public Holdings of(int group) {
+    HoldingsMapper.FileRow file = mapper.file(group, Shelf.GROUP.word(), 0);
+    return file == null ? Holdings.NONE : KbartReader.read(file.file()).holdings();
   }
 
   @Transactional(readOnly = true)
-  public HoldingsView view(Member who) {
-    HoldingsMapper.FileRow file = mapper.file(who.group());
-    Read now = of(who.group());
-    List<TitleLine> titles = now.holdings().titles().stream().map(GroupHoldings::line).toList();
-    List<String> lends = now.lent().stream().map(Kind::word).toList();
+  public HoldingsView view(Member who, Shelf shelf) {
+    HoldingsMapper.FileRow file = row(who, shelf);
     if (file == null) {
-      return new HoldingsView("", null, null, titles, lends, who.library(), who.resolver());
+      return new HoldingsView("", null, null, List.of());
     }
     String by =
         file.membership() == null
             ? null
             : groups.names(who.group()).getOrDefault(file.membership(), "a former member");
-    return new HoldingsView(
-        file.name(), by, file.at(), titles, lends, who.library(), who.resolver());
+    List<TitleLine> titles =
+        KbartReader.read(file.file()).holdings().titles().stream()
+            .map(GroupHoldings::line)
+            .toList();
+    return new HoldingsView(file.name(), by, file.at(), titles);
+  }
+
+  private HoldingsMapper.FileRow row(Member who, Shelf shelf) {
+    return mapper.file(who.group(), shelf.word(), owner(who, shelf));
+  }
+
+  private static int owner(Member who, Shelf shelf) {
+    return shelf == Shelf.OWN ? who.id() : 0;
   }
 
   private static TitleLine line(Holdings.Title title) {
-    return new TitleLine(title.name(), title.issns(), Stretch.of(title.coverage()));
+    return new TitleLine(
+        title.name(),
+        title.numbers(),
+        Stretch.of(title.coverage()),
+        title.readers().isPresent() ? title.readers().getAsInt() : null,
+        title.place());
   }
 
-  /** Nothing for a group that brought none in. */
+  /** Nothing where none was brought in. */
   @Transactional(readOnly = true)
-  public BroughtIn file(Member who) {
-    HoldingsMapper.FileRow row = mapper.file(who.group());
+  public BroughtIn file(Member who, Shelf shelf) {
+    HoldingsMapper.FileRow row = row(who, shelf);
     return row == null ? new BroughtIn("", "") : new BroughtIn(row.name(), row.file());
   }
 
-  /** What a file would change if it took the place of the one that is here. Coordinators only. */
+  /** What a file would change if it took the place of the one that is here. */
   @Transactional(readOnly = true)
-  public HoldingsChanges look(Member who, @Nullable String file) {
-    who.requireCoordinator(COORDINATORS);
+  public HoldingsChanges look(Member who, Shelf shelf, @Nullable String file) {
+    requireMay(who, shelf);
     KbartReader.Read parsed = parse(file == null ? "" : file);
-    Holdings.Changes changes = of(who.group()).holdings().changesTo(parsed.holdings());
+    HoldingsMapper.FileRow row = row(who, shelf);
+    Holdings now = row == null ? Holdings.NONE : KbartReader.read(row.file()).holdings();
+    Holdings.Changes changes = now.changesTo(parsed.holdings());
     return new HoldingsChanges(
         parsed.holdings().titles().size(),
         changes.added(),
@@ -146,20 +162,28 @@ public class GroupHoldings implements CommandKinds {
 
   /**
    * Takes in a file in place of the one before. A file out of which nothing can be read changes
-   * nothing. Coordinators only.
+   * nothing; an empty one takes the former away.
    */
-  public Taken take(Member who, UUID command, String name, String file) {
-    who.requireCoordinator(COORDINATORS);
+  public Taken take(Member who, Shelf shelf, UUID command, String name, String file) {
+    requireMay(who, shelf);
     return commands.run(
         who,
         command,
         TAKE,
-        () -> parse(file),
+        () -> file.isEmpty() ? NOTHING : parse(file),
         parsed -> {
-          keep(who.group(), name, file.replace("\u0000", ""), who.id());
+          put(who.group(), shelf, owner(who, shelf), name, file, who.id());
           Taken taken = new Taken(parsed.holdings().titles().size(), problems(parsed));
-          return CommandKind.done(taken).changing(List.of("holdings"));
+          return shelf == Shelf.OWN
+              ? CommandKind.done(taken).toldTo(Audience.ME)
+              : CommandKind.done(taken).changing(List.of("holdings"));
         });
+  }
+
+  private static void requireMay(Member who, Shelf shelf) {
+    if (shelf != Shelf.OWN) {
+      who.requireCoordinator(COORDINATORS);
+    }
   }
 
   @Override
@@ -169,15 +193,26 @@ public class GroupHoldings implements CommandKinds {
 
   /** The same for an installation that sets a group up. */
   @Transactional
-  public void set(int group, String name, String file) {
+  public void set(int group, Shelf shelf, String name, String file) {
     parse(file);
-    keep(group, name, file.replace("\u0000", ""), null);
+    put(group, shelf, 0, name, file, null);
   }
 
-  private void keep(int group, String name, String file, @Nullable Integer membership) {
-    String clean = name.strip();
-    mapper.keep(
-        group, file, clean.substring(0, Math.min(clean.length(), 200)), membership, calendar.now());
+  private void put(
+      int group, Shelf shelf, int owner, String name, String file, @Nullable Integer by) {
+    if (file.isEmpty()) {
+      mapper.drop(group, shelf.word(), owner);
+    } else {
+      mapper.keep(
+          group,
+          owner,
+          new HoldingsMapper.FileRow(
+              shelf.word(),
+              file.replace("\u0000", ""),
+              Text.atMost(LONGEST_NAME, name.strip()),
+              by,
+              calendar.now()));
+    }
     editions.next(Editions.Kind.HOLDINGS);
   }
 

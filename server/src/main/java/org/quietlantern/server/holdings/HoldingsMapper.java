@@ -2,6 +2,7 @@ package org.quietlantern.server.holdings;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -10,7 +11,7 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface HoldingsMapper {
   /** {@code membership}: who supplied it; none for the installation itself. */
-  record FileRow(String file, String name, Integer membership, Instant at) {}
+  record FileRow(String shelf, String file, String name, Integer membership, Instant at) {}
 
   /** A journal; {@code formerTitle} is empty if it was always called so. */
   record JournalRow(
@@ -23,24 +24,48 @@ interface HoldingsMapper {
       String formerTitle,
       Integer formerUntil) {}
 
-  @Select("select unnest(lends) from grp where id = #{group} order by 1")
-  List<String> lends(int group);
+  @Select("select lenders from grp where id = #{group}")
+  String lenders(int group);
+
+  @Update("update grp set lenders = #{lenders}::jsonb where id = #{group}")
+  void lend(int group, String lenders);
 
   @Update(
       "update grp set resolver_name = #{name}, resolver_address = #{address} where id = #{group}")
   void link(int group, String name, String address);
 
-  @Select("select file, name, membership, at from holdings_file where grp = #{group}")
-  FileRow file(int group);
+  /** {@code owner} 0: nobody's own. */
+  @Select(
+      """
+      select shelf, file, name, membership, at from holdings_file
+      where grp = #{group} and shelf = #{shelf} and coalesce(owner, 0) = #{owner}
+      """)
+  FileRow file(int group, String shelf, int owner);
+
+  /** What is in print, and what is the member's own. */
+  @Select(
+      """
+      select shelf, file, name, membership, at from holdings_file
+      where grp = #{group} and (shelf = 'printed' or owner = #{owner}) order by shelf
+      """)
+  List<FileRow> elsewhere(int group, int owner);
+
+  @Delete(
+      """
+      delete from holdings_file
+      where grp = #{group} and shelf = #{shelf} and coalesce(owner, 0) = #{owner}
+      """)
+  void drop(int group, String shelf, int owner);
 
   @Insert(
       """
-      insert into holdings_file (grp, file, name, membership, at)
-      values (#{group}, #{file}, #{name}, #{membership}, #{now})
-      on conflict (grp) do update set file = excluded.file, name = excluded.name,
+      insert into holdings_file (grp, shelf, owner, file, name, membership, at)
+      values (#{group}, #{file.shelf}, nullif(#{owner}, 0), #{file.file}, #{file.name},
+        #{file.membership}, #{file.at})
+      on conflict (grp, shelf, coalesce(owner, 0)) do update set file = excluded.file, name = excluded.name,
         membership = excluded.membership, at = excluded.at
       """)
-  void keep(int group, String file, String name, Integer membership, Instant now);
+  void keep(int group, int owner, FileRow file);
 
   @Insert(
       """

@@ -35,6 +35,10 @@ class LibraryLinks implements CommandKinds {
     this.commands = commands;
   }
 
+  LibraryShown of(Member who) {
+    return new LibraryShown(who.library(), who.resolver());
+  }
+
   LibraryShown set(Member who, UUID command, LibraryShown wanted) {
     who.requireCoordinator(GroupHoldings.COORDINATORS);
     LibraryShown clean = clean(wanted);
@@ -44,8 +48,7 @@ class LibraryLinks implements CommandKinds {
         kind,
         () -> {
           mapper.link(who.group(), clean.name(), clean.address());
-          return CommandResult.of(clean, new LibraryShown(who.library(), who.resolver()))
-              .changing(List.of("library"));
+          return CommandResult.of(clean, of(who)).changing(List.of("library"));
         });
   }
 

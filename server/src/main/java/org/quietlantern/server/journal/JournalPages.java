@@ -7,7 +7,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
-import org.quietlantern.core.holdings.Coverage;
+import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.Journal;
 import org.quietlantern.core.holdings.Journals;
 import org.quietlantern.core.query.Property;
@@ -143,7 +143,9 @@ class JournalPages {
 
   /** The best that holds of any of its years. */
   private static String access(Matching.Look look, Journal journal) {
-    List<Coverage> held = look.circumstances().holdings().of(journal.issn());
-    return held.stream().anyMatch(Coverage::free) ? "open" : held.isEmpty() ? "" : "held";
+    List<Holdings.Title> held = look.circumstances().holdings().of(journal.issn());
+    return held.stream().anyMatch(title -> title.coverage().free())
+        ? "open"
+        : held.isEmpty() ? "" : "held";
   }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.quietlantern.core.holdings.Coverage;
+import org.quietlantern.core.holdings.Holdings;
 import org.quietlantern.core.holdings.Journal;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Line;
@@ -100,6 +101,7 @@ class OneJournal {
                   .toList(),
               sources.all().stream().map(source -> inSource(look, line, source)).toList(),
               look.circumstances().holdings().of(issn).stream()
+                  .map(Holdings.Title::coverage)
                   .sorted(Comparator.comparing(Coverage::from))
                   .map(Stretch::of)
                   .toList(),

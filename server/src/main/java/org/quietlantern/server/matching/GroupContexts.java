@@ -8,6 +8,7 @@ import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.holdings.GroupHoldings;
 import org.quietlantern.server.holdings.KnownJournals;
+import org.quietlantern.server.holdings.Lenders;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.vocabulary.Vocabularies;
@@ -17,6 +18,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class GroupContexts {
   private final GroupHoldings holdings;
+  private final Lenders lenders;
   private final KnownJournals journals;
   private final Vocabularies vocabularies;
   private final Editions editions;
@@ -29,12 +31,14 @@ public class GroupContexts {
 
   GroupContexts(
       GroupHoldings holdings,
+      Lenders lenders,
       KnownJournals journals,
       Vocabularies vocabularies,
       Editions editions,
       TextsInside texts,
       Calendar calendar) {
     this.holdings = holdings;
+    this.lenders = lenders;
     this.journals = journals;
     this.vocabularies = vocabularies;
     this.editions = editions;
@@ -62,12 +66,11 @@ public class GroupContexts {
   }
 
   private SearchContext read(int group, ZoneId zone, Map<Editions.Kind, Integer> now) {
-    GroupHoldings.Read read = holdings.of(group);
     return new SearchContext(
         calendar.today(zone),
         zone,
-        read.holdings(),
-        read.lent(),
+        holdings.of(group),
+        lenders.rules(group),
         journals.all(),
         vocabularies.trees(),
         vocabularies.headings(),

@@ -30,7 +30,7 @@ public class Summaries {
     SearchContext reader = circumstances.of(who);
     List<String> dois = all.stream().map(s -> s.publication().doi()).toList();
     Map<String, Integer> cited = matching.citedBy(who, dois);
-    Map<Integer, WaysShown.Shown> ways = texts.of(who, reader.ways(), all);
+    Map<Integer, WaysShown.Shown> ways = texts.of(who, reader, all);
     Map<Integer, Summary> summaries = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       summaries.put(

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.quietlantern.core.holdings.Way;
 import org.quietlantern.core.holdings.Ways;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.core.text.OpenUrl;
 import org.quietlantern.core.text.TextWay;
 import org.quietlantern.core.text.TextWays;
@@ -18,6 +19,7 @@ import org.quietlantern.server.address.Addresses;
 import org.quietlantern.server.address.WayShown;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.holdings.HeldElsewhere;
 import org.quietlantern.server.platform.LanternProperties;
 import org.springframework.stereotype.Service;
 
@@ -27,10 +29,16 @@ public class WaysShown {
   private static final Set<String> FIRST = Set.of("here", "publisher");
   private final Addresses addresses;
   private final TextsAtHand texts;
+  private final HeldElsewhere elsewhere;
   private final TextWays order;
   private final LanternProperties properties;
 
-  WaysShown(Addresses addresses, TextsAtHand texts, LanternProperties properties) {
+  WaysShown(
+      Addresses addresses,
+      TextsAtHand texts,
+      HeldElsewhere elsewhere,
+      LanternProperties properties) {
+    this.elsewhere = elsewhere;
     this.addresses = addresses;
     this.texts = texts;
     this.properties = properties;
@@ -45,15 +53,25 @@ public class WaysShown {
    */
   public record Shown(Way access, List<WayShown> ways) {}
 
-  /** By row number. {@code ways}: how the group comes to publications today. */
-  public Map<Integer, Shown> of(Member who, Ways ways, Collection<StoredPublication> all) {
+  /** By row number. {@code today}: what the group holds, and who lends to it. */
+  public Map<Integer, Shown> of(
+      Member who, SearchContext today, Collection<StoredPublication> all) {
+    Ways ways = today.ways();
+    HeldElsewhere.For held = elsewhere.of(who, today.edition());
     Map<Integer, Way> access = new LinkedHashMap<>();
     Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
       Publication publication = stored.publication();
-      Way way = ways.way(StoredPublication.asked(publication));
+      Ways.Asked asked = StoredPublication.asked(publication);
+      Way way = ways.way(asked);
       access.put(stored.id(), way);
-      found.put(stored.id(), order.of(publication, way, ways.isLent(publication.kind())));
+      TextWays.Reach reach =
+          new TextWays.Reach(
+              way,
+              held.right(asked, today.today()),
+              held.shelf(asked, today.today()),
+              ways.lender(asked).map(lender -> lender.spoken() + " takes requests"));
+      found.put(stored.id(), order.of(publication, reach));
     }
     Map<String, AddressState> states =
         addresses.states(

@@ -13,6 +13,7 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.request.LenderOffers;
 import org.quietlantern.server.request.RequestLists;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,7 @@ class Meant {
   private final Publications publications;
   private final Summaries summaries;
   private final RequestLists requests;
+  private final LenderOffers lenders;
 
   /**
    * What somebody elsewhere means.
@@ -33,15 +35,19 @@ class Meant {
    * @param found the publication, where it is sure; else absent
    * @param alike what it may be, where it is not
    * @param requests what the group asked for by this link before
+   * @param lender the library that is asked for it; empty where members carry requests
    */
   record MeantShown(
       String citation,
       String title,
       @Nullable String found,
       List<Summary> alike,
-      List<RequestLists.RequestShown> requests) {}
+      List<RequestLists.RequestShown> requests,
+      String lender) {}
 
-  Meant(Publications publications, Summaries summaries, RequestLists requests) {
+  Meant(
+      Publications publications, Summaries summaries, RequestLists requests, LenderOffers lenders) {
+    this.lenders = lenders;
     this.publications = publications;
     this.summaries = summaries;
     this.requests = requests;
@@ -51,7 +57,7 @@ class Meant {
   MeantShown of(Member who, String query) {
     Optional<OpenUrlReader.Described> read = OpenUrlReader.read(query);
     if (read.isEmpty()) {
-      return new MeantShown("", "", null, List.of(), List.of());
+      return new MeantShown("", "", null, List.of(), List.of(), "");
     }
     Publication described = read.get().publication();
     List<StoredPublication> likely = likely(Viewer.of(who), read.get());
@@ -61,7 +67,8 @@ class Meant {
         described.title(),
         sure.map(StoredPublication::pid).orElse(null),
         sure.isPresent() ? List.of() : List.copyOf(summaries.of(who, likely).values()),
-        requests.described(who, described));
+        requests.described(who, described),
+        lenders.chosen(who, described));
   }
 
   /** The one publication that a viewer sees and that is meant for sure. */

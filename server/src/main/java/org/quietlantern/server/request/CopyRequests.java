@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.IntSupplier;
 import org.quietlantern.core.holdings.Access;
+import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.text.OpenUrl;
 import org.quietlantern.core.text.OpenUrlReader;
@@ -44,6 +45,7 @@ public class CopyRequests implements CommandKinds {
 
   private final RequestMapper mapper;
   private final RequestSubjects subjects;
+  private final LenderOffers offers;
   private final Publications publications;
   private final Summaries summaries;
   private final Commands commands;
@@ -75,6 +77,7 @@ public class CopyRequests implements CommandKinds {
   CopyRequests(
       RequestMapper mapper,
       RequestSubjects subjects,
+      LenderOffers offers,
       Publications publications,
       Summaries summaries,
       Commands commands,
@@ -82,6 +85,7 @@ public class CopyRequests implements CommandKinds {
       Calendar calendar) {
     this.mapper = mapper;
     this.subjects = subjects;
+    this.offers = offers;
     this.publications = publications;
     this.summaries = summaries;
     this.commands = commands;
@@ -90,7 +94,8 @@ public class CopyRequests implements CommandKinds {
   }
 
   /** One that is open in the group already is joined. What can be read is not asked for. */
-  public Asked ask(Member who, UUID command, String pid, @Nullable String note) {
+  public Asked ask(
+      Member who, UUID command, String pid, @Nullable String note, @Nullable String lender) {
     String words = words(note);
     return commands.run(
         who,
@@ -102,17 +107,23 @@ public class CopyRequests implements CommandKinds {
           return joined(
               who,
               mapper.open(who.group(), publications.withParts(stored), false),
-              () -> mapper.add(ids.next(), who.group(), stored.id(), null, words, calendar.now()));
+              () -> {
+                String asked = offers.chosen(who, stored, lender);
+                return mapper.add(
+                    new RequestMapper.New(
+                        ids.next(), who.group(), stored.id(), null, words, asked, calendar.now()));
+              });
         });
   }
 
   /** The same for a work that is not in the catalogue, as an OpenURL describes it. */
   public Asked askDescribed(Member who, UUID command, String described, @Nullable String note) {
     String words = words(note);
-    String form =
+    Publication work =
         OpenUrlReader.read(described)
-            .map(read -> OpenUrl.of(read.publication(), ""))
-            .orElseThrow(() -> Refusal.unusable("described", "This link describes no work."));
+            .orElseThrow(() -> Refusal.unusable("described", "This link describes no work."))
+            .publication();
+    String form = OpenUrl.of(work, "");
     return commands.run(
         who,
         command,
@@ -121,7 +132,16 @@ public class CopyRequests implements CommandKinds {
             joined(
                 who,
                 mapper.openDescribed(who.group(), form),
-                () -> mapper.add(ids.next(), who.group(), null, form, words, calendar.now())));
+                () ->
+                    mapper.add(
+                        new RequestMapper.New(
+                            ids.next(),
+                            who.group(),
+                            null,
+                            form,
+                            words,
+                            offers.chosen(who, work),
+                            calendar.now()))));
   }
 
   /** Notes that the member wrote to the author; joined where somebody in the group did before. */
@@ -242,9 +262,8 @@ public class CopyRequests implements CommandKinds {
         tell,
         () -> {
           RequestMapper.Row row = find(who, request);
-          boolean byLibrary = !row.author() && !mapper.lender(who.group()).address().isEmpty();
           boolean open = RequestState.named(row.state()).orElseThrow().isOpen();
-          if (!open || (byLibrary && next != RequestState.WITHDRAWN)) {
+          if (!open || (row.reached() && next != RequestState.WITHDRAWN)) {
             throw Refusal.conflict("request", "The request stands at “%s”.".formatted(row.state()));
           }
           String why = words(reason);

@@ -21,19 +21,22 @@ import org.springframework.web.bind.annotation.RestController;
 class RequestController {
   private final CopyRequests requests;
   private final RequestLists lists;
-  private final Lenders lenders;
+  private final LenderOffers offers;
 
-  /** {@code note}: what the library should know. */
-  record RequestNote(@Nullable String note) {}
+  /**
+   * @param note what the library should know
+   * @param lender the library that is asked; absent: the group's first one that takes the work
+   */
+  record RequestNote(@Nullable String note, @Nullable String lender) {}
 
   record RequestAnswer(@Nullable String text) {}
 
   record RequestTold(String state, @Nullable String reason, @Nullable String link) {}
 
-  RequestController(CopyRequests requests, RequestLists lists, Lenders lenders) {
+  RequestController(CopyRequests requests, RequestLists lists, LenderOffers offers) {
     this.requests = requests;
     this.lists = lists;
-    this.lenders = lenders;
+    this.offers = offers;
   }
 
   /** Asks for a copy, or joins those who asked before. */
@@ -43,7 +46,7 @@ class RequestController {
       @PathVariable String publication,
       @RequestHeader("Command-Id") UUID command,
       @RequestBody RequestNote body) {
-    return requests.ask(me, command, publication, body.note());
+    return requests.ask(me, command, publication, body.note(), body.lender());
   }
 
   /** Notes that the member wrote to the author. */
@@ -57,6 +60,12 @@ class RequestController {
   @GetMapping("/publications/{publication}/requests")
   List<RequestLists.RequestShown> of(Member me, @PathVariable String publication) {
     return lists.of(me, publication);
+  }
+
+  /** Libraries that can be asked for a publication, the one first that is asked by rule. */
+  @GetMapping("/publications/{publication}/lenders")
+  List<LenderOffers.LenderOffer> offers(Member me, @PathVariable String publication) {
+    return offers.of(me, publication);
   }
 
   /** The group's, the newest first; {@code request-state}: only those that stand so. */
@@ -100,18 +109,5 @@ class RequestController {
       @RequestHeader("Command-Id") UUID command,
       @RequestBody RequestTold body) {
     return requests.tell(me, command, request, body.state(), body.reason(), body.link());
-  }
-
-  /** Who lends to the group. */
-  @GetMapping("/lender")
-  Lenders.LenderShown lender(Member me) {
-    return lenders.of(me);
-  }
-
-  /** Says who lends to the group. Coordinators only. */
-  @PutMapping("/lender")
-  Lenders.LenderShown lend(
-      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Lenders.LenderShown body) {
-    return lenders.set(me, command, body);
   }
 }

@@ -19,7 +19,6 @@ import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.text.OpenUrl;
 import org.quietlantern.core.text.OpenUrlReader;
 import org.quietlantern.core.text.RequestState;
-import org.quietlantern.core.text.Wait;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
@@ -43,6 +42,7 @@ public class RequestLists {
   private final Publications publications;
   private final Summaries summaries;
   private final Groups groups;
+  private final LenderOffers offers;
   private final Calendar calendar;
 
   /** A member who wants the copy, and since when. */
@@ -55,6 +55,8 @@ public class RequestLists {
    * @param described the citation of one that is not in the catalogue; else absent
    * @param wanted who asked, the first one first
    * @param author whether it was asked of the author, by a letter
+   * @param lender the library that is asked; empty where nobody said who it is
+   * @param byHand whether members say how it stands
    * @param days of the calendar that it has waited, or that it took
    * @param trouble why the library could not be reached, or the copy not be fetched
    * @param isKept whether the copy was taken among the group's texts
@@ -68,6 +70,8 @@ public class RequestLists {
       List<Wanted> wanted,
       boolean mine,
       boolean author,
+      String lender,
+      boolean byHand,
       String note,
       Instant asked,
       @Nullable Instant ended,
@@ -88,28 +92,29 @@ public class RequestLists {
    *
    * @param counts of all states, without the choice of one
    * @param next from where to go on; absent behind the last
-   * @param lender who lends, as people call it; empty if nobody says
-   * @param byHand whether members carry requests there and tell how they stand
-   * @param usual how long deliveries took so far, in words; absent where none came yet
+   * @param usual how long deliveries took so far, of each library that delivered
    */
   public record RequestsPage(
       List<RequestShown> requests,
       List<StateCount> counts,
       @Nullable String next,
-      String lender,
-      boolean byHand,
-      @Nullable String usual) {}
+      List<UsualWait> usual) {}
+
+  /** How long a library's deliveries took so far, in words. */
+  public record UsualWait(String lender, String usual) {}
 
   RequestLists(
       RequestMapper mapper,
       Publications publications,
       Summaries summaries,
       Groups groups,
+      LenderOffers offers,
       Calendar calendar) {
     this.mapper = mapper;
     this.publications = publications;
     this.summaries = summaries;
     this.groups = groups;
+    this.offers = offers;
     this.calendar = calendar;
   }
 
@@ -125,14 +130,13 @@ public class RequestLists {
         mapper.counts(who.group(), whose).stream()
             .map(count -> new StateCount(count.state(), count.n()))
             .toList();
-    RequestMapper.Lender lender = mapper.lender(who.group());
     return new RequestsPage(
         shown(who, some),
         counts,
         more ? some.get(A_PAGE - 1).pid() : null,
-        lender.name(),
-        lender.address().isEmpty(),
-        wait(who).map(Wait::spoken).orElse(null));
+        offers.waits(who).entrySet().stream()
+            .map(one -> new UsualWait(one.getKey(), one.getValue().spoken()))
+            .toList());
   }
 
   private static String known(String state) {
@@ -154,11 +158,6 @@ public class RequestLists {
   /** Of a work that is not in the catalogue, the newest first. */
   public List<RequestShown> described(Member who, Publication work) {
     return shown(who, mapper.ofDescribed(who.group(), OpenUrl.of(work, "")));
-  }
-
-  /** How long deliveries to the group took. */
-  public Optional<Wait> wait(Member who) {
-    return Wait.of(mapper.waits(who.group(), who.zone()));
   }
 
   private List<RequestShown> shown(Member who, List<RequestMapper.Row> rows) {
@@ -205,6 +204,8 @@ public class RequestLists {
         wants.stream().map(one -> wanted(one, members.get(one.membership()))).toList(),
         wants.stream().anyMatch(one -> one.membership() == who.id()),
         row.author(),
+        row.lender(),
+        !row.reached(),
         row.note(),
         row.asked(),
         row.ended(),
@@ -241,7 +242,16 @@ public class RequestLists {
     StringBuilder text = new StringBuilder();
     try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
       csv.printRecord(
-          "asked", "state", "days", "title", "authors", "year", "where", "wanted by", "reason");
+          "asked",
+          "state",
+          "days",
+          "title",
+          "authors",
+          "year",
+          "where",
+          "asked of",
+          "wanted by",
+          "reason");
       for (RequestShown one : shown(who, mapper.page(who.group(), new String[0], 0, 0, ALL))) {
         Summary work = one.publication();
         csv.printRecord(
@@ -252,6 +262,7 @@ public class RequestLists {
             work == null ? "" : String.join("; ", work.authors()),
             work == null ? "" : work.year(),
             work == null ? "" : work.where(),
+            one.author() ? "the author" : one.lender(),
             one.wanted().stream().map(Wanted::name).collect(Collectors.joining("; ")),
             one.reason());
       }

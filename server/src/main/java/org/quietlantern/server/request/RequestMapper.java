@@ -10,10 +10,9 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface RequestMapper {
-  /** {@code address} empty: members carry requests there by themselves. */
-  record Lender(String name, String address, String cost) {}
-
   /**
+   * @param lender the library that is asked, by its name
+   * @param reached whether it takes requests by itself
    * @param publication row number, as the others are; absent for a work that is not here
    * @param described such a work as an OpenURL
    */
@@ -37,26 +36,16 @@ interface RequestMapper {
       String use,
       boolean kept,
       @Nullable Integer text,
-      boolean author) {}
+      boolean author,
+      String lender,
+      boolean reached) {}
 
   String COLUMNS =
       "select id, pid, grp, publication, described, state, note, asked, ended, reference, question, to_tell,"
-          + " reason, link, until, trouble, use, kept, text, author from copy_request ";
-
-  @Select(
-      """
-      select lender_name as name, lender_address as address, lender_cost as cost from grp
-      where id = #{group}
-      """)
-  Lender lender(int group);
-
-  @Update(
-      """
-      update grp set lender_name = #{name}, lender_address = #{address}, lends = #{kinds},
-        lender_cost = #{cost}
-      where id = #{group}
-      """)
-  void lend(int group, String name, String address, String[] kinds, String cost);
+          + " reason, link, until, trouble, use, kept, text, author, lender,"
+          + " not author and exists (select 1 from grp g, jsonb_array_elements(g.lenders) l"
+          + "   where g.id = grp and l->>'name' = lender and l->>'address' <> '') as reached"
+          + " from copy_request ";
 
   @Select(
       COLUMNS
@@ -113,19 +102,25 @@ interface RequestMapper {
       """)
   List<Count> counts(int group, int mine);
 
-  @Select(
-      """
-      insert into copy_request (pid, grp, publication, described, state, note, asked, system_due)
-      values (#{pid}, #{group}, #{publication}, #{described}, 'asked', #{note}, #{now}, now())
-      returning id
-      """)
-  int add(
+  /** One that is made: of a publication, or of what an OpenURL describes. */
+  record New(
       String pid,
       int group,
       @Nullable Integer publication,
       @Nullable String described,
       String note,
-      Instant now);
+      String lender,
+      Instant now) {}
+
+  @Select(
+      """
+      insert into copy_request
+        (pid, grp, publication, described, state, note, lender, asked, system_due)
+      values (#{pid}, #{group}, #{publication}, #{described}, 'asked', #{note}, #{lender}, #{now},
+        now())
+      returning id
+      """)
+  int add(New request);
 
   @Insert(
       """
@@ -231,7 +226,9 @@ interface RequestMapper {
       """
       select r.id from copy_request r join grp g on g.id = r.grp
       where r.system_due <= #{now} and (r.looked is null or r.looked <= #{old}) and (
-        (g.lender_address <> '' and r.state = 'asked' and not r.author)
+        (r.state = 'asked' and not r.author and exists (
+          select 1 from jsonb_array_elements(g.lenders) l
+          where l->>'name' = r.lender and l->>'address' <> ''))
         or (r.reference is not null and r.state in ('sent', 'asked back'))
         or (r.state = 'delivered' and r.text is null and r.until < #{today})
         or (r.state = 'delivered' and r.kept and r.text is null and r.link is not null
@@ -252,14 +249,30 @@ interface RequestMapper {
   @Update("update copy_request set looked = null, system_due = now() where id = #{id}")
   void hurry(int id);
 
-  /** Days of the calendar that deliveries to a group took, in its zone. */
+  /** How many days of the calendar a library took, in the zone of the group. */
+  record Took(String lender, int days) {}
+
+  /** The newest 200 deliveries of each library. */
   @Select(
       """
-      select (ended at time zone #{zone})::date - (asked at time zone #{zone})::date
-      from copy_request
-      where grp = #{group} and state in ('delivered', 'expired') and ended is not null
-        and not author
-      order by id desc limit 200
+      select lender, days from (
+        select id, lender,
+          (ended at time zone #{zone})::date - (asked at time zone #{zone})::date as days,
+          row_number() over (partition by lender order by id desc) as n
+        from copy_request
+        where grp = #{group} and state in ('delivered', 'expired') and ended is not null
+          and not author) r
+      where n <= 200 order by lender, id desc
       """)
-  List<Integer> waits(int group, String zone);
+  List<Took> waits(int group, String zone);
+
+  /** Libraries that said no, or sent what could not be fetched in time. */
+  @Select(
+      """
+      select distinct lender from copy_request
+      where grp = #{group} and publication = any(#{publications}) and not author
+        and state in ('refused', 'expired')
+      order by lender
+      """)
+  List<String> inVain(int group, Integer[] publications);
 }

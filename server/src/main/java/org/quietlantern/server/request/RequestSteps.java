@@ -9,6 +9,7 @@ import org.quietlantern.core.text.RequestState;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.holdings.Lenders;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
@@ -29,6 +30,7 @@ class RequestSteps {
   private static final Duration SOON = Duration.ofMinutes(10);
   private final RequestMapper mapper;
   private final Lending lending;
+  private final Lenders lenders;
   private final DeliveredCopies copies;
   private final RequestSubjects subjects;
   private final Publications publications;
@@ -41,6 +43,7 @@ class RequestSteps {
   RequestSteps(
       RequestMapper mapper,
       Lending lending,
+      Lenders lenders,
       DeliveredCopies copies,
       RequestSubjects subjects,
       Publications publications,
@@ -51,6 +54,7 @@ class RequestSteps {
       TransactionTemplate transactions) {
     this.mapper = mapper;
     this.lending = lending;
+    this.lenders = lenders;
     this.copies = copies;
     this.subjects = subjects;
     this.publications = publications;
@@ -82,7 +86,7 @@ class RequestSteps {
 
   private Lending.Told speak(RequestMapper.Row row) throws IOException {
     if (row.state().equals(RequestState.ASKED.word())) {
-      return lending.ask(mapper.lender(row.grp()).address(), form(row));
+      return lending.ask(lenders.address(row.grp(), row.lender()), form(row));
     }
     return row.toTell() == null
         ? lending.look(row.reference())

@@ -9,7 +9,7 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.GroupContexts;
 import org.quietlantern.server.matching.WaysShown;
-import org.quietlantern.server.request.RequestLists;
+import org.quietlantern.server.request.LenderOffers;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,11 +19,11 @@ public class WaysToText {
   private final Publications publications;
   private final GroupContexts contexts;
   private final WaysShown shown;
-  private final RequestLists requests;
+  private final LenderOffers offers;
 
   WaysToText(
-      Publications publications, GroupContexts contexts, WaysShown shown, RequestLists requests) {
-    this.requests = requests;
+      Publications publications, GroupContexts contexts, WaysShown shown, LenderOffers offers) {
+    this.offers = offers;
     this.publications = publications;
     this.contexts = contexts;
     this.shown = shown;
@@ -31,9 +31,13 @@ public class WaysToText {
 
   @Transactional(readOnly = true)
   public List<WayShown> of(Member who, String pid) {
-    List<WayShown> ways = all(who, pid);
-    return requests
-        .wait(who)
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    List<WayShown> ways = of(who, stored);
+    return contexts
+        .of(who)
+        .ways()
+        .lender(StoredPublication.asked(stored.publication()))
+        .map(lender -> offers.waits(who).get(lender.name()))
         .map(wait -> ways.stream().map(way -> waiting(way, wait)).toList())
         .orElse(ways);
   }
@@ -45,15 +49,11 @@ public class WaysToText {
   /** The same without what waiting for a copy took so far. */
   @Transactional(readOnly = true)
   public List<WayShown> of(Member who, StoredPublication stored) {
-    return shown.of(who, contexts.of(who).ways(), List.of(stored)).get(stored.id()).ways();
+    return shown.of(who, contexts.of(who), List.of(stored)).get(stored.id()).ways();
   }
 
   @Transactional
   public void want(Member who, String pid) {
-    shown.want(all(who, pid));
-  }
-
-  private List<WayShown> all(Member who, String pid) {
-    return of(who, publications.present(Viewer.of(who), pid));
+    shown.want(of(who, publications.present(Viewer.of(who), pid)));
   }
 }

@@ -68,7 +68,7 @@ interface HouseMapper {
         not exists (select 1 from source where grp is null) as source,
         not exists (select 1 from concept) as headings,
         not exists (select 1 from journal) as journals,
-        not exists (select 1 from holdings_file) as holdings
+        not exists (select 1 from holdings_file where shelf = 'group') as holdings
       """)
   Missing missing();
 

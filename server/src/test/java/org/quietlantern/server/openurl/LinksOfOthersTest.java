@@ -121,7 +121,8 @@ class LinksOfOthersTest {
             APP.outside().address() + "/lending/requests",
             "kinds",
             new String[] {"article"});
-    ada.write("PUT", "/lender", lender, UUID.randomUUID()).ok();
+    ada.write("PUT", "/lenders", Map.of("lenders", java.util.List.of(lender)), UUID.randomUUID())
+        .ok();
     Map<String, String> body = Map.of("described", query, "note", "");
     JsonNode first = ada.write("POST", "/described/requests", body, UUID.randomUUID()).ok();
     // Said in another order it is the same work.
@@ -174,11 +175,10 @@ class LinksOfOthersTest {
     Known known = known();
     Map<String, String> library =
         Map.of("name", "The town library", "address", "https://links.example/find?from=us");
-    assertThat(
-            group.client(1).write("PUT", "/holdings/library", library, UUID.randomUUID()).status())
+    assertThat(group.client(1).write("PUT", "/library", library, UUID.randomUUID()).status())
         .isEqualTo(403);
     UUID command = UUID.randomUUID();
-    ada.write("PUT", "/holdings/library", library, command).ok();
+    ada.write("PUT", "/library", library, command).ok();
     JsonNode ways = group.client(1).get("/publications/" + known.pid() + "/ways").ok();
     List<String> what = ways.findValuesAsString("what");
     assertThat(what).contains("library");
@@ -190,7 +190,6 @@ class LinksOfOthersTest {
     ada.post("/actions/" + command + "/undo", Map.of()).ok();
     assertThat(ada.get("/publications/" + known.pid() + "/ways").body()).doesNotContain("links.ex");
     Map<String, String> odd = Map.of("name", "x", "address", "javascript:alert(1)");
-    assertThat(ada.write("PUT", "/holdings/library", odd, UUID.randomUUID()).status())
-        .isEqualTo(422);
+    assertThat(ada.write("PUT", "/library", odd, UUID.randomUUID()).status()).isEqualTo(422);
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -38,7 +39,7 @@ class CopyRequestsTest {
   private void lend(String address) {
     Map<String, Object> lender =
         Map.of("name", "The library", "address", address, "kinds", new String[] {"article"});
-    ada.write("PUT", "/lender", lender, UUID.randomUUID()).ok();
+    ada.write("PUT", "/lenders", Map.of("lenders", List.of(lender)), UUID.randomUUID()).ok();
   }
 
   /** A closed article whose DOI ends so that the library deals with it in a certain manner. */
@@ -306,12 +307,15 @@ class CopyRequestsTest {
     Map<String, Object> dear =
         Map.of("name", "x", "address", "", "kinds", new String[] {}, "cost", " 4 € a copy ");
     UUID said = UUID.randomUUID();
-    ada.write("PUT", "/lender", dear, said).ok();
-    assertThat(ben.get("/lender").ok().get("cost").asString()).isEqualTo("4 € a copy");
+    ada.write("PUT", "/lenders", Map.of("lenders", List.of(dear)), said).ok();
+    assertThat(ben.get("/lenders").ok().get(0).get("cost").asString()).isEqualTo("4 € a copy");
     ada.post("/actions/" + said + "/undo", Map.of()).ok();
-    assertThat(ben.get("/lender").ok().get("cost").asString()).isEmpty();
+    assertThat(ben.get("/lenders").ok().get(0).get("cost").asString()).isEmpty();
     Map<String, Object> lender = Map.of("name", "x", "address", "", "kinds", new String[] {});
-    assertThat(ben.write("PUT", "/lender", lender, UUID.randomUUID()).status()).isEqualTo(403);
+    assertThat(
+            ben.write("PUT", "/lenders", Map.of("lenders", List.of(lender)), UUID.randomUUID())
+                .status())
+        .isEqualTo(403);
   }
 
   @DisplayName("All requests are reached by pages, with counts of all states")
@@ -334,5 +338,59 @@ class CopyRequestsTest {
     assertThat(rest.get("next")).isNull();
     assertThat(ben.get("/requests?mine=true").ok().get("requests")).isEmpty();
     assertThat(ada.get("/requests?request-state=sent").ok().get("requests")).isEmpty();
+  }
+
+  private static Map<String, Object> lender(String name, String address, int until) {
+    return Map.of(
+        "name", name, "address", address, "kinds", List.of("article"), "until", until, "cost", "");
+  }
+
+  @DisplayName(
+      "T2: the first library that takes it is asked; after its no the next, or as one wants")
+  @Test
+  void several() {
+    String address = APP.outside().address() + "/lending/requests";
+    Map<String, Object> none = lender("Old things", "", 1500);
+    Map<String, Object> first = lender("The library", address, 2100);
+    Map<String, Object> second = lender("By hand", "", 2100);
+    Map<String, Object> all = Map.of("lenders", List.of(none, first, second));
+    ada.write("PUT", "/lenders", all, UUID.randomUUID()).ok();
+    String pid = article("7");
+    String path = "/publications/" + pid;
+    assertThat(ben.get(path + "/lenders").ok().findValuesAsString("name"))
+        .containsExactly("The library", "By hand");
+    ask(ada, pid);
+    assertThat(only(ada, pid).get("lender").asString()).isEqualTo("The library");
+    work();
+    daysPass(4);
+    assertThat(only(ada, pid).get("state").asString()).isEqualTo("refused");
+    JsonNode offers = ben.get(path + "/lenders").ok();
+    assertThat(offers.findValuesAsString("name")).containsExactly("By hand", "The library");
+    assertThat(offers.get(1).get("inVain").asBoolean()).isTrue();
+    ask(ben, pid);
+    JsonNode again = only(ben, pid);
+    assertThat(again.get("lender").asString()).isEqualTo("By hand");
+    assertThat(again.get("byHand").asBoolean()).isTrue();
+    daysPass(1);
+    assertThat(only(ben, pid).get("state").asString())
+        .as("nobody took it there")
+        .isEqualTo("asked");
+    String request = again.get("id").asString();
+    Map<String, String> came = Map.of("state", "delivered");
+    ben.write("PUT", "/requests/" + request + "/state", came, UUID.randomUUID()).ok();
+    assertThat(ben.get(path + "/lenders").ok().get(0).get("usual").asString())
+        .isEqualTo("usually a day, of 1");
+    assertThat(ada.get("/requests.csv").body()).contains(",By hand,Ben Joiner", ",The library,Ada");
+
+    String other = article("0-2");
+    Map<String, String> wanted = Map.of("note", "", "lender", "By hand");
+    String asks = "/publications/" + other + "/requests";
+    ada.write("POST", asks, wanted, UUID.randomUUID()).ok();
+    assertThat(only(ada, other).get("lender").asString()).isEqualTo("By hand");
+    Map<String, String> odd = Map.of("note", "", "lender", "Old things");
+    asks = "/publications/" + article("0-2") + "/requests";
+    assertThat(ada.write("POST", asks, odd, UUID.randomUUID()).type()).isEqualTo("lender");
+    Map<String, Object> twice = Map.of("lenders", List.of(first, first));
+    assertThat(ada.write("PUT", "/lenders", twice, UUID.randomUUID()).type()).isEqualTo("name");
   }
 }

@@ -88,6 +88,7 @@ public final class World {
     values.put("text", text);
     values.put("marginNote", group.marginNote(text));
     values.put("form", "txt");
+    values.put("shelf", "printed");
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("load", "0");
@@ -242,6 +243,7 @@ public final class World {
     body.put("passage", Map.of("quote", "moths", "before", "", "after", "", "page", 0, "start", 0));
     body.put("state", "sent");
     body.put("kinds", List.of("article"));
+    body.put("lenders", List.of(Map.of("name", "Next door", "kinds", List.of("article"))));
     if (endpoint.path().contains("/journals")) {
       body.put("file", "title,issn\nMoths of the fens,9999-1004\n");
     }

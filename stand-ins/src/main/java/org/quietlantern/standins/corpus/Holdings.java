@@ -37,6 +37,7 @@ public final class Holdings {
           "parent_publication_title_id",
           "preceding_publication_title_id",
           "access_type");
+  private static final int NOT_HELD = 4;
 
   private Holdings() {}
 
@@ -47,7 +48,7 @@ public final class Holdings {
       Journal journal = Journal.ALL.get(i);
       if (journal.openFrom() == 0) {
         file.append(line(journal, journal.since(), 0, "F"));
-      } else if (i % 5 != 4) {
+      } else if (isHeld(i)) {
         int first = Math.max(journal.since(), 1996 + i % 9);
         if (i % 7 == 3) {
           file.append(line(journal, first, 2012, "P"));
@@ -55,6 +56,36 @@ public final class Holdings {
         } else {
           file.append(line(journal, first, i % 11 == 5 ? 2021 : 0, "P"));
         }
+      }
+    }
+    return file.toString();
+  }
+
+  private static boolean isHeld(int journal) {
+    return journal % 5 != NOT_HELD || Journal.ALL.get(journal).openFrom() == 0;
+  }
+
+  /** Volumes in print of some of what is not held, until 2014; one column more: their place. */
+  public static String printed() {
+    StringBuilder file = new StringBuilder(String.join("\t", COLUMNS)).append("\tplace\n");
+    for (int i = 0; i < Journal.ALL.size(); i++) {
+      Journal journal = Journal.ALL.get(i);
+      if (!isHeld(i) && i % 2 == 0) {
+        String place = "lower hall, bay %d".formatted(i + 3);
+        file.append(line(journal, journal.since(), 2014, "P").strip()).append("\t").append(place);
+        file.append('\n');
+      }
+    }
+    return file.toString();
+  }
+
+  /** What a college elsewhere has of what is not held. */
+  public static String ofCollege() {
+    StringBuilder file = new StringBuilder(String.join("\t", COLUMNS)).append('\n');
+    for (int i = 0; i < Journal.ALL.size(); i++) {
+      Journal journal = Journal.ALL.get(i);
+      if (!isHeld(i) && i % 2 == 1) {
+        file.append(line(journal, Math.max(2005, journal.since()), 0, "P"));
       }
     }
     return file.toString();

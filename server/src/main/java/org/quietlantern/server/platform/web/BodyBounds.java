@@ -52,7 +52,7 @@ class BodyBounds extends OncePerRequestFilter {
     if (path.endsWith("/texts")) {
       return TEXT;
     }
-    if (path.endsWith("/holdings")
+    if (path.contains("/holdings/")
         || path.endsWith("/journals")
         || path.endsWith("/journals/look")) {
       return HOLDINGS;

@@ -1,0 +1,80 @@
+package org.quietlantern.server.holdings;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.quietlantern.core.holdings.Holdings;
+import org.quietlantern.core.holdings.KbartReader;
+import org.quietlantern.core.holdings.Ways;
+import org.quietlantern.server.group.Member;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What is in print at a group's library, and what members may read by rights of their own. It makes
+ * ways to texts, and nothing readable for the group (rule M9).
+ */
+@Service
+public class HeldElsewhere {
+  private final HoldingsMapper mapper;
+  private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
+
+  /** For a member, in an edition of what groups hold. */
+  private record Kept(String edition, For mine) {}
+
+  /** {@code where}: as the member's file is called. */
+  public record For(Holdings printed, Holdings own, String where) {
+    /** Where it stands in print, in words. */
+    public Optional<String> shelf(Ways.Asked asked, LocalDate today) {
+      return held(printed, asked, today)
+          .map(
+              title ->
+                  title.place().isEmpty()
+                      ? "in print at your library"
+                      : "in print at your library: " + title.place());
+    }
+
+    /** By what right the member may read it, in words. */
+    public Optional<String> right(Ways.Asked asked, LocalDate today) {
+      return held(own, asked, today).map(title -> "by rights of your own (" + where + ")");
+    }
+
+    private static Optional<Holdings.Title> held(
+        Holdings holdings, Ways.Asked asked, LocalDate today) {
+      return asked.number().isEmpty() || asked.first().isEmpty()
+          ? Optional.empty()
+          : holdings.covering(
+              asked.number(), asked.first().get(), asked.last().orElseThrow(), today);
+    }
+  }
+
+  HeldElsewhere(HoldingsMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  /** {@code edition}: another one means that somebody brought in another file. */
+  @Transactional(readOnly = true)
+  public For of(Member who, String edition) {
+    Kept last = kept.get(who.id());
+    if (last == null || !last.edition().equals(edition)) {
+      last = new Kept(edition, read(who));
+      kept.put(who.id(), last);
+    }
+    return last.mine();
+  }
+
+  private For read(Member who) {
+    Map<String, HoldingsMapper.FileRow> files =
+        mapper.elsewhere(who.group(), who.id()).stream()
+            .collect(Collectors.toMap(HoldingsMapper.FileRow::shelf, row -> row));
+    HoldingsMapper.FileRow own = files.get(Shelf.OWN.word());
+    return new For(
+        holdings(files.get(Shelf.PRINTED.word())), holdings(own), own == null ? "" : own.name());
+  }
+
+  private static Holdings holdings(HoldingsMapper.FileRow row) {
+    return row == null ? Holdings.NONE : KbartReader.read(row.file()).holdings();
+  }
+}
