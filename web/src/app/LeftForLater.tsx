@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { forget, left, type Later } from '../api';
-import { useKeep } from '../features/folders';
+import { useKeep } from '../features/keeping';
 import { useMark } from '../features/publication';
 import { Act, counted, listed } from '../ui';
 

@@ -19,7 +19,7 @@ export function Lenders({ usual }: { usual: Schema['UsualWait'][] }) {
   return (
     <section aria-label="Who lends" className="max-w-[75ch] text-soft">
       {lenders.length === 0 && <p>Nobody lends to your group.</p>}
-      <ol>
+      <ol className="list-inside list-decimal">
         {lenders.map((lender, n) => (
           <li key={lender.name}>
             {said(lender, usual.find((one) => one.lender === lender.name)?.usual)}{' '}

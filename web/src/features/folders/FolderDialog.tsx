@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ChoiceField, DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
-import { useFolders } from './api';
+import { useFolders } from '../keeping';
 import { useFolderChanges } from './changes';
 
 /** Names a folder, and puts it into another one. */

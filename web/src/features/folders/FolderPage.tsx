@@ -1,133 +1,96 @@
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { Schema } from '../../api';
-import { Act, counted, Failed, Lamp, leaving, PublicationRow, shortDay, Waiting } from '../../ui';
+import { useNavigate, useParams } from 'react-router';
+import { Act, counted, Failed, useAddress, Waiting } from '../../ui';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useFolder } from './api';
 import { useFolderChanges } from './changes';
 import { FolderDialog } from './FolderDialog';
+import { FolderItems } from './FolderItems';
 import { NotesHere } from './NotesHere';
-import { SearchLine } from './SearchLine';
+import { FOLDER_ORDERS, folderOrder } from './orders';
+import { SearchesHere } from './SearchesHere';
 
+/** A folder: its searches and notes above, what is kept in it as a list with the leaf beside. */
 export function FolderPage() {
   const { id = '' } = useParams();
   const here = useHere();
   const navigate = useNavigate();
-  const found = useFolder(here.id, id);
-  const { end, takeOut } = useFolderChanges(here.id, id);
+  const address = useAddress();
+  const order = folderOrder(address.params.get('order'));
+  const found = useFolder(here.id, id, order);
+  const { end } = useFolderChanges(here.id, id);
   const [changing, setChanging] = useState(false);
   if (found.error) return <Failed error={found.error} />;
-  const folder = found.data?.pages[0];
+  const folder = found.data;
   if (!folder || folder.id !== id) return <Waiting what="the folder" />;
-  const items = (found.data?.pages ?? []).flatMap((page) => page.items);
-  const { name, searches, total, pile } = folder;
-  const left = total - items.length;
+  const { name, ids, pile } = folder;
+  const ended = () => void navigate(`/g/${here.id}/folders`);
   return (
-    <div className="h-full overflow-y-auto pb-16">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <title>{`${name} · Quiet Lantern`}</title>
-      <div className="bar">
-        <h1 className="font-serif text-[21px] font-semibold">{name}</h1>
-        <span className="text-soft">{counted(total, 'publication')}</span>
-        {total > 0 && (
-          <a className="act" href={`/api/groups/${here.id}/folders/${id}/export.ris`}>
-            Export as RIS
-          </a>
-        )}
-        {mayWrite(here) && !pile && (
-          <>
-            <Act onClick={() => setChanging(true)}>Name and place</Act>
-            <Act
-              disabled={end.isPending}
-              onClick={() =>
-                end.mutate(null, { onSuccess: () => void navigate(`/g/${here.id}/folders`) })
+      <div>
+        <div className="bar">
+          <h1 className="font-serif text-[21px] font-semibold">{name}</h1>
+          <span className="text-soft">{counted(ids.length, 'publication')}</span>
+          {ids.length > 1 && (
+            <Order
+              order={order}
+              onOrder={(next) =>
+                address.change('order', next === 'kept' ? '' : next, { replace: true })
               }
-            >
-              End it
-            </Act>
-          </>
-        )}
-        <HelpLink place="folders" />
-      </div>
-      {searches.length > 0 && (
-        <section
-          aria-label="Saved searches"
-          className="border-b border-base-300 bg-base-200 px-4 py-2 lg:px-6"
-        >
-          <h2 className="small-head">Saved searches</h2>
-          <ul>
-            {searches.map((search) => (
-              <SearchLine key={search.id} search={search} />
-            ))}
-          </ul>
-        </section>
-      )}
-      <NotesHere folder={id} />
-      {total === 0 ? (
-        <p className="p-6 text-soft">Nothing is kept here yet.</p>
-      ) : (
-        <ol aria-label="Publications kept" {...leaving(items.map((item) => item.publication.id))}>
-          {items.map((item) => (
-            <Item
-              key={item.publication.id}
-              item={item}
-              onTakeOut={mayWrite(here) ? () => takeOut.mutate([item.publication.id]) : undefined}
             />
-          ))}
-        </ol>
-      )}
-      {left > 0 && (
-        <p className="px-6 py-3">
-          <Act disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
-            {counted(left, 'publication')} more
-          </Act>
-        </p>
-      )}
+          )}
+          {ids.length > 0 && (
+            <a className="act" href={`/api/groups/${here.id}/folders/${id}/export.ris`}>
+              Export as RIS
+            </a>
+          )}
+          {mayWrite(here) && !pile && (
+            <>
+              <Act onClick={() => setChanging(true)}>Name and place</Act>
+              <Act disabled={end.isPending} onClick={() => end.mutate(null, { onSuccess: ended })}>
+                End it
+              </Act>
+            </>
+          )}
+          <HelpLink place="folders" />
+        </div>
+        <div className="max-h-[30vh] overflow-y-auto">
+          <SearchesHere folder={id} />
+          <NotesHere folder={id} />
+        </div>
+      </div>
+      <div id="list" tabIndex={-1} className="min-h-0 outline-none">
+        {ids.length === 0 ? (
+          <p className="p-6 text-soft">Nothing is kept here yet.</p>
+        ) : (
+          <FolderItems key={id} folder={folder} fresh={!found.isPlaceholderData} />
+        )}
+      </div>
       {changing && <FolderDialog folder={folder} onClose={() => setChanging(false)} />}
     </div>
   );
 }
 
-function Item({
-  item,
-  onTakeOut,
-}: {
-  item: Schema['FolderItem'];
-  onTakeOut: (() => void) | undefined;
-}) {
-  const here = useHere();
+function Order({ order, onOrder }: { order: string; onOrder: (order: string) => void }) {
+  const reverse = order.startsWith('-');
+  const plain = reverse ? order.slice(1) : order;
   return (
-    <li className="border-b border-base-300">
-      <PublicationRow
-        publication={item.publication}
-        to={`/g/${here.id}/p/${item.publication.id}`}
-        lamp={mayWrite(here) ? <Lamp state={item.lamp} label={`my lamp: ${item.lamp}`} /> : null}
-      />
-      <ul className="pr-4 pb-2 pl-[39px] text-[13px] lg:pl-[47px]">
-        {item.reasons.map((reason) => (
-          <li key={reason.at + reason.who}>
-            {reason.who}, {shortDay(reason.at)}
-            {reason.q && (
-              <>
-                , from{' '}
-                <Link className="act" to={`/g/${here.id}/q/${reason.q}`}>
-                  “{reason.search}”
-                </Link>
-              </>
-            )}
-            {reason.text && (
-              <>
-                : <span className="text-soft">“{reason.text}”</span>
-              </>
-            )}
-          </li>
+    <span className="flex items-baseline gap-2 text-soft">
+      <select
+        aria-label="Order"
+        className="min-h-[24px] cursor-pointer bg-base-100"
+        value={plain}
+        onChange={(event) => onOrder(event.target.value)}
+      >
+        {FOLDER_ORDERS.map(([name, label, other]) => (
+          <option key={name} value={name}>
+            {reverse && name === plain ? other : label}
+          </option>
         ))}
-        {onTakeOut && (
-          <li>
-            <Act onClick={onTakeOut}>Take out</Act>
-          </li>
-        )}
-      </ul>
-    </li>
+      </select>
+      <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>the other way round</Act>
+    </span>
   );
 }

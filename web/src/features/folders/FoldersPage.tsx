@@ -5,7 +5,7 @@ import { counted, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { ToCheck } from '../saved';
 import { mayWrite, useHere } from '../session';
-import { useAddFolder, useFolders } from './api';
+import { useAddFolder, useFolders } from '../keeping';
 import { Bin } from './Bin';
 
 export function FoldersPage() {

@@ -1,45 +1,54 @@
-import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
-import {
-  api,
-  body,
-  commandHeader,
-  hasEnded,
-  keys,
-  leaveForLater,
-  newCommand,
-  useRefresh,
-  VISIT_ENDED,
-  type Schema,
-} from '../../api';
-import { counted, useNotice } from '../../ui';
-import { useAct } from '../session';
-import type { Strategy } from '../strategy';
+import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, body, keys, type Schema } from '../../api';
 
-export function useFolders(group: string) {
+/** Rows that are asked for at once; as many come with the folder. */
+const CHUNK = 50;
+
+/** A folder with all ids in an order, and the rows that come first. */
+export function useFolder(group: string, folder: string, order: string) {
   return useQuery({
-    queryKey: keys.folders(group),
+    queryKey: [...keys.folder(group, folder), order],
+    placeholderData: keepPreviousData,
     queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/folders', { params: { path: { group } }, signal })),
-  });
-}
-
-/** A folder, its items page by page. */
-export function useFolder(group: string, folder: string) {
-  return useInfiniteQuery({
-    queryKey: keys.folder(group, folder),
-    initialPageParam: 0,
-    queryFn: async ({ pageParam, signal }) =>
       body(
         await api.GET('/api/groups/{group}/folders/{folder}', {
-          params: { path: { group, folder }, query: { from: pageParam } },
+          params: { path: { group, folder }, query: { 'folder-order': order } },
           signal,
         }),
       ),
-    getNextPageParam: (last, pages) => {
-      const seen = pages.reduce((sum, page) => sum + page.items.length, 0);
-      return seen < last.total ? seen : null;
-    },
   });
+}
+
+/** The rows of a folder that the list comes to. */
+export function useItems(group: string, folder: Schema['FolderView']) {
+  const { ids, items: first } = folder;
+  const [seen, setSeen] = useState(0);
+  const chunks = Array.from({ length: Math.min(Math.ceil(ids.length / CHUNK), seen + 1) }, (_, i) =>
+    ids.slice(i * CHUNK, (i + 1) * CHUNK),
+  );
+  const answers = useQueries({
+    queries: chunks.map((chunk, i) => ({
+      queryKey: [...keys.folder(group, folder.id), 'rows', chunk],
+      enabled: i > 0,
+      queryFn: async ({ signal }: { signal: AbortSignal }) =>
+        body(
+          await api.POST('/api/groups/{group}/folders/{folder}/rows', {
+            params: { path: { group, folder: folder.id } },
+            body: { ids: chunk },
+            signal,
+          }),
+        ),
+    })),
+  });
+  return {
+    row: (index: number): Schema['FolderItem'] | undefined =>
+      (index < CHUNK ? first : answers[Math.floor(index / CHUNK)]?.data)?.find(
+        (item) => item.publication.id === ids[index],
+      ),
+    /** The list shows rows up to this one. */
+    showTo: (index: number) => setSeen((now) => Math.max(now, Math.floor(index / CHUNK))),
+  };
 }
 
 /** What ended in the group and can be brought back. */
@@ -51,101 +60,17 @@ export function useBin(group: string) {
   });
 }
 
-export function useAddFolder(group: string) {
-  return useAct(
-    group,
-    async (name: string, header) =>
+/** The searches that are saved in a folder. */
+export function useSearches(group: string, folder: string) {
+  return useQuery({
+    queryKey: [...keys.folder(group, folder), 'searches'],
+    queryFn: async ({ signal }) =>
       body(
-        await api.POST('/api/groups/{group}/folders', {
-          params: { path: { group }, header },
-          body: { name },
+        await api.GET('/api/groups/{group}/folders/{folder}/searches', {
+          params: { path: { group, folder } },
+          signal,
         }),
       ),
-    (made) => `The folder “${made.name}” was made.`,
-    { quiet: true },
-  );
-}
-
-/** In place of a folder: the member's own pile. */
-export const PILE = 'pile';
-
-export type Keep = { folder: string; publications: string[]; note: string; step?: string };
-
-/** Keeps one publication or several, as one act. */
-export function useKeep(group: string) {
-  const tell = useNotice();
-  const refresh = useRefresh(group);
-  return useMutation({
-    scope: { id: 'marks' },
-    mutationFn: async ({ folder, ...keep }: Keep) => {
-      const command = newCommand();
-      const header = commandHeader(command);
-      const kept = body(
-        folder === PILE
-          ? await api.POST('/api/groups/{group}/pile/items', {
-              params: { path: { group }, header },
-              body: keep,
-            })
-          : await api.POST('/api/groups/{group}/folders/{folder}/items', {
-              params: { path: { group, folder }, header },
-              body: keep,
-            }),
-      );
-      return { command, kept };
-    },
-    onSuccess: ({ command, kept }) => {
-      tell({ text: keptSentence(kept), command });
-      refresh();
-    },
-    onError: (error, keep) => {
-      if (!hasEnded(error)) return;
-      leaveForLater({ what: 'keep', group, keep });
-      tell({ text: VISIT_ENDED, bad: true });
-    },
-  });
-}
-
-export function keptSentence(kept: Schema['KeepResult']): string {
-  const { publications: all, added, folder } = kept;
-  if (all > 1) {
-    const there = all - added;
-    return there === 0
-      ? `${counted(all, 'publication')} kept in ${folder}.`
-      : `${counted(added, 'publication')} kept in ${folder}; ${there} ${there === 1 ? 'was' : 'were'} already there.`;
-  }
-  const where = kept.already
-    ? `Already in ${folder}, kept by ${kept.keeper}.`
-    : `Kept in ${folder}.`;
-  return kept.elsewhere.length > 0 ? `${where} Also in ${kept.elsewhere.join(', ')}.` : where;
-}
-
-export function useSaveSearch(group: string) {
-  const tell = useNotice();
-  const refresh = useRefresh(group);
-  return useMutation({
-    mutationFn: async ({
-      folder,
-      name,
-      strategy,
-    }: {
-      folder: string;
-      name: string;
-      strategy: Strategy;
-    }) => {
-      const command = newCommand();
-      const saved = body(
-        await api.POST('/api/groups/{group}/folders/{folder}/searches', {
-          params: { path: { group, folder }, header: commandHeader(command) },
-          body: { name, asked: { strategy } },
-        }),
-      );
-      return { command, saved };
-    },
-    onSuccess: ({ command, saved }) => {
-      const found = counted(saved.count, 'publication');
-      tell({ text: `“${saved.name}” saved in ${saved.folder.name} with ${found}.`, command });
-      refresh();
-    },
   });
 }
 

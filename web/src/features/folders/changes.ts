@@ -26,6 +26,38 @@ export function useFolderChanges(group: string, folder: string) {
         ),
       (ended) => `“${ended.name}” has ended with all that is in it. It can be brought back.`,
     ),
+    move: useAct(
+      group,
+      async ({ copy, ...what }: { publications: string[]; to: string; copy: boolean }, header) => {
+        const asked = { params: { path, header }, body: what };
+        return body(
+          copy
+            ? await api.POST('/api/groups/{group}/folders/{folder}/items/copied', asked)
+            : await api.POST('/api/groups/{group}/folders/{folder}/items/moved', asked),
+        );
+      },
+      (moved, { copy }) =>
+        `${counted(moved.publications, 'publication')} ${copy ? 'copied' : 'moved'} into ${moved.to}.` +
+        (moved.there > 0
+          ? ` ${moved.there} ${moved.there === 1 ? 'was' : 'were'} there already.`
+          : ''),
+      { quiet: true },
+    ),
+    note: useAct(
+      group,
+      async (
+        { publication, ...note }: { publication: string; was: string; text: string },
+        header,
+      ) =>
+        body(
+          await api.PUT('/api/groups/{group}/folders/{folder}/items/{publication}/note', {
+            params: { path: { ...path, publication }, header },
+            body: note,
+          }),
+        ),
+      () => 'Why it is kept is noted.',
+      { quiet: true },
+    ),
     takeOut: useAct(
       group,
       async (publications: string[], header) =>

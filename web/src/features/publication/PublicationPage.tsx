@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
-import { KeepDialog, useKeep, useLastFolder } from '../folders';
+import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { Figures } from '../text';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, useCopyText } from '../../ui';
-import { KeepDialog } from '../folders';
+import { KeepDialog } from '../keeping';
 import { mayWrite, useHere } from '../session';
-import { chapterOf, cited, meant, type Chapter } from './chapters';
+import { beginning, chapterOf, cited, meant, type Chapter } from './chapters';
 
 /** What the text consists of: chapters and sections, with figures and tables where they stand. */
 export function Parts({
@@ -26,9 +26,7 @@ export function Parts({
   const onPage = parts.findIndex((part) => part.page === page);
   const before = parts.findLastIndex((part) => part.page < page);
   const now = paged ? Math.max(onPage, before) : gone;
-  const current = parts.findLastIndex(
-    (part, n) => n <= now && part.kind === 'section' && part.level === 1,
-  );
+  const current = beginning(parts, now);
   const chapter = chapterOf(leaf.publication.kind, parts, current, labels);
   if (parts.length === 0) return <p className="text-soft">The file names no parts.</p>;
   return (

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { chapterOf, cited, meant } from './chapters';
+import { beginning, chapterOf, cited, meant } from './chapters';
 
 const part = (title: string, page: number, level = 1, kind = 'section') => ({
   kind,
@@ -27,6 +27,15 @@ it('knows chapters of books with their printed pages, and nothing of the kind el
   expect(chapterOf('article', PARTS, 0, LABELS)).toBeUndefined();
   expect(chapterOf('book', PARTS, 0, [''])).toEqual({ title: 'Dusk' });
   expect(chapterOf('book', [], 0, LABELS)).toBeUndefined();
+});
+
+it('knows chapters below the title of the whole', () => {
+  const parts = [part('Night', 0), part('Dusk', 0, 2), part('Lamps', 0, 3), part('Moths', 0, 2)];
+  expect(beginning(parts, 2)).toBe(1);
+  expect(beginning(parts, 0)).toBe(-1);
+  expect(beginning([], 0)).toBe(-1);
+  expect(chapterOf('book', parts, 1, [''])).toEqual({ title: 'Dusk' });
+  expect(chapterOf('book', parts, 0, [''])).toBeUndefined();
 });
 
 it('cites a chapter in its work, and names it where it is kept', () => {

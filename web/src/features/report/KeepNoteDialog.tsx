@@ -1,5 +1,5 @@
 import { DialogForm } from '../../ui';
-import { FolderChoice, useChosenFolder } from '../folders';
+import { FolderChoice, useChosenFolder } from '../keeping';
 import { useKeepNote } from './api';
 
 /** Keeps a written account in a folder, as a note of today. */

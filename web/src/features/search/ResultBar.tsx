@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Act, counted, timeOfDay } from '../../ui';
-import { SaveSearchDialog } from '../folders';
+import { SaveSearchDialog } from '../keeping';
 import { mayWrite, useHere } from '../session';
 import { useWaiting, type Result } from './api';
 import { BySourceDialog } from './BySourceDialog';
 import { CqlDialog } from './CqlDialog';
-import { ORDERS } from './orders';
+import { ORDERS } from '../list';
 import type { Strategy } from '../strategy';
 import { useDelayed } from './useDelayed';
 import type { Step } from './useSettled';

@@ -1,14 +1,12 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
+import { ListRow, Ticked, useListActs } from '../list';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
 import { useRows, type Result } from './api';
 import { Glance } from './Glance';
-import { HitRow } from './HitRow';
-import { Ticked } from './Ticked';
-import { useResultActs } from './useResultActs';
 import type { Step } from './useSettled';
 
 /** The list, and the leaf of what is chosen in it. The choice stands in the address. */
@@ -54,7 +52,7 @@ export function Results({
       },
       { replace: true, state: { step } },
     );
-  const acts = useResultActs({
+  const acts = useListActs({
     ids,
     chosen,
     named: wanted,
@@ -110,8 +108,8 @@ export function Results({
               focusOn={0}
             >
               {(index) => (
-                <HitRow
-                  hit={rows.row(index)}
+                <ListRow
+                  item={rows.row(index)}
                   group={here.id}
                   guest={!mayWrite(here)}
                   step={step}

@@ -15,7 +15,7 @@ import {
   type Strategy,
 } from '../strategy';
 import { useStrategy } from './api';
-import { isOrder } from './orders';
+import { isOrder } from '../list';
 import { Workbench } from './Workbench';
 
 /** A sheet as other places of the application begin it. */

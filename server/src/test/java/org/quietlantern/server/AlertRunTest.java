@@ -299,7 +299,7 @@ class AlertRunTest {
     assertThat(alert(id).get("alert").get("state").asString()).isEqualTo("ended");
     group.search(folder, "Ends", "bat");
     assertThat(undo(alma, end).type()).as("its name is taken").isEqualTo("search-there");
-    String second = alma.get("/folders/" + folder).ok().get("searches").get(0).get("id").asString();
+    String second = alma.get("/folders/" + folder + "/searches").ok().get(0).get("id").asString();
     alma.write("DELETE", "/searches/" + second, Map.of(), UUID.randomUUID()).ok();
     undo(alma, end).ok();
     assertThat(alma.get("/searches/" + search).ok().get("alert").asString()).isEqualTo(id);

@@ -57,6 +57,9 @@ class CommandLawTest {
               "DELETE " + GROUP + "/folders/{folder}/items",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
+              "POST " + GROUP + "/folders/{folder}/items/moved",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
               "PUT " + GROUP + "/requests/{request}/answer",
               "PUT " + GROUP + "/requests/{request}/state"),
           entry(
@@ -69,6 +72,9 @@ class CommandLawTest {
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/marks"),
           entry(
               "DELETE " + GROUP + "/folders/{folder}/items",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
+              "POST " + GROUP + "/folders/{folder}/items/moved",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
               "POST " + GROUP + "/alerts/{alert}/resume",

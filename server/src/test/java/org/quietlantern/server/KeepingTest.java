@@ -234,9 +234,8 @@ class KeepingTest {
   }
 
   private List<String> searchesIn(String which) {
-    return kim.get("/folders/" + which)
+    return kim.get("/folders/" + which + "/searches")
         .ok()
-        .get("searches")
         .valueStream()
         .map(search -> search.get("name").asString())
         .toList();

@@ -189,7 +189,7 @@ class RevisingTest {
     int came = rounds(alert);
     assertThat(came).as("found by the new revision").isPositive();
     assertThat(save(rune, 2, "kind: article", "").status()).isEqualTo(200);
-    assertThat(rune.get("/folders/" + folder).ok().get("searches").get(0).get("alert").asString())
+    assertThat(rune.get("/folders/" + folder + "/searches").ok().get(0).get("alert").asString())
         .isEqualTo(alert);
   }
 

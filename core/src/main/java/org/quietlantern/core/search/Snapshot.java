@@ -83,6 +83,26 @@ public final class Snapshot implements AutoCloseable {
         .scoreDocs;
   }
 
+  /** Public ids of those of some publications (row numbers) that it holds, in an order. */
+  public List<String> ordered(RoaringBitmap publications, Ordering ordering) {
+    if (publications.isEmpty()) {
+      return List.of();
+    }
+    try {
+      int most = publications.getCardinality();
+      return publicIds(
+          state
+              .searcher()
+              .search(
+                  IntPoint.newSetQuery(IndexFields.ID, publications.toArray()),
+                  new TopFieldCollectorManager(
+                      ordering.order().sort(ordering.reverse(), state), most, null, most))
+              .scoreDocs);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
   /** Public ids of those that came here last, the newest first. {@code most}: at least one. */
   List<String> newest(DocSet set, int most) {
     try {

@@ -2,6 +2,7 @@ package org.quietlantern.server.folder;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
@@ -25,6 +26,8 @@ class FolderController {
   private final FolderReading reading;
   private final Keeping keeping;
   private final FolderChanges changes;
+  private final Moving moving;
+  private final ItemNotes notes;
   private final SavedSearches searches;
 
   record NewFolder(String name) {}
@@ -36,6 +39,13 @@ class FolderController {
 
   record Meant(List<String> publications) {}
 
+  record WantedRows(List<String> ids) {}
+
+  /** {@code to}: the other folder. */
+  record ToMove(List<String> publications, String to) {}
+
+  record NewNote(String was, String text) {}
+
   record SaveSearch(String name, StrategyRequest asked) {}
 
   FolderController(
@@ -43,8 +53,12 @@ class FolderController {
       FolderReading reading,
       Keeping keeping,
       FolderChanges changes,
+      Moving moving,
+      ItemNotes notes,
       SavedSearches searches) {
     this.changes = changes;
+    this.moving = moving;
+    this.notes = notes;
     this.folders = folders;
     this.reading = reading;
     this.keeping = keeping;
@@ -94,11 +108,31 @@ class FolderController {
     return changes.bringBack(me, command, ended);
   }
 
-  /** A folder with a page of its items; {@code from}: how many come before the page. */
+  /**
+   * A folder with all ids and the first rows; {@code folder-order}: {@code kept}, {@code hand},
+   * {@code who}, {@code title}, {@code published} or {@code cited}, with {@code -} in front the
+   * other way round.
+   */
   @GetMapping("/folders/{folder}")
   FolderReading.FolderView folder(
-      Member me, @PathVariable String folder, @RequestParam(defaultValue = "0") int from) {
-    return reading.view(me, folder, from);
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(name = "folder-order", defaultValue = "kept") String order) {
+    return reading.view(me, folder, order);
+  }
+
+  /** The searches that are saved in a folder. */
+  @GetMapping("/folders/{folder}/searches")
+  List<SavedSearch> searches(Member me, @PathVariable String folder) {
+    return reading.searches(me, folder);
+  }
+
+  /** Rows of a folder, by ids. */
+  @PostMapping("/folders/{folder}/rows")
+  @GuestsMay
+  List<FolderReading.FolderItem> rows(
+      Member me, @PathVariable String folder, @RequestBody WantedRows body) {
+    return reading.rows(me, folder, body.ids());
   }
 
   /** Keeps one publication or several in a folder, as one act. */
@@ -126,6 +160,37 @@ class FolderController {
       @PathVariable String folder,
       @RequestBody Meant body) {
     return changes.takeOut(me, command, folder, body.publications());
+  }
+
+  /** Moves publications into another folder, with what was said of them. */
+  @PostMapping("/folders/{folder}/items/moved")
+  Moving.Moved move(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody ToMove body) {
+    return moving.move(me, command, folder, body.to(), body.publications());
+  }
+
+  /** Puts publications into another folder, too, with what was said of them. */
+  @PostMapping("/folders/{folder}/items/copied")
+  Moving.Moved copy(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody ToMove body) {
+    return moving.copy(me, command, folder, body.to(), body.publications());
+  }
+
+  /** Writes anew what the member said when keeping; {@code was}: what it was. */
+  @PutMapping("/folders/{folder}/items/{publication}/note")
+  ItemNotes.NoteGiven note(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @PathVariable String publication,
+      @RequestBody NewNote body) {
+    return notes.change(me, command, folder, publication, body.was(), body.text());
   }
 
   /** All publications of a folder in RIS. */

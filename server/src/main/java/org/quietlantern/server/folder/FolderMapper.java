@@ -15,11 +15,24 @@ interface FolderMapper {
 
   record Listed(String pid, String name, boolean pile, String parent, int items, int searches) {}
 
-  record Item(int id, int publication, Instant at) {}
+  /**
+   * @param publication row number of the work as it is known now
+   * @param pid its public id
+   * @param place where members put it by hand; absent for nowhere
+   * @param keeper who kept it first; empty for a former member
+   */
+  record Item(
+      int id, int publication, String pid, Instant at, @Nullable Double place, String keeper) {}
 
   /** {@code name}: of who gave it; absent for a former member. */
   record Reason(
-      int publication, @Nullable String name, String text, String q, String strategy, Instant at) {}
+      int publication,
+      int membership,
+      @Nullable String name,
+      String text,
+      String q,
+      String strategy,
+      Instant at) {}
 
   /** An item in a folder of the group, for taking it out and putting it back. */
   record KeptItem(int id, int folder, String folderName, int publication, Instant at) {}
@@ -107,15 +120,30 @@ interface FolderMapper {
 
   @Select(
       """
-      select i.id, coalesce(p.canonical, p.id) as publication, i.at
+      select i.id, c.id as publication, c.pid, i.at, i.place, coalesce(k.name, '') as keeper
       from item i join publication p on p.id = i.publication
+      join publication c on c.id = coalesce(p.canonical, p.id)
+      left join lateral (
+        select m.name from item_reason r join membership m on m.id = r.membership
+        where r.item = i.id and m.left_at is null order by r.at, r.id limit 1) k on true
       where i.folder = #{folder} order by i.at desc, i.id desc
       """)
   List<Item> items(int folder);
 
+  /** Those of a folder that are these works now. */
   @Select(
       """
-      select coalesce(p.canonical, p.id) as publication, m.name, r.text, k.pid as q,
+      select i.id, c.id as publication, c.pid, i.at, i.place, '' as keeper
+      from publication c
+      join publication p on p.id = c.id or p.canonical = c.id
+      join item i on i.publication = p.id and i.folder = #{folder}
+      where c.pid = any(#{pids}) and c.canonical is null order by i.at desc, i.id desc
+      """)
+  List<Item> some(int folder, String[] pids);
+
+  @Select(
+      """
+      select coalesce(p.canonical, p.id) as publication, r.membership, m.name, r.text, k.pid as q,
         k.strategy::text, r.at
       from item_reason r join item i on i.id = r.item join publication p on p.id = i.publication
       left join membership m on m.id = r.membership and m.left_at is null
@@ -266,6 +294,16 @@ interface FolderMapper {
         where item = #{item} and membership = #{membership})
       """)
   boolean kept(int item, int membership);
+
+  /** What a member said of an item, known by what it was; 0 where it is not there. */
+  @Update(
+      """
+      update item_reason r set text = #{text}
+      from item i join publication p on p.id = i.publication
+      where r.item = i.id and i.folder = #{folder} and r.membership = #{membership}
+        and (p.id = #{publication} or p.canonical = #{publication}) and r.text = #{was}
+      """)
+  int writeReason(int folder, int publication, int membership, String was, String text);
 
   @Delete("delete from item_reason where id = #{id}")
   void removeReason(int id);

@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -16,14 +18,17 @@ import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,7 +36,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class FolderReading {
-  /** Items on a page. */
+  /** Rows that come with a folder, and that are given at once. */
+  private static final int FIRST = 50;
+
+  private static final int MOST_ROWS = 200;
+
+  /** Items that are read at once for a file. */
   private static final int PAGE = 200;
 
   private final FolderMapper mapper;
@@ -40,6 +50,7 @@ public class FolderReading {
   private final Publications publications;
   private final Reviews reviews;
   private final Summaries summaries;
+  private final Matching matching;
   private final Trail trail;
   private final Json json;
   private final LanternProperties properties;
@@ -47,29 +58,40 @@ public class FolderReading {
   /**
    * Who kept it, when and why.
    *
+   * @param mine whether the reader said it
    * @param q the address of the search it was found by, and {@code search} that search in words;
    *     none where it was not found by a search
    */
   public record ReasonGiven(
-      String who, String text, Instant at, @Nullable String q, @Nullable String search) {}
-
-  /** A publication in a folder; {@code lamp} is the reader's own. */
-  public record FolderItem(Summary publication, String lamp, List<ReasonGiven> reasons) {}
+      String who,
+      boolean mine,
+      String text,
+      Instant at,
+      @Nullable String q,
+      @Nullable String search) {}
 
   /**
-   * A folder with a page of its items.
+   * A publication in a folder.
+   *
+   * @param lamp the reader's own
+   * @param opened whether the reader has opened it
+   */
+  public record FolderItem(
+      Summary publication, String lamp, boolean opened, List<ReasonGiven> reasons) {}
+
+  /**
+   * A folder with the first of its items.
    *
    * @param parent the folder in which it lies
-   * @param total items of all pages
+   * @param ids of all its publications, in the order that was asked for
    */
   public record FolderView(
       String id,
       String name,
       boolean pile,
       @Nullable String parent,
-      int total,
-      List<FolderItem> items,
-      List<SavedSearch> searches) {}
+      List<String> ids,
+      List<FolderItem> items) {}
 
   /** A folder as a file; {@code name} is the folder's. */
   public record RisFile(String name, String text) {}
@@ -81,6 +103,7 @@ public class FolderReading {
       Publications publications,
       Reviews reviews,
       Summaries summaries,
+      Matching matching,
       Trail trail,
       Json json,
       LanternProperties properties) {
@@ -90,39 +113,79 @@ public class FolderReading {
     this.publications = publications;
     this.reviews = reviews;
     this.summaries = summaries;
+    this.matching = matching;
     this.trail = trail;
     this.json = json;
     this.properties = properties;
   }
 
-  /** {@code from}: items before the page. */
-  public FolderView view(Member who, String pid, int from) {
+  /** With the rows that come first in the order. */
+  public FolderView view(Member who, String pid, String order) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    List<FolderMapper.Item> all = items(folder);
-    int start = Math.min(Math.max(from, 0), all.size());
-    List<FolderMapper.Item> items = all.subList(start, Math.min(start + PAGE, all.size()));
-    Map<Integer, StoredPublication> stored = stored(who, items);
-    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
-    Map<Integer, List<ReasonGiven>> reasons = reasons(folder, items);
-    Map<Integer, Summary> shown = summaries.of(who, stored.values());
-    List<FolderItem> rows =
-        items.stream()
-            .map(
-                item ->
-                    new FolderItem(
-                        shown.get(item.publication()),
-                        CurrentMark.lampOf(who, said.getOrDefault(item.publication(), List.of()))
-                            .word(),
-                        reasons.getOrDefault(item.publication(), List.of())))
-            .toList();
+    FolderOrder wanted = FolderOrder.named(order).orElse(FolderOrder.USUAL);
+    List<FolderMapper.Item> all = ordered(who, items(folder), wanted);
+    List<FolderMapper.Item> first = all.subList(0, Math.min(FIRST, all.size()));
     return new FolderView(
         folder.pid(),
         folder.name(),
         folder.pile(),
         folder.parent(),
-        all.size(),
-        rows,
-        searches.inFolder(who, folder.id()));
+        all.stream().map(FolderMapper.Item::pid).toList(),
+        rows(who, folder, first));
+  }
+
+  /** The searches that are saved in a folder. */
+  public List<SavedSearch> searches(Member who, String pid) {
+    return searches.inFolder(who, folders.get(who, pid).id());
+  }
+
+  /** Those of these publications that are in the folder, in the order in which they are named. */
+  public List<FolderItem> rows(Member who, String pid, List<String> ids) {
+    if (ids.size() > MOST_ROWS) {
+      throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
+    }
+    FolderMapper.Folder folder = folders.get(who, pid);
+    Map<String, FolderMapper.Item> byId =
+        mapper.some(folder.id(), ids.toArray(String[]::new)).stream()
+            .collect(Collectors.toMap(FolderMapper.Item::pid, Function.identity(), (a, b) -> a));
+    return rows(who, folder, ids.stream().map(byId::get).filter(Objects::nonNull).toList());
+  }
+
+  private List<FolderItem> rows(
+      Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
+    Map<Integer, StoredPublication> stored = stored(who, items);
+    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
+    Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
+    Map<Integer, Summary> shown = summaries.of(who, stored.values());
+    Set<Integer> opened = trail.opened(who, stored.keySet());
+    return items.stream()
+        .map(
+            item ->
+                new FolderItem(
+                    shown.get(item.publication()),
+                    CurrentMark.lampOf(who, said.getOrDefault(item.publication(), List.of()))
+                        .word(),
+                    opened.contains(item.publication()),
+                    reasons.getOrDefault(item.publication(), List.of())))
+        .toList();
+  }
+
+  /** What the index does not hold (it was withdrawn) comes behind what it does. */
+  private List<FolderMapper.Item> ordered(
+      Member who, List<FolderMapper.Item> items, FolderOrder order) {
+    List<FolderMapper.Item> sorted = order.sorted(items);
+    if (order.indexed() == null) {
+      return sorted;
+    }
+    Map<String, FolderMapper.Item> left = new LinkedHashMap<>();
+    sorted.forEach(item -> left.put(item.pid(), item));
+    RoaringBitmap works = new RoaringBitmap();
+    sorted.forEach(item -> works.add(item.publication()));
+    List<String> ids = matching.look(who, look -> look.snapshot().ordered(works, order.indexed()));
+    List<FolderMapper.Item> all = new ArrayList<>();
+    ids.forEach(id -> Optional.ofNullable(left.remove(id)).ifPresent(all::add));
+    all.addAll(left.values());
+    return all;
   }
 
   private Map<Integer, StoredPublication> stored(Member who, List<FolderMapper.Item> items) {
@@ -140,18 +203,19 @@ public class FolderReading {
 
   /** By publication. */
   private Map<Integer, List<ReasonGiven>> reasons(
-      FolderMapper.Folder folder, List<FolderMapper.Item> items) {
+      Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
     Integer[] works = items.stream().map(FolderMapper.Item::publication).toArray(Integer[]::new);
     return mapper.reasons(folder.id(), works).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.Reason::publication,
-                Collectors.mapping(this::given, Collectors.toList())));
+                Collectors.mapping(reason -> given(who, reason), Collectors.toList())));
   }
 
-  private ReasonGiven given(FolderMapper.Reason reason) {
+  private ReasonGiven given(Member who, FolderMapper.Reason reason) {
     return new ReasonGiven(
         Optional.ofNullable(reason.name()).orElse("a former member"),
+        reason.membership() == who.id(),
         reason.text(),
         reason.at(),
         reason.q(),
@@ -168,7 +232,7 @@ public class FolderReading {
     for (int start = 0; start < items.size(); start += PAGE) {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
       Map<Integer, StoredPublication> stored = stored(who, page);
-      Map<Integer, List<ReasonGiven>> reasons = reasons(folder, page);
+      Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
       page.forEach(
           item ->
               entries.add(

@@ -143,14 +143,43 @@ public class Items {
     return mapper.itemsOf(folder, publication).stream().map(item -> take(item, null)).toList();
   }
 
+  /** What is in a folder of a work, without taking it out. Empty if it is not in it. */
+  List<Taken> held(int folder, int publication) {
+    return mapper.itemsOf(folder, publication).stream()
+        .map(item -> taken(item, mapper.reasonsOf(item.id()), ""))
+        .toList();
+  }
+
+  /**
+   * Puts a work into a folder with what was said of it elsewhere, by the same members and dates.
+   *
+   * @return row numbers of the reasons that were added; what a member has said there already is not
+   *     said twice
+   */
+  List<Integer> bring(int folder, int publication, List<Taken> from) {
+    Integer held = mapper.findItem(folder, publication);
+    int item = held != null ? held : item(folder, publication, calendar.now());
+    List<Integer> added = new ArrayList<>();
+    for (Taken one : from) {
+      for (ReasonKept reason : one.reasons()) {
+        if (!mapper.gaveReason(item, reason.membership(), reason.text())) {
+          added.add(
+              mapper.addReason(
+                  item, reason.membership(), reason.step(), reason.text(), reason.at()));
+        }
+      }
+    }
+    return added;
+  }
+
   /** {@code of}: whose reasons go; none: all. */
   private Taken take(FolderMapper.KeptItem item, @Nullable Integer of) {
     List<FolderMapper.ReasonRow> all = mapper.reasonsOf(item.id());
-    List<ReasonKept> taken = new ArrayList<>();
+    List<FolderMapper.ReasonRow> gone = new ArrayList<>();
     String stays = "";
     for (FolderMapper.ReasonRow row : all) {
       if (of == null || row.membership() == of) {
-        taken.add(new ReasonKept(row.id(), row.membership(), row.step(), row.text(), row.at()));
+        gone.add(row);
         mapper.removeReason(row.id());
       } else if (stays.isEmpty()) {
         stays = mapper.nameOf(row.membership());
@@ -159,7 +188,20 @@ public class Items {
     if (stays.isEmpty()) {
       mapper.dropItem(item.id());
     }
-    return new Taken(item.folder(), item.folderName(), item.publication(), item.at(), taken, stays);
+    return taken(item, gone, stays);
+  }
+
+  private static Taken taken(
+      FolderMapper.KeptItem item, List<FolderMapper.ReasonRow> reasons, String stays) {
+    return new Taken(
+        item.folder(),
+        item.folderName(),
+        item.publication(),
+        item.at(),
+        reasons.stream()
+            .map(r -> new ReasonKept(r.id(), r.membership(), r.step(), r.text(), r.at()))
+            .toList(),
+        stays);
   }
 
   /** Puts back what was taken out, with dates, steps and reasons as they were. */

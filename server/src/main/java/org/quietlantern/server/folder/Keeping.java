@@ -31,7 +31,7 @@ public class Keeping implements CommandKinds {
   /** Publications that one act keeps. */
   static final int MOST = 500;
 
-  private static final int LONGEST_NOTE = 4000;
+  static final int LONGEST_NOTE = 4000;
   private final FolderMapper mapper;
   private final Folders folders;
   private final Piles piles;

@@ -215,6 +215,8 @@ public final class World {
     body.put("hour", "06:00");
     body.put("gap", true);
     body.put("note", "");
+    body.put("to", values.get("spare"));
+    body.put("was", "");
     body.put("mark", "keep");
     body.put("reason", "");
     body.put("round", values.get("round"));

@@ -28,10 +28,15 @@ final class Face {
     }
   }
 
-  /** To be put into a document, with the letters that are used in it. */
+  /**
+   * To be put into a document, with the letters that are used in it. Letters are not joined:
+   * looking for pairs to join would take nine tenths of the time of writing.
+   */
   static PDFont in(PDDocument pdf) {
-    try (InputStream file = Face.class.getResourceAsStream(FILE)) {
-      return PDType0Font.load(pdf, file);
+    try {
+      TrueTypeFont font = read();
+      font.setEnableGsub(false);
+      return PDType0Font.load(pdf, font, true);
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

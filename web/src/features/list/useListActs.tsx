@@ -1,16 +1,15 @@
 import { useState, type ReactNode } from 'react';
 import { Act, useKeys, usePlace } from '../../ui';
-import { KeepDialog, useKeep, useLastFolder } from '../folders';
+import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { MARKS, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
-import type { Step } from './useSettled';
 import { useTicks } from './useTicks';
 
 /**
  * What can be said of what a list shows: of what is ticked in it; without ticks, of what is chosen.
  * A mark goes on to the next row.
  */
-export function useResultActs({
+export function useListActs({
   ids,
   chosen,
   named,
@@ -23,9 +22,9 @@ export function useResultActs({
   /** The publication that the address names. */
   named: string | null;
   onChoose: (index: number) => void;
-  step: string | undefined;
+  step?: string | undefined;
   /** The step of the trail that the list belongs to; it is made where there is none yet. */
-  onStep: () => Promise<Step | null>;
+  onStep?: () => Promise<{ step?: string | undefined } | null>;
 }) {
   const here = useHere();
   const mark = useMark(here.id);
@@ -41,7 +40,7 @@ export function useResultActs({
     return inList.length > 0 ? inList : at ? [at] : [];
   };
   const keepIn = async (publications: string[], dialog: boolean) => {
-    const made = step ?? (await onStep())?.step;
+    const made = step ?? (await onStep?.())?.step;
     if (dialog || !folder) setKeeping({ ids: publications, step: made });
     else keep.mutate({ folder, publications, note: '', ...(made ? { step: made } : {}) });
   };

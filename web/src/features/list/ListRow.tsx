@@ -1,10 +1,22 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Lamp, listed, PublicationRow } from '../../ui';
 
-/** A publication of the list, and what can be done with it where it stands. */
-export function HitRow({
-  hit,
+type Item = {
+  publication: Schema['Summary'];
+  lamp: Schema['Hit']['lamp'];
+  opened: boolean;
+  lit?: Schema['Hit']['lit'];
+  metIn?: Schema['Hit']['metIn'];
+  folders?: Schema['Hit']['folders'];
+};
+
+/** A publication of a list, and what can be done with it where it stands. */
+export function ListRow({
+  item,
+  said,
+  more,
   group,
   guest,
   step,
@@ -18,7 +30,11 @@ export function HitRow({
   onTick,
   onChoose,
 }: {
-  hit: Schema['Hit'] | undefined;
+  item: Item | undefined;
+  /** What is said of it in this list, below its facts. */
+  said?: ReactNode;
+  /** What else can be done with it here. */
+  more?: ReactNode;
   group: string;
   /** Guests have no lamp (rule V1). */
   guest: boolean;
@@ -33,15 +49,15 @@ export function HitRow({
   onTick: () => void;
   onChoose: () => void;
 }) {
-  if (!hit) return <div className="h-[54px] px-6 py-2 text-faint">…</div>;
-  const { publication, folders } = hit;
+  if (!item) return <div className="h-[54px] px-6 py-2 text-faint">…</div>;
+  const { publication, lit = [], metIn = [], folders = [] } = item;
   return (
     <PublicationRow
       publication={publication}
-      lit={hit.lit}
+      lit={lit}
       to={`/g/${group}/p/${publication.id}`}
       state={{ step }}
-      opened={hit.opened}
+      opened={item.opened}
       onChoose={onChoose}
       tick={
         <input
@@ -52,16 +68,17 @@ export function HitRow({
           onChange={onTick}
         />
       }
-      lamp={guest ? null : <Lamp state={hit.lamp} label={`my lamp: ${hit.lamp}`} />}
+      lamp={guest ? null : <Lamp state={item.lamp} label={`my lamp: ${item.lamp}`} />}
       after={
         <>
-          {hit.metIn.length > 0 && ` · met in ${listed(hit.metIn)}`}
+          {metIn.length > 0 && ` · met in ${listed(metIn)}`}
           {folders.length > 0 && ` · in ${folders.map((f) => f.name).join(', ')}`}
         </>
       }
       below={
-        chosen && (
-          <>
+        <>
+          {said}
+          {chosen && (
             <p className="flex gap-x-4 text-[13px]">
               <Act aria-expanded={peeking} onClick={onPeek}>
                 Abstract
@@ -71,14 +88,15 @@ export function HitRow({
                 Open
               </Link>
               <Act onClick={onLink}>Stable link</Act>
+              {more}
             </p>
-            {peeking && peek?.publication.id === publication.id && (
-              <p className="max-w-[75ch] font-serif text-[14px]">
-                {peek.abstractText || 'No abstract was supplied.'}
-              </p>
-            )}
-          </>
-        )
+          )}
+          {chosen && peeking && peek?.publication.id === publication.id && (
+            <p className="max-w-[75ch] font-serif text-[14px]">
+              {peek.abstractText || 'No abstract was supplied.'}
+            </p>
+          )}
+        </>
       }
     />
   );

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Act, counted } from '../../ui';
 import { MARKS, type MarkWord } from '../publication';
 
@@ -7,6 +8,7 @@ export function Ticked({
   elsewhere,
   writes,
   records,
+  more,
   onSay,
   onNote,
   onUntick,
@@ -18,6 +20,8 @@ export function Ticked({
   writes: boolean;
   /** Where the records of those here can be fetched. */
   records: string;
+  /** What else this list can do with them. */
+  more?: ReactNode;
   onSay: (word: MarkWord) => void;
   onNote: () => void;
   onUntick: () => void;
@@ -35,6 +39,7 @@ export function Ticked({
               </Act>
             ))}
           {writes && <Act onClick={onNote}>Keep with a note</Act>}
+          {more}
           <a className="act" href={records}>
             RIS
           </a>

@@ -1,0 +1,151 @@
+package org.quietlantern.server.folder;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.quietlantern.core.review.Mark;
+import org.quietlantern.server.action.Audience;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.Reviews;
+import org.springframework.stereotype.Service;
+
+/**
+ * Publications that go from one folder to another, one or many as one act, with what was said when
+ * they were kept. From a pile into a folder of the group it is the verdict <i>keep</i> (rule K1).
+ */
+@Service
+public class Moving implements CommandKinds {
+  private final CommandKind<Moved, Before> move =
+      new CommandKind<>("item.move", Moved.class, Before.class, this::back);
+  private final CommandKind<Moved, Before> copy =
+      new CommandKind<>("item.copy", Moved.class, Before.class, this::back);
+
+  private final FolderMapper mapper;
+  private final Folders folders;
+  private final Items items;
+  private final Publications publications;
+  private final Reviews reviews;
+  private final Commands commands;
+
+  /**
+   * What it came to.
+   *
+   * @param to name of the folder in which they are now
+   * @param publications that went
+   * @param there how many of them were in it before
+   */
+  public record Moved(String from, String to, int publications, int there) {}
+
+  /**
+   * One that went.
+   *
+   * @param taken out of the first folder; none for a copy
+   * @param reasons row numbers of what was added in the second
+   * @param event the verdict that it was, if it was one
+   */
+  record One(
+      int publication, List<Items.Taken> taken, List<Integer> reasons, @Nullable Integer event) {}
+
+  /** {@code to}: row number of the folder to which they went. */
+  record Before(int to, List<One> all) {}
+
+  Moving(
+      FolderMapper mapper,
+      Folders folders,
+      Items items,
+      Publications publications,
+      Reviews reviews,
+      Commands commands) {
+    this.mapper = mapper;
+    this.folders = folders;
+    this.items = items;
+    this.publications = publications;
+    this.reviews = reviews;
+    this.commands = commands;
+  }
+
+  /** Out of one folder into another. What is not in the first any more is refused. */
+  public Moved move(Member who, UUID command, String from, String to, List<String> ids) {
+    return commands.run(who, command, move, () -> went(who, command, from, to, ids, true));
+  }
+
+  /** Into another folder too. */
+  public Moved copy(Member who, UUID command, String from, String to, List<String> ids) {
+    return commands.run(who, command, copy, () -> went(who, command, from, to, ids, false));
+  }
+
+  private CommandResult<Moved, Before> went(
+      Member who, UUID command, String from, String to, List<String> ids, boolean leaves) {
+    FolderMapper.Folder first = folders.get(who, from);
+    FolderMapper.Folder second = folders.get(who, to);
+    if (first.id() == second.id()) {
+      throw Refusal.unusable("same-folder", "It is in this folder.");
+    }
+    List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, Keeping.MOST);
+    List<One> all = new ArrayList<>();
+    int there = 0;
+    for (StoredPublication work : works) {
+      List<Items.Taken> held = items.held(first.id(), work.id());
+      if (held.isEmpty()) {
+        throw Refusal.conflict(
+            "changed-since", "Not all of it is in " + first.name() + " any more.");
+      }
+      there += mapper.findItem(second.id(), work.id()) == null ? 0 : 1;
+      List<Items.Taken> taken = leaves ? items.takeOut(first.id(), work.id()) : List.of();
+      List<Integer> reasons = items.bring(second.id(), work.id(), held);
+      all.add(new One(work.id(), taken, reasons, verdict(who, command, first, second, work)));
+    }
+    List<String> changes = new ArrayList<>();
+    for (StoredPublication work : works) {
+      changes.add("item:" + second.id() + ":" + work.id());
+      if (leaves) {
+        changes.add("item:" + first.id() + ":" + work.id());
+      }
+    }
+    return CommandResult.of(
+            new Moved(first.name(), second.name(), works.size(), there),
+            new Before(second.id(), all))
+        .changing(changes)
+        .about(Subject.Of.FOLDER, List.of(first.pid(), second.pid()))
+        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
+        .toldTo(first.pile() || second.pile() ? Audience.ME : Audience.GROUP);
+  }
+
+  private @Nullable Integer verdict(
+      Member who,
+      UUID command,
+      FolderMapper.Folder first,
+      FolderMapper.Folder second,
+      StoredPublication work) {
+    return first.pile() && !second.pile()
+        ? reviews.mark(who, command, work.id(), Mark.KEEP, "")
+        : null;
+  }
+
+  private String back(Member who, UUID command, Before before) {
+    for (One one : before.all()) {
+      if (one.event() != null) {
+        reviews.takeBack(who, command, one.publication(), one.event());
+      }
+      one.reasons().forEach(mapper::removeReason);
+      mapper.removeItem(before.to(), one.publication());
+      one.taken().forEach(items::putBack);
+    }
+    return "";
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(move, copy);
+  }
+}
