@@ -8,10 +8,21 @@ import { mayWrite, useHere } from '../session';
 import { useItems } from './api';
 import { useFolderChanges } from './changes';
 import { KeptHere, WhoKept } from './KeptHere';
+import { ByHand } from './ByHand';
 import { MoveDialog } from './MoveDialog';
 
 /** What is kept in a folder, with the leaf of what is chosen. The choice stands in the address. */
-export function FolderItems({ folder, fresh }: { folder: Schema['FolderView']; fresh: boolean }) {
+export function FolderItems({
+  folder,
+  fresh,
+  byHand,
+}: {
+  folder: Schema['FolderView'];
+  /** Whether these are the items in the order that is asked for. */
+  fresh: boolean;
+  /** Whether they stand as members put them, so that they can be put elsewhere. */
+  byHand: boolean;
+}) {
   const here = useHere();
   const [params, setParams] = useSearchParams();
   const { ids } = folder;
@@ -100,6 +111,7 @@ export function FolderItems({ folder, fresh }: { folder: Schema['FolderView']; f
                   more={
                     writes && (
                       <>
+                        {byHand && <ByHand folder={folder} at={index} />}
                         <Act onClick={() => setMoving([id])}>Move or copy</Act>
                         <Act disabled={takeOut.isPending} onClick={() => drop([id])}>
                           Take out

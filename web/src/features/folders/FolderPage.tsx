@@ -65,7 +65,12 @@ export function FolderPage() {
         {ids.length === 0 ? (
           <p className="p-6 text-soft">Nothing is kept here yet.</p>
         ) : (
-          <FolderItems key={id} folder={folder} fresh={!found.isPlaceholderData} />
+          <FolderItems
+            key={id}
+            folder={folder}
+            fresh={!found.isPlaceholderData}
+            byHand={order === 'hand'}
+          />
         )}
       </div>
       {changing && <FolderDialog folder={folder} onClose={() => setChanging(false)} />}

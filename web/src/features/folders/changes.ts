@@ -43,6 +43,17 @@ export function useFolderChanges(group: string, folder: string) {
           : ''),
       { quiet: true },
     ),
+    place: useAct(
+      group,
+      async ({ publication, before }: { publication: string; before: string | null }, header) =>
+        body(
+          await api.PUT('/api/groups/{group}/folders/{folder}/items/{publication}/place', {
+            params: { path: { ...path, publication }, header },
+            body: { before },
+          }),
+        ),
+      () => 'It has another place in the order by hand.',
+    ),
     note: useAct(
       group,
       async (

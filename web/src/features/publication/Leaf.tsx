@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { AccessWord, Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { Remarks } from '../remarks';
 import { mayWrite, useHere } from '../session';
 import { Ways } from '../text';
 import { Abstract } from './Abstract';
@@ -58,6 +59,7 @@ export function Leaf({
       <Versions key={`versions of ${publication.id}`} publication={publication.id} />
       <History key={`history of ${publication.id}`} publication={publication.id} />
       <Said leaf={leaf} />
+      <Remarks key={`remarks on ${publication.id}`} publication={publication.id} />
     </>
   );
 }

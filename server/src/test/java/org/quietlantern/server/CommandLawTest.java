@@ -60,6 +60,12 @@ class CommandLawTest {
               "POST " + GROUP + "/folders/{folder}/items/moved",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
+              "PUT " + GROUP + "/folders/{folder}/items/{publication}/note",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
+              "PUT " + GROUP + "/folders/{folder}/items/{publication}/place",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
               "PUT " + GROUP + "/requests/{request}/answer",
               "PUT " + GROUP + "/requests/{request}/state"),
           entry(
@@ -75,6 +81,9 @@ class CommandLawTest {
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
               "POST " + GROUP + "/folders/{folder}/items/moved",
+              "POST " + GROUP + "/folders/{folder}/items"),
+          entry(
+              "PUT " + GROUP + "/folders/{folder}/items/{publication}/note",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
               "POST " + GROUP + "/alerts/{alert}/resume",

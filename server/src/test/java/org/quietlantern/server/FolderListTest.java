@@ -146,6 +146,43 @@ class FolderListTest {
     assertThat(mark(works.get(1))).doesNotContain("keep");
   }
 
+  @DisplayName(
+      "By hand: each is put where it shall stand, and back by an undo; new ones come first")
+  @Test
+  void byHand() {
+    String folder = group.folder("By hand");
+    List<String> works = group.find("street").subList(0, 6);
+    keep(cora, folder, works.subList(0, 5), "");
+    List<String> expected = new ArrayList<>(ids(folder, "hand"));
+    Random random = new Random(3);
+    for (int act = 0; act < 40; act++) {
+      String moved = expected.get(random.nextInt(5));
+      List<String> others = new ArrayList<>(expected);
+      others.remove(moved);
+      int at = random.nextInt(5);
+      String before = at == 4 ? null : others.get(at);
+      Map<String, Object> body = new HashMap<>();
+      body.put("before", before);
+      UUID command = UUID.randomUUID();
+      String path = "/folders/" + folder + "/items/" + moved + "/place";
+      (act % 2 == 0 ? cora : mats).write("PUT", path, body, command).ok();
+      List<String> was = expected;
+      others.add(at, moved);
+      expected = others;
+      assertThat(ids(folder, "hand")).as("act %d", act).isEqualTo(expected);
+      if (act % 5 == 4) {
+        (act % 2 == 0 ? cora : mats).post("/actions/" + command + "/undo", Map.of()).ok();
+        expected = was;
+        assertThat(ids(folder, "hand")).as("undone %d", act).isEqualTo(expected);
+      }
+    }
+    keep(mats, folder, works.subList(5, 6), "");
+    assertThat(ids(folder, "hand").get(0)).isEqualTo(works.get(5));
+    String path = "/folders/" + folder + "/items/" + works.get(5) + "/place";
+    Map<String, String> nowhere = Map.of("before", group.find("bat*").get(0));
+    assertThat(cora.write("PUT", path, nowhere, UUID.randomUUID()).status()).isEqualTo(409);
+  }
+
   private String mark(String publication) {
     return cora.get("/publications/" + publication).ok().get("said").toString();
   }

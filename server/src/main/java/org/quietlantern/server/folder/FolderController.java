@@ -28,6 +28,7 @@ class FolderController {
   private final FolderChanges changes;
   private final Moving moving;
   private final ItemNotes notes;
+  private final HandOrder hand;
   private final SavedSearches searches;
 
   record NewFolder(String name) {}
@@ -44,6 +45,8 @@ class FolderController {
   /** {@code to}: the other folder. */
   record ToMove(List<String> publications, String to) {}
 
+  record PlacedBefore(@Nullable String before) {}
+
   record NewNote(String was, String text) {}
 
   record SaveSearch(String name, StrategyRequest asked) {}
@@ -55,10 +58,12 @@ class FolderController {
       FolderChanges changes,
       Moving moving,
       ItemNotes notes,
+      HandOrder hand,
       SavedSearches searches) {
     this.changes = changes;
     this.moving = moving;
     this.notes = notes;
+    this.hand = hand;
     this.folders = folders;
     this.reading = reading;
     this.keeping = keeping;
@@ -180,6 +185,17 @@ class FolderController {
       @PathVariable String folder,
       @RequestBody ToMove body) {
     return moving.copy(me, command, folder, body.to(), body.publications());
+  }
+
+  /** Puts a publication before another one in the order by hand, or at the end without one. */
+  @PutMapping("/folders/{folder}/items/{publication}/place")
+  HandOrder.Placed place(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @PathVariable String publication,
+      @RequestBody PlacedBefore body) {
+    return hand.place(me, command, folder, publication, body.before());
   }
 
   /** Writes anew what the member said when keeping; {@code was}: what it was. */

@@ -130,6 +130,17 @@ interface FolderMapper {
       """)
   List<Item> items(int folder);
 
+  @Update("update item set place = #{place} where id = #{item}")
+  void placeAt(int item, double place);
+
+  /** One behind the other, in this order. */
+  @Update(
+      """
+      update item i set place = t.n * #{apart}::double precision
+      from unnest(#{items}::integer[]) with ordinality as t(id, n) where i.id = t.id
+      """)
+  void number(Integer[] items, double apart);
+
   /** Those of a folder that are these works now. */
   @Select(
       """

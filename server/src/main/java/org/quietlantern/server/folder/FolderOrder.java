@@ -19,6 +19,7 @@ import org.quietlantern.server.platform.Nullable;
  */
 record FolderOrder(Own own, @Nullable Ordering indexed, boolean reverse) {
   static final FolderOrder USUAL = new FolderOrder(Own.KEPT, null, false);
+  static final FolderOrder BY_HAND = new FolderOrder(Own.HAND, null, false);
 
   /** What a folder knows of its items. */
   enum Own {

@@ -87,6 +87,13 @@ public final class World {
     String text = group.text();
     values.put("text", text);
     values.put("marginNote", group.marginNote(text));
+    values.put(
+        "remark",
+        client
+            .post("/publications/" + publication + "/remarks", Map.of("text", "Look"))
+            .ok()
+            .get("id")
+            .asString());
     values.put("form", "txt");
     values.put("shelf", "printed");
     values.put("issn", "9999-1004");
@@ -240,6 +247,7 @@ public final class World {
     body.put("extent", "text");
     body.put("described", "rft.atitle=Lamps+nobody+has&rft.date=2024");
     body.put("done", false);
+    body.put("settled", true);
     body.put("label", "204");
     body.put("version", "final");
     body.put("passage", Map.of("quote", "moths", "before", "", "after", "", "page", 0, "start", 0));
