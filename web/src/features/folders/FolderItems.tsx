@@ -59,7 +59,7 @@ export function FolderItems({
     j: () => place.step(1),
     k: () => place.step(-1),
     p: peek,
-    x: () => id && tick(id),
+    x: acts.tickNow,
   });
   const item = items.row(chosen);
   const writes = mayWrite(here);

@@ -39,6 +39,11 @@ export function useListActs({
     const at = ids[place.now()];
     return inList.length > 0 ? inList : at ? [at] : [];
   };
+  /** What is chosen at this moment, though the page may still show a row before it. */
+  const tickNow = () => {
+    const at = ids[place.now()];
+    if (at) ticks.tick(at);
+  };
   const keepIn = async (publications: string[], dialog: boolean) => {
     const made = step ?? (await onStep?.())?.step;
     if (dialog || !folder) setKeeping({ ids: publications, step: made });
@@ -86,5 +91,5 @@ export function useListActs({
       onClose={() => setKeeping(null)}
     />
   );
-  return { place, say, withNote, writes, inList, ...ticks, acts, dialog };
+  return { place, say, withNote, writes, inList, ...ticks, tickNow, acts, dialog };
 }

@@ -54,6 +54,7 @@ export function WriteRemark({
         aria-label={label}
         aria-autocomplete="list"
         aria-controls={offered.length > 0 ? list : undefined}
+        aria-activedescendant={chosen ? `${list}-${offered.indexOf(chosen)}` : undefined}
         className="field block w-full"
         rows={2}
         maxLength={10_000}
@@ -82,16 +83,20 @@ export function WriteRemark({
       />
       {offered.length > 0 && (
         <ul id={list} role="listbox" aria-label="Members" className="flex flex-wrap gap-x-3">
-          {offered.map((name) => (
-            <li key={name} role="option" aria-selected={name === chosen}>
-              <button
-                type="button"
-                tabIndex={-1}
-                className={`act ${name === chosen ? 'font-semibold underline' : ''}`}
-                onClick={() => put(name)}
-              >
-                {name}
-              </button>
+          {offered.map((name, n) => (
+            // By keyboard it is chosen from the box, which keeps the focus.
+            <li
+              key={name}
+              id={`${list}-${n}`}
+              role="option"
+              aria-selected={name === chosen}
+              className={`act cursor-pointer ${name === chosen ? 'font-semibold underline' : ''}`}
+              onPointerDown={(event) => {
+                event.preventDefault();
+                put(name);
+              }}
+            >
+              {name}
             </li>
           ))}
         </ul>

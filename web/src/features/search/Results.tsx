@@ -74,7 +74,7 @@ export function Results({
     j: () => next(1),
     k: () => next(-1),
     p: peek,
-    x: () => id && tick(id),
+    x: acts.tickNow,
   });
   return (
     <>

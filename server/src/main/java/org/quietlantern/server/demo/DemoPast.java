@@ -50,6 +50,7 @@ class DemoPast {
   private final Arrivals arrivals;
   private final DemoHands hands;
   private final DemoReading reading;
+  private final DemoTalk talk;
 
   DemoPast(
       Calendar calendar,
@@ -57,7 +58,9 @@ class DemoPast {
       Groups groups,
       Arrivals arrivals,
       DemoHands hands,
-      DemoReading reading) {
+      DemoReading reading,
+      DemoTalk talk) {
+    this.talk = talk;
     this.reading = reading;
     this.calendar = calendar;
     this.days = days;
@@ -69,7 +72,9 @@ class DemoPast {
   void liveOneDay() {
     days.pass(1);
     Instant now = calendar.now();
-    reading.live(Duration.between(now, DemoStart.PRESENT).toDays());
+    long left = Duration.between(now, DemoStart.PRESENT).toDays();
+    reading.live(left);
+    talk.live(left);
     if (now.isAfter(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)))) {
       return;
     }

@@ -1,0 +1,168 @@
+package org.quietlantern.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** Two members work in a folder, one of them in a hurry. */
+class FolderTest {
+  private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
+  private static Lantern lantern;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void open() {
+    lantern = Lantern.prepared();
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+    lantern.close();
+  }
+
+  private static Person person(String given) {
+    return new Person(chromium.browser(), lantern).signIn(given);
+  }
+
+  private static Locator kept(Person person) {
+    return person.page().getByLabel("Publications kept");
+  }
+
+  private static Locator titles(Person person) {
+    return kept(person).locator("[aria-posinset] a.font-serif, [aria-posinset] a[href*='/p/']");
+  }
+
+  private static String title(Person person, int row) {
+    return kept(person)
+        .getByRole(AriaRole.LISTITEM)
+        .and(person.page().locator("[aria-posinset='" + row + "']"))
+        .getByRole(AriaRole.LINK)
+        .first()
+        .innerText();
+  }
+
+  private static Locator dialog(Person person) {
+    return person.page().getByRole(AriaRole.DIALOG);
+  }
+
+  private static void open(Person person, String folder) {
+    person.go("Folders").link(folder).first().click();
+    titles(person).first().waitFor();
+  }
+
+  @DisplayName(
+      "Ticked at full speed, moved as one act with what was said, found by the other, undone")
+  @Test
+  void moved() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      ilse.go("Folders");
+      ilse.page().getByLabel("New folder").fill("For the meeting");
+      ilse.page().keyboard().press("Enter");
+      ilse.link("For the meeting").waitFor();
+      open(ilse, "Verge lighting");
+      int all =
+          Integer.parseInt(
+              kept(ilse).locator("[aria-setsize]").first().getAttribute("aria-setsize"));
+      ilse.page().keyboard().type("xjxjx", FAST);
+      assertThat(ilse.text("3 publications ticked")).isVisible();
+      List<String> ticked = List.of(title(ilse, 1), title(ilse, 2), title(ilse, 3));
+      ilse.exactly("Move or copy").first().click();
+      dialog(ilse).getByLabel("Into").selectOption("For the meeting");
+      dialog(ilse)
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move").setExact(true))
+          .dblclick();
+      assertThat(dialog(ilse)).hasCount(0);
+      assertThat(ilse.text((all - 3) + " publication").first()).isVisible();
+
+      open(teodor, "For the meeting");
+      for (String one : ticked) {
+        assertThat(kept(teodor)).containsText(one);
+      }
+      teodor
+          .page()
+          .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Order"))
+          .selectOption("hand");
+      titles(teodor).first().waitFor();
+      String last = title(teodor, 3);
+      kept(teodor).locator("[aria-posinset='3']").click();
+      teodor.exactly("To the top").click();
+      assertThat(kept(teodor).locator("[aria-posinset='1']")).containsText(last);
+      teodor.page().reload();
+      assertThat(kept(teodor).locator("[aria-posinset='1']")).containsText(last);
+
+      ilse.page().keyboard().press("0");
+      assertThat(ilse.text(all + " publication").first()).isVisible();
+      assertThat(teodor.text("Nothing is kept here yet.")).isVisible();
+    }
+  }
+
+  @DisplayName("A remark with a mention is answered by the other, settled, and folded for both")
+  @Test
+  void remarked() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor");
+        Person jon = person("jon")) {
+      open(ilse, "Verge lighting");
+      ilse.page().getByLabel("Say something to the group").click();
+      ilse.page().keyboard().type("Which lamps, @te", FAST);
+      ilse.page().keyboard().press("Enter");
+      ilse.page().keyboard().type("?", FAST);
+      ilse.page().keyboard().press("Control+Enter");
+      Locator remarks =
+          ilse.page().getByLabel("Remarks", new Page.GetByLabelOptions().setExact(true));
+      assertThat(remarks).containsText("Which lamps, @Teodor Vance ?");
+      assertThat(ilse.page().getByLabel("Say something to the group")).hasValue("");
+
+      open(teodor, "Verge lighting");
+      Locator his =
+          teodor.page().getByLabel("Remarks", new Page.GetByLabelOptions().setExact(true));
+      assertThat(his).containsText("Which lamps");
+      his.getByText("Answer").click();
+      teodor.page().keyboard().type("Sodium, as on ours", FAST);
+      teodor.page().keyboard().press("Control+Enter");
+      assertThat(remarks).containsText("Sodium, as on ours");
+      remarks.getByText("Settle").dblclick();
+      assertThat(his).containsText("settled by Ilse Brandvold");
+
+      jon.page().navigate(lantern.address() + ilse.path());
+      Locator guests =
+          jon.page().getByLabel("Remarks", new Page.GetByLabelOptions().setExact(true));
+      assertThat(guests).containsText("settled by Ilse Brandvold");
+      assertThat(jon.page().getByLabel("Say something to the group")).hasCount(0);
+    }
+  }
+
+  @DisplayName("Why it was kept is written anew; letters typed there are no keys; undone")
+  @Test
+  void anew() {
+    try (Person ilse = person("ilse")) {
+      open(ilse, "Verge lighting");
+      Locator here = ilse.page().getByLabel("Kept here");
+      for (int row = 0; here.getByText("Write it anew").count() == 0 && row < 20; row++) {
+        ilse.page().keyboard().press("j");
+        ilse.page().waitForTimeout(300);
+      }
+      here.getByText("Write it anew").click();
+      ilse.page().getByLabel("Why it is kept").fill("");
+      ilse.page().keyboard().type("for the appendix, jx1", FAST);
+      ilse.page().keyboard().press("Control+Enter");
+      assertThat(here).containsText("“for the appendix, jx1”");
+      assertThat(kept(ilse)).containsText("“for the appendix, jx1”");
+      ilse.page().keyboard().press("0");
+      assertThat(here).not().containsText("for the appendix, jx1");
+      assertThat(ilse.path()).contains("/f/");
+    }
+  }
+}
