@@ -32,5 +32,6 @@ export { isKeyHere, useKeys, type KeyMap } from './useKeys';
 export { keepFocus } from './keepFocus';
 export { Sentences } from './Sentences';
 export { ListPane } from './ListPane';
+export { OrderChoice } from './OrderChoice';
 export { PublicationRow } from './PublicationRow';
 export { TwoPanes } from './TwoPanes';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { Act, counted, Failed, useAddress, Waiting } from '../../ui';
+import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useFolder } from './api';
@@ -34,7 +34,8 @@ export function FolderPage() {
           <h1 className="font-serif text-[21px] font-semibold">{name}</h1>
           <span className="text-soft">{counted(ids.length, 'publication')}</span>
           {ids.length > 1 && (
-            <Order
+            <OrderChoice
+              orders={FOLDER_ORDERS}
               order={order}
               onOrder={(next) =>
                 address.change('order', next === 'kept' ? '' : next, { replace: true })
@@ -75,27 +76,5 @@ export function FolderPage() {
       </div>
       {changing && <FolderDialog folder={folder} onClose={() => setChanging(false)} />}
     </div>
-  );
-}
-
-function Order({ order, onOrder }: { order: string; onOrder: (order: string) => void }) {
-  const reverse = order.startsWith('-');
-  const plain = reverse ? order.slice(1) : order;
-  return (
-    <span className="flex items-baseline gap-2 text-soft">
-      <select
-        aria-label="Order"
-        className="min-h-[24px] cursor-pointer bg-base-100"
-        value={plain}
-        onChange={(event) => onOrder(event.target.value)}
-      >
-        {FOLDER_ORDERS.map(([name, label, other]) => (
-          <option key={name} value={name}>
-            {reverse && name === plain ? other : label}
-          </option>
-        ))}
-      </select>
-      <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>the other way round</Act>
-    </span>
   );
 }

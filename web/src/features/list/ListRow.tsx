@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Lamp, listed, PublicationRow } from '../../ui';
 
-type Item = {
+/** A publication with what its row shows. */
+export type Item = {
   publication: Schema['Summary'];
   lamp: Schema['Hit']['lamp'];
   opened: boolean;

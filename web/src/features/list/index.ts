@@ -1,4 +1,2 @@
 export { ORDERS, isOrder } from './orders';
-export { ListRow } from './ListRow';
-export { Ticked } from './Ticked';
-export { useListActs } from './useListActs';
+export { PublicationList } from './PublicationList';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Act, counted, timeOfDay } from '../../ui';
+import { Act, counted, OrderChoice, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../keeping';
 import { mayWrite, useHere } from '../session';
 import { useWaiting, type Result } from './api';
@@ -13,12 +13,6 @@ import type { Step } from './useSettled';
 
 /** Milliseconds before an answer that is late is said to be. */
 const SAID_AFTER = 500;
-
-/** What turning the order round makes of it. */
-function turned(plain: string, reverse: boolean): string {
-  const known = ORDERS.find(([name]) => name === plain);
-  return (reverse ? known?.[1] : known?.[2]) ?? 'the other way round';
-}
 
 /** What came in and matches; where nothing did, by how many the count differs all the same. */
 function sinceThen({ came, more }: { came: number; more: number }): string {
@@ -76,8 +70,6 @@ export function ResultBar({
   // What is done with a result settles it: its address and its step are then there for good.
   const withStep = (then: (q: string) => void) => () =>
     void onStep().then((made) => made && then(made.q));
-  const reverse = order.startsWith('-');
-  const plain = reverse ? order.slice(1) : order;
   return (
     <section aria-label="Result" className="bar">
       <p role="status" className={stale ? 'text-faint' : ''}>
@@ -108,21 +100,7 @@ export function ResultBar({
           {result.answer.unheaded === 1 ? 'has' : 'have'} none; words find those.
         </span>
       )}
-      <span className="flex items-baseline gap-2 text-soft">
-        <select
-          aria-label="Order"
-          className="min-h-[24px] cursor-pointer bg-base-100"
-          value={plain}
-          onChange={(event) => onOrder(event.target.value)}
-        >
-          {ORDERS.map(([name, label, other]) => (
-            <option key={name} value={name}>
-              {reverse && name === plain ? other : label}
-            </option>
-          ))}
-        </select>
-        <Act onClick={() => onOrder(reverse ? plain : `-${plain}`)}>{turned(plain, reverse)}</Act>
-      </span>
+      <OrderChoice orders={ORDERS} order={order} onOrder={onOrder} />
       <span className="flex flex-wrap gap-x-4">
         {mayWrite(here) && (
           <Act disabled={stale} onClick={() => setOpen('save')}>

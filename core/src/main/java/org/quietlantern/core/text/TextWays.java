@@ -25,11 +25,6 @@ public final class TextWays {
    */
   public record Reach(
       Way access, Optional<String> own, Optional<String> shelf, Optional<String> lent) {
-    /** Through the group alone. */
-    public static Reach of(Way access) {
-      return new Reach(access, Optional.empty(), Optional.empty(), Optional.empty());
-    }
-
     private boolean isReadable() {
       return access.access() == Access.OPEN || access.access() == Access.HELD;
     }

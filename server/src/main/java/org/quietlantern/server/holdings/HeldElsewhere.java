@@ -22,10 +22,10 @@ public class HeldElsewhere {
   private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
 
   /** For a member, in an edition of what groups hold. */
-  private record Kept(String edition, For mine) {}
+  private record Kept(String edition, Shelves mine) {}
 
   /** {@code where}: as the member's file is called. */
-  public record For(Holdings printed, Holdings own, String where) {
+  public record Shelves(Holdings printed, Holdings own, String where) {
     /** Where it stands in print, in words. */
     public Optional<String> shelf(Ways.Asked asked, LocalDate today) {
       return held(printed, asked, today)
@@ -56,7 +56,7 @@ public class HeldElsewhere {
 
   /** {@code edition}: another one means that somebody brought in another file. */
   @Transactional(readOnly = true)
-  public For of(Member who, String edition) {
+  public Shelves of(Member who, String edition) {
     Kept last = kept.get(who.id());
     if (last == null || !last.edition().equals(edition)) {
       last = new Kept(edition, read(who));
@@ -65,12 +65,12 @@ public class HeldElsewhere {
     return last.mine();
   }
 
-  private For read(Member who) {
+  private Shelves read(Member who) {
     Map<String, HoldingsMapper.FileRow> files =
         mapper.elsewhere(who.group(), who.id()).stream()
             .collect(Collectors.toMap(HoldingsMapper.FileRow::shelf, row -> row));
     HoldingsMapper.FileRow own = files.get(Shelf.OWN.word());
-    return new For(
+    return new Shelves(
         holdings(files.get(Shelf.PRINTED.word())), holdings(own), own == null ? "" : own.name());
   }
 

@@ -57,7 +57,7 @@ public class WaysShown {
   public Map<Integer, Shown> of(
       Member who, SearchContext today, Collection<StoredPublication> all) {
     Ways ways = today.ways();
-    HeldElsewhere.For held = elsewhere.of(who, today.edition());
+    HeldElsewhere.Shelves held = elsewhere.of(who, today.edition());
     Map<Integer, Way> access = new LinkedHashMap<>();
     Map<Integer, List<TextWay>> found = new LinkedHashMap<>();
     for (StoredPublication stored : all) {
