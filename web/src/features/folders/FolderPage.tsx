@@ -24,7 +24,7 @@ export function FolderPage() {
   if (found.error) return <Failed error={found.error} />;
   const folder = found.data;
   if (!folder || folder.id !== id) return <Waiting what="the folder" />;
-  const { name, ids, pile } = folder;
+  const { name, description, ids, pile } = folder;
   const ended = () => void navigate(`/g/${here.id}/folders`);
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
@@ -58,6 +58,9 @@ export function FolderPage() {
           <HelpLink place="folders" />
         </div>
         <div className="max-h-[30vh] overflow-y-auto">
+          {description && (
+            <p className="border-b border-base-300 px-4 py-1.5 text-soft lg:px-6">{description}</p>
+          )}
           <SearchesHere folder={id} />
           <NotesHere folder={id} />
         </div>

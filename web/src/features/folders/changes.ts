@@ -8,7 +8,7 @@ export function useFolderChanges(group: string, folder: string) {
   return {
     change: useAct(
       group,
-      async (to: { name: string; parent: string | null }, header) =>
+      async (to: { name: string; description: string; parent: string | null }, header) =>
         body(
           await api.PUT('/api/groups/{group}/folders/{folder}', {
             params: { path, header },

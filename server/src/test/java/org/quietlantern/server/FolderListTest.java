@@ -146,6 +146,29 @@ class FolderListTest {
     assertThat(mark(works.get(1))).doesNotContain("keep");
   }
 
+  @DisplayName("What a folder is for is said with its name, kept without, and undone with it")
+  @Test
+  void described() {
+    String folder = group.folder("Described");
+    UUID command = UUID.randomUUID();
+    Map<String, String> said = Map.of("name", "Described", "description", " for the\nreview ");
+    cora.write("PUT", "/folders/" + folder, said, command).ok();
+    assertThat(described(folder)).isEqualTo("for the review");
+    Map<String, String> named = Map.of("name", "Named");
+    mats.write("PUT", "/folders/" + folder, named, UUID.randomUUID()).ok();
+    assertThat(described(folder)).isEqualTo("for the review");
+    Map<String, String> none = Map.of("name", "Named", "description", "");
+    UUID emptied = UUID.randomUUID();
+    mats.write("PUT", "/folders/" + folder, none, emptied).ok();
+    assertThat(described(folder)).isEmpty();
+    mats.post("/actions/" + emptied + "/undo", Map.of()).ok();
+    assertThat(described(folder)).isEqualTo("for the review");
+  }
+
+  private String described(String folder) {
+    return cora.get("/folders/" + folder).ok().get("description").asString();
+  }
+
   @DisplayName(
       "By hand: each is put where it shall stand, and back by an undo; new ones come first")
   @Test

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -29,6 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class FolderChanges implements CommandKinds {
+  private static final int LONGEST_DESCRIPTION = 1_000;
   private final FolderMapper mapper;
   private final SavedSearchMapper searches;
   private final Folders folders;
@@ -56,10 +58,20 @@ public class FolderChanges implements CommandKinds {
   /** Something that ended; {@code kind} is {@code folder} or {@code search}. */
   public record Ended(String kind, String id, String name, Instant at) {}
 
+  /**
+   * What a folder shall be.
+   *
+   * @param parent the folder in which it shall lie; absent: among the outermost
+   * @param description what it is for; absent: as it was
+   */
+  public record FolderWanted(String name, @Nullable String parent, @Nullable String description) {}
+
   /** How many left a folder. */
   public record TakenOut(String folder, int publications) {}
 
-  record FolderBefore(int folder, String name, @Nullable Integer parent) {}
+  /** {@code description}: absent where it was written down before folders had one. */
+  record FolderBefore(
+      int folder, String name, @Nullable Integer parent, @Nullable String description) {}
 
   record FolderEnded(int folder) {}
 
@@ -90,16 +102,19 @@ public class FolderChanges implements CommandKinds {
   }
 
   /** Names a folder, and puts it into another one, or among the outermost without one. */
-  public Folders.FolderName change(
-      Member who, UUID command, String pid, String name, @Nullable String parent) {
-    return commands.run(who, command, change, () -> changed(who, pid, name, parent));
+  public Folders.FolderName change(Member who, UUID command, String pid, FolderWanted wanted) {
+    return commands.run(who, command, change, () -> changed(who, pid, wanted));
   }
 
   private CommandResult<Folders.FolderName, FolderBefore> changed(
-      Member who, String pid, String name, @Nullable String parent) {
+      Member who, String pid, FolderWanted wanted) {
     FolderMapper.Folder folder = folders.get(who, pid);
-    String clean = Folders.cleaned(name);
-    Integer into = parent == null ? null : folders.get(who, parent).id();
+    String clean = Folders.cleaned(wanted.name());
+    String description =
+        wanted.description() == null
+            ? folder.description()
+            : Text.atMost(LONGEST_DESCRIPTION, Text.clean(wanted.description()));
+    Integer into = wanted.parent() == null ? null : folders.get(who, wanted.parent()).id();
     if (folder.pile() && into != null) {
       throw Refusal.unusable("pile", "Your pile stays where it is.");
     }
@@ -110,9 +125,10 @@ public class FolderChanges implements CommandKinds {
     if (mapper.change(folder.id(), clean, into) == 0) {
       throw Folders.nameTaken(clean);
     }
+    mapper.describe(folder.id(), description);
     return CommandResult.of(
             new Folders.FolderName(folder.pid(), clean),
-            new FolderBefore(folder.id(), before.name(), before.parent()))
+            new FolderBefore(folder.id(), before.name(), before.parent(), folder.description()))
         .changing(Subject.Of.FOLDER, pid)
         .toldTo(audience(folder));
   }
@@ -255,6 +271,9 @@ public class FolderChanges implements CommandKinds {
   private String rename(FolderBefore before) {
     if (mapper.change(before.folder(), before.name(), before.parent()) == 0) {
       throw Folders.nameTaken(before.name());
+    }
+    if (before.description() != null) {
+      mapper.describe(before.folder(), before.description());
     }
     return "";
   }

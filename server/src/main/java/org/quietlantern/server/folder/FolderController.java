@@ -33,9 +33,6 @@ class FolderController {
 
   record NewFolder(String name) {}
 
-  /** {@code parent}: the folder in which it shall lie; none: among the outermost. */
-  record ChangedFolder(String name, @Nullable String parent) {}
-
   record ChangedSearch(String name, String folder) {}
 
   record Meant(List<String> publications) {}
@@ -83,14 +80,14 @@ class FolderController {
     return folders.add(me, command, body.name());
   }
 
-  /** Names a folder and puts it into another one. */
+  /** Names a folder, says what it is for, and puts it into another one. */
   @PutMapping("/folders/{folder}")
   Folders.FolderName changeFolder(
       Member me,
       @RequestHeader("Command-Id") UUID command,
       @PathVariable String folder,
-      @RequestBody ChangedFolder body) {
-    return changes.change(me, command, folder, body.name(), body.parent());
+      @RequestBody FolderChanges.FolderWanted body) {
+    return changes.change(me, command, folder, body);
   }
 
   /** Ends a folder with all in it; it can be brought back. */

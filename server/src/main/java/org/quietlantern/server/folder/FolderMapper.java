@@ -11,7 +11,7 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface FolderMapper {
-  record Folder(int id, String pid, String name, boolean pile, String parent) {}
+  record Folder(int id, String pid, String name, boolean pile, String parent, String description) {}
 
   record Listed(String pid, String name, boolean pile, String parent, int items, int searches) {}
 
@@ -44,7 +44,7 @@ interface FolderMapper {
   @Select(
       """
       select id, pid, name, owner is not null as pile,
-        (select p.pid from folder p where p.id = folder.parent) as parent
+        (select p.pid from folder p where p.id = folder.parent) as parent, description
       from folder
       where grp = #{group} and pid = #{pid} and ended is null
         and (owner is null or owner = #{membership})
@@ -54,7 +54,7 @@ interface FolderMapper {
   @Select(
       """
       select id, pid, name, owner is not null as pile,
-        (select p.pid from folder p where p.id = folder.parent) as parent
+        (select p.pid from folder p where p.id = folder.parent) as parent, description
       from folder
       where grp = #{group} and (owner is null or owner = #{membership}) and id = #{id}
       """)
@@ -212,6 +212,9 @@ interface FolderMapper {
           and lower(t.name) = lower(#{name}) and t.id <> f.id)
       """)
   int change(int folder, String name, Integer parent);
+
+  @Update("update folder set description = #{description} where id = #{folder}")
+  void describe(int folder, String description);
 
   /** Whether a folder is another one or lies in it, however deep. */
   @Select(

@@ -83,6 +83,7 @@ public class FolderReading {
    * A folder with the first of its items.
    *
    * @param parent the folder in which it lies
+   * @param description what it is for; may be empty
    * @param ids of all its publications, in the order that was asked for
    */
   public record FolderView(
@@ -90,6 +91,7 @@ public class FolderReading {
       String name,
       boolean pile,
       @Nullable String parent,
+      String description,
       List<String> ids,
       List<FolderItem> items) {}
 
@@ -130,6 +132,7 @@ public class FolderReading {
         folder.name(),
         folder.pile(),
         folder.parent(),
+        folder.description(),
         all.stream().map(FolderMapper.Item::pid).toList(),
         rows(who, folder, first));
   }

@@ -224,6 +224,7 @@ public final class World {
     body.put("note", "");
     body.put("to", values.get("spare"));
     body.put("was", "");
+    body.put("description", "for the review");
     body.put("mark", "keep");
     body.put("reason", "");
     body.put("round", values.get("round"));
