@@ -61,6 +61,7 @@ final class Views {
       ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
       sound(ilse, scheme);
     }
+    folder(ilse, scheme);
     reading(ilse, lantern, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
     for (String act :
@@ -75,7 +76,7 @@ final class Views {
     ilse.page().getByLabel("Records", new Page.GetByLabelOptions().setExact(true)).waitFor();
     sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/requests");
-    ilse.exactly("Change").click();
+    ilse.exactly("Change").first().click();
     ilse.page().locator("dialog[open]").waitFor();
     sound(ilse, scheme);
     ilse.page().keyboard().press("Escape");
@@ -99,6 +100,26 @@ final class Views {
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
     sound(ilse, scheme);
+  }
+
+  /** A folder by hand with something ticked, on its way elsewhere, and remarked upon. */
+  private static void folder(Person ilse, ColorScheme scheme) {
+    ilse.go("Folders").link("Verge lighting").first().click();
+    ilse.page().getByLabel("Order").selectOption("hand");
+    ilse.exactly("To the top").waitFor();
+    ilse.page().keyboard().press("x");
+    ilse.text("1 publication ticked").waitFor();
+    ilse.page().getByLabel("Say something to the group").click();
+    ilse.page().keyboard().type("@");
+    ilse.page().getByLabel("Members").waitFor();
+    sound(ilse, scheme);
+    ilse.page().getByLabel("Say something to the group").fill("");
+    ilse.exactly("Move or copy").first().click();
+    ilse.page().locator("dialog[open]").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
+    ilse.exactly("Untick").click();
   }
 
   /** A text as a page of the web and as a file, with places found and a note being written. */
