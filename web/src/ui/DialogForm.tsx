@@ -1,6 +1,9 @@
-import type { FormEvent, ReactNode } from 'react';
+import { useRef, type FormEvent, type ReactNode } from 'react';
 import { Act } from './Act';
 import { Dialog } from './Dialog';
+
+/** Milliseconds within which a second press is the same act: a double click, before it is disabled. */
+const AT_ONCE = 400;
 
 /** A dialog with one thing to do: what went wrong stands above the button, beside it the way out without it. */
 export function DialogForm({
@@ -25,8 +28,12 @@ export function DialogForm({
   onClose: () => void;
   children: ReactNode;
 }) {
+  const last = useRef(-Infinity);
   const submit = (event: FormEvent) => {
     event.preventDefault();
+    const now = performance.now();
+    if (now - last.current < AT_ONCE) return;
+    last.current = now;
     onSubmit();
   };
   return (
