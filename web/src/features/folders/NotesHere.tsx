@@ -15,7 +15,7 @@ export function NotesHere({ folder }: { folder: string }) {
         {notes.map((note) => (
           <li key={note.id} className="flex flex-wrap items-baseline gap-x-4 py-1">
             <Link
-              className="font-serif text-[15.5px] font-medium"
+              className="min-h-[24px] py-0.5 font-serif text-[15.5px] font-medium"
               to={`/g/${here.id}/n/${note.id}`}
             >
               {note.title}

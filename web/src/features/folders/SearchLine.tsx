@@ -14,7 +14,10 @@ export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
   const [setting, setSetting] = useState(false);
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 py-1">
-      <Link className="font-serif text-[15.5px] font-medium" to={`/g/${here.id}/s/${search.id}`}>
+      <Link
+        className="min-h-[24px] py-0.5 font-serif text-[15.5px] font-medium"
+        to={`/g/${here.id}/s/${search.id}`}
+      >
         {search.name}
       </Link>
       <Act disabled={run.isPending} onClick={() => run.mutate(search.id)}>
