@@ -80,7 +80,7 @@ export function ListRow({
         <>
           {said}
           {chosen && (
-            <p className="flex gap-x-4 text-[13px]">
+            <p className="flex flex-wrap gap-x-4 text-[13px]">
               <Act aria-expanded={peeking} onClick={onPeek}>
                 Abstract
               </Act>
