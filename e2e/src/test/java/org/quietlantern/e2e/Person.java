@@ -105,10 +105,11 @@ final class Person implements AutoCloseable {
             AriaRole.LINK,
             new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")));
     ways.first().waitFor();
+    // All of one moment: the list of a search before may still be there.
+    Object links = ways.evaluateAll("links => links.map(link => link.getAttribute('href'))");
     List<String> found =
-        ways.all().stream()
-            .map(way -> way.getAttribute("href").replaceAll(".*/p/|/text$", ""))
-            .toList();
+        ((List<?>) links)
+            .stream().map(link -> String.valueOf(link).replaceAll(".*/p/|/text$", "")).toList();
     String one =
         lantern.query(
             "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
