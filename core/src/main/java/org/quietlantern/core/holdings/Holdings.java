@@ -64,14 +64,14 @@ public final class Holdings {
     return byNumber.getOrDefault(number, List.of());
   }
 
-  /**
-   * The stretch in which something of a title is, a free one before the others.
-   *
-   * @param first the first day on which it can have appeared
-   * @param last the last such day
-   */
-  public Optional<Title> covering(String number, LocalDate first, LocalDate last, LocalDate today) {
-    return of(number).stream()
+  /** The stretch in which a work is, a free one before the others; none for one without a date. */
+  public Optional<Title> covering(Ways.Asked asked, LocalDate today) {
+    if (asked.number().isEmpty() || asked.first().isEmpty()) {
+      return Optional.empty();
+    }
+    LocalDate first = asked.first().get();
+    LocalDate last = asked.last().orElseThrow();
+    return of(asked.number()).stream()
         .filter(title -> title.coverage().covers(first, last, today))
         .min(Comparator.comparing(title -> !title.coverage().free()));
   }

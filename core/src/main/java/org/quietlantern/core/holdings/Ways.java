@@ -38,7 +38,7 @@ public final class Ways {
     if (asked.open()) {
       return Access.OPEN;
     }
-    Optional<Holdings.Title> held = held(asked);
+    Optional<Holdings.Title> held = holdings.covering(asked, today);
     if (held.isPresent()) {
       return held.get().coverage().free() ? Access.OPEN : Access.HELD;
     }
@@ -56,7 +56,8 @@ public final class Ways {
   /** With its ground. */
   public Way way(Asked asked) {
     Access access = access(asked);
-    Optional<Holdings.Title> held = asked.open() ? Optional.empty() : held(asked);
+    Optional<Holdings.Title> held =
+        asked.open() ? Optional.empty() : holdings.covering(asked, today);
     Optional<LocalDate> until =
         held.map(Holdings.Title::coverage)
             .flatMap(coverage -> asked.first().flatMap(coverage::ends))
@@ -90,12 +91,5 @@ public final class Ways {
         : title.readers().getAsInt() == 1
             ? ", one reader at a time"
             : ", " + title.readers().getAsInt() + " readers at a time";
-  }
-
-  /** What covers it. */
-  private Optional<Holdings.Title> held(Asked asked) {
-    return asked.number().isEmpty() || asked.first().isEmpty()
-        ? Optional.empty()
-        : holdings.covering(asked.number(), asked.first().get(), asked.last().orElseThrow(), today);
   }
 }

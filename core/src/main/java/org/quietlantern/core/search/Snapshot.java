@@ -74,10 +74,14 @@ public final class Snapshot implements AutoCloseable {
   }
 
   private ScoreDoc[] sorted(DocSet set, Ordering ordering, int most) throws IOException {
+    return sorted(new SetQuery(set), ordering, most);
+  }
+
+  private ScoreDoc[] sorted(Query query, Ordering ordering, int most) throws IOException {
     return state
         .searcher()
         .search(
-            new SetQuery(set),
+            query,
             new TopFieldCollectorManager(
                 ordering.order().sort(ordering.reverse(), state), most, null, most))
         .scoreDocs;
@@ -89,15 +93,8 @@ public final class Snapshot implements AutoCloseable {
       return List.of();
     }
     try {
-      int most = publications.getCardinality();
-      return publicIds(
-          state
-              .searcher()
-              .search(
-                  IntPoint.newSetQuery(IndexFields.ID, publications.toArray()),
-                  new TopFieldCollectorManager(
-                      ordering.order().sort(ordering.reverse(), state), most, null, most))
-              .scoreDocs);
+      Query these = IntPoint.newSetQuery(IndexFields.ID, publications.toArray());
+      return publicIds(sorted(these, ordering, publications.getCardinality()));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

@@ -95,13 +95,14 @@ public class Moving implements CommandKinds {
     List<One> all = new ArrayList<>();
     int there = 0;
     for (StoredPublication work : works) {
-      List<Items.Taken> held = items.held(first.id(), work.id());
+      List<Items.Taken> held =
+          leaves ? items.takeOut(first.id(), work.id()) : items.held(first.id(), work.id());
       if (held.isEmpty()) {
         throw Refusal.conflict(
             "changed-since", "Not all of it is in " + first.name() + " any more.");
       }
       there += mapper.findItem(second.id(), work.id()) == null ? 0 : 1;
-      List<Items.Taken> taken = leaves ? items.takeOut(first.id(), work.id()) : List.of();
+      List<Items.Taken> taken = leaves ? held : List.of();
       List<Integer> reasons = items.bring(second.id(), work.id(), held);
       all.add(new One(work.id(), taken, reasons, verdict(who, command, first, second, work)));
     }

@@ -28,7 +28,8 @@ public class HeldElsewhere {
   public record Shelves(Holdings printed, Holdings own, String where) {
     /** Where it stands in print, in words. */
     public Optional<String> shelf(Ways.Asked asked, LocalDate today) {
-      return held(printed, asked, today)
+      return printed
+          .covering(asked, today)
           .map(
               title ->
                   title.place().isEmpty()
@@ -38,15 +39,7 @@ public class HeldElsewhere {
 
     /** By what right the member may read it, in words. */
     public Optional<String> right(Ways.Asked asked, LocalDate today) {
-      return held(own, asked, today).map(title -> "by rights of your own (" + where + ")");
-    }
-
-    private static Optional<Holdings.Title> held(
-        Holdings holdings, Ways.Asked asked, LocalDate today) {
-      return asked.number().isEmpty() || asked.first().isEmpty()
-          ? Optional.empty()
-          : holdings.covering(
-              asked.number(), asked.first().get(), asked.last().orElseThrow(), today);
+      return own.covering(asked, today).map(title -> "by rights of your own (" + where + ")");
     }
   }
 
