@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Text;
-import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -130,11 +129,7 @@ public class FolderChanges implements CommandKinds {
             new Folders.FolderName(folder.pid(), clean),
             new FolderBefore(folder.id(), before.name(), before.parent(), folder.description()))
         .changing(Subject.Of.FOLDER, pid)
-        .toldTo(audience(folder));
-  }
-
-  private static Audience audience(FolderMapper.Folder folder) {
-    return folder.pile() ? Audience.ME : Audience.GROUP;
+        .toldTo(folder.audience());
   }
 
   /** Ends a folder with everything in it. One that is watched from or lies around others stays. */
@@ -183,7 +178,7 @@ public class FolderChanges implements CommandKinds {
         .changing(works.stream().map(work -> "item:" + folder.id() + ":" + work.id()).toList())
         .about(Subject.Of.FOLDER, List.of(pid))
         .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
-        .toldTo(audience(folder));
+        .toldTo(folder.audience());
   }
 
   /** Names a saved search, and puts it into a folder of the group. */

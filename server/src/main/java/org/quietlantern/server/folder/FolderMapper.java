@@ -1,17 +1,25 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface FolderMapper {
-  record Folder(int id, String pid, String name, boolean pile, String parent, String description) {}
+  record Folder(int id, String pid, String name, boolean pile, String parent, String description) {
+    /** Who is told of what is done in it. */
+    Audience audience() {
+      return pile ? Audience.ME : Audience.GROUP;
+    }
+  }
 
   record Listed(String pid, String name, boolean pile, String parent, int items, int searches) {}
 
@@ -22,7 +30,13 @@ interface FolderMapper {
    * @param keeper who kept it first; empty for a former member
    */
   record Item(
-      int id, int publication, String pid, Instant at, @Nullable Double place, String keeper) {}
+      int id, int publication, String pid, Instant at, @Nullable Double place, String keeper) {
+    /** Two that turned out to be one work since stand once. */
+    static List<Item> once(List<Item> items) {
+      Set<Integer> seen = new HashSet<>();
+      return items.stream().filter(item -> seen.add(item.publication())).toList();
+    }
+  }
 
   /** {@code name}: of who gave it; absent for a former member. */
   record Reason(

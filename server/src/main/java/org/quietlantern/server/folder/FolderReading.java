@@ -3,7 +3,6 @@ package org.quietlantern.server.folder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -198,10 +197,8 @@ public class FolderReading {
         .collect(Collectors.toMap(StoredPublication::id, Function.identity()));
   }
 
-  /** Two that turned out to be one work since are shown once. */
   private List<FolderMapper.Item> items(FolderMapper.Folder folder) {
-    Set<Integer> seen = new HashSet<>();
-    return mapper.items(folder.id()).stream().filter(i -> seen.add(i.publication())).toList();
+    return FolderMapper.Item.once(mapper.items(folder.id()));
   }
 
   /** By publication. */

@@ -1,11 +1,7 @@
 package org.quietlantern.server.folder;
 
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.UUID;
-import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -55,7 +51,7 @@ public class HandOrder implements CommandKinds {
                   new Placed(publication, before), new Before(folder.id(), publication, next))
               .changing(List.of("place:" + folder.id() + ":" + publication))
               .about(Subject.Of.FOLDER, List.of(pid))
-              .toldTo(folder.pile() ? Audience.ME : Audience.GROUP);
+              .toldTo(folder.audience());
         });
   }
 
@@ -95,12 +91,9 @@ public class HandOrder implements CommandKinds {
     mapper.number(ids, APART);
   }
 
-  /** A list of its own; what turned out to be one work since stands once. */
+  /** A list of its own. */
   private List<FolderMapper.Item> inOrder(int folder) {
-    Set<String> seen = new HashSet<>();
-    List<FolderMapper.Item> items = new ArrayList<>(mapper.items(folder));
-    items.removeIf(item -> !seen.add(item.pid()));
-    return FolderOrder.BY_HAND.sorted(items);
+    return FolderOrder.BY_HAND.sorted(FolderMapper.Item.once(mapper.items(folder)));
   }
 
   private static int indexOf(List<FolderMapper.Item> items, String publication) {

@@ -2,7 +2,6 @@ package org.quietlantern.server.folder;
 
 import java.util.List;
 import java.util.UUID;
-import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -60,7 +59,7 @@ public class ItemNotes implements CommandKinds {
         .changing(List.of("note:" + folder.id() + ":" + work.id() + ":" + who.id()))
         .about(Subject.Of.FOLDER, List.of(pid))
         .about(Subject.Of.PUBLICATION, List.of(work.pid()))
-        .toldTo(folder.pile() ? Audience.ME : Audience.GROUP);
+        .toldTo(folder.audience());
   }
 
   private int write(Before of, String was, String text) {

@@ -18,7 +18,6 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -166,10 +165,7 @@ public class Lenders implements CommandKinds {
   private static LenderShown clean(LenderShown wanted) {
     String name = Text.atMost(LONGEST, Text.clean(known(wanted.name())));
     String cost = Text.atMost(LONGEST, Text.clean(known(wanted.cost())));
-    String address = known(wanted.address()).strip();
-    if (!address.isEmpty() && !Outbound.isWeb(address)) {
-      throw Refusal.unusable("address", "This is no address: https:// and what follows.");
-    }
+    String address = LibraryLinks.address(wanted.address());
     List<String> kinds = known(wanted.kinds());
     for (String one : kinds) {
       if (Kind.named(one).isEmpty()) {

@@ -59,11 +59,16 @@ class LibraryLinks implements CommandKinds {
 
   private static LibraryShown clean(LibraryShown wanted) {
     String name = Text.atMost(LONGEST, Text.clean(wanted.name() == null ? "" : wanted.name()));
-    String address = wanted.address() == null ? "" : wanted.address().strip();
+    return new LibraryShown(name, address(wanted.address()));
+  }
+
+  /** An address as it was typed, empty for none; what is neither is refused. */
+  static String address(@Nullable String typed) {
+    String address = typed == null ? "" : typed.strip();
     if (!address.isEmpty() && !Outbound.isWeb(address)) {
       throw Refusal.unusable("address", "This is no address: https:// and what follows.");
     }
-    return new LibraryShown(name, address);
+    return address;
   }
 
   @Override
