@@ -34,6 +34,7 @@ class DemoLibrary {
   private final KnownJournals journals;
   private final GroupHoldings holdings;
   private final Groups groups;
+  private final DemoMembers members;
   private final Lenders lenders;
 
   DemoLibrary(
@@ -43,6 +44,7 @@ class DemoLibrary {
       KnownJournals journals,
       GroupHoldings holdings,
       Groups groups,
+      DemoMembers members,
       Lenders lenders) {
     this.lenders = lenders;
     this.properties = properties;
@@ -51,6 +53,7 @@ class DemoLibrary {
     this.journals = journals;
     this.holdings = holdings;
     this.groups = groups;
+    this.members = members;
   }
 
   /** Terms and journals, for the whole installation. */
@@ -72,13 +75,8 @@ class DemoLibrary {
     int group = first();
     holdings.set(group, Shelf.GROUP, "ternhollow-holdings.txt", file("/holdings.txt"));
     holdings.set(group, Shelf.PRINTED, "ternhollow-printed.txt", file("/printed.txt"));
-    Member teodor =
-        groups.everybody().stream()
-            .filter(one -> one.name().startsWith("Teodor "))
-            .findFirst()
-            .orElseThrow();
     UUID command = UUID.nameUUIDFromBytes(COLLEGE.getBytes(StandardCharsets.UTF_8));
-    holdings.take(teodor, Shelf.OWN, command, COLLEGE, file("/college.txt"));
+    holdings.take(members.named("Teodor"), Shelf.OWN, command, COLLEGE, file("/college.txt"));
   }
 
   /** The libraries that lend to the first group; one may have moved since the demo ran last. */

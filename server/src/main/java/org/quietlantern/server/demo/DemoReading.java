@@ -12,7 +12,6 @@ import org.quietlantern.core.text.Passage;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.margin.Noting;
 import org.quietlantern.server.matching.Matching;
@@ -38,7 +37,7 @@ class DemoReading {
   /** How far down the text a passage is looked for, in letters. */
   private static final int INTO = 1_500;
 
-  private final Groups groups;
+  private final DemoMembers members;
   private final Matching matching;
   private final Publications publications;
   private final Summaries summaries;
@@ -49,7 +48,7 @@ class DemoReading {
   private final CopyRequests requests;
 
   DemoReading(
-      Groups groups,
+      DemoMembers members,
       Matching matching,
       Publications publications,
       Summaries summaries,
@@ -58,7 +57,7 @@ class DemoReading {
       Noting noting,
       Readings readings,
       CopyRequests requests) {
-    this.groups = groups;
+    this.members = members;
     this.matching = matching;
     this.publications = publications;
     this.summaries = summaries;
@@ -84,13 +83,6 @@ class DemoReading {
     }
   }
 
-  private Member member(String given) {
-    return groups.everybody().stream()
-        .filter(one -> one.name().startsWith(given + " "))
-        .findFirst()
-        .orElseThrow();
-  }
-
   private static UUID command(String... what) {
     return UUID.nameUUIDFromBytes(String.join("\n", what).getBytes(StandardCharsets.UTF_8));
   }
@@ -104,7 +96,7 @@ class DemoReading {
    * library decides.
    */
   private void ask(String given, String line, String doi, String note) {
-    Member who = member(given);
+    Member who = members.named(given);
     for (String publication : found(who, line)) {
       StoredPublication stored = publications.present(Viewer.of(who), publication);
       boolean isUsual =
@@ -120,7 +112,7 @@ class DemoReading {
 
   /** The first text that can be had, written at by one. */
   private void read() {
-    Member teodor = member("Teodor");
+    Member teodor = members.named("Teodor");
     for (String publication : found(teodor, CROSSINGS)) {
       Optional<GroupTexts.CopyShown> copy = had(teodor, publication);
       if (copy.isPresent()) {
@@ -133,7 +125,7 @@ class DemoReading {
                 "question",
                 "Same lamps as on our verge?");
         noting.remark(
-            member("Ilse"), command("demo answers"), note, "Yes, the 3000 K ones of 2019.");
+            members.named("Ilse"), command("demo answers"), note, "Yes, the 3000 K ones of 2019.");
         write(teodor, copy.get(), sentence(words, INTO), "note", "For the introduction.");
         readings.say(teodor, command("demo read", "Teodor"), publication, "text");
         return;

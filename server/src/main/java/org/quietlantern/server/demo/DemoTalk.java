@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
-import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Nullable;
@@ -17,12 +16,12 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoTalk {
-  private final Groups groups;
+  private final DemoMembers members;
   private final Matching matching;
   private final Remarks remarks;
 
-  DemoTalk(Groups groups, Matching matching, Remarks remarks) {
-    this.groups = groups;
+  DemoTalk(DemoMembers members, Matching matching, Remarks remarks) {
+    this.members = members;
     this.matching = matching;
     this.remarks = remarks;
   }
@@ -49,22 +48,15 @@ class DemoTalk {
 
   private void settled(String remark) {
     say("Sefa", "curfew* and bat*", "Corrected in the final version.", remark);
-    remarks.settle(member("Maren"), command("settled"), remark, true);
+    remarks.settle(members.named("Maren"), command("settled"), remark, true);
   }
 
   /** Of the first that a line finds, if it finds any. */
   private Optional<String> say(String given, String line, String text, @Nullable String answers) {
-    Member who = member(given);
+    Member who = members.named(given);
     return matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids().stream()
         .findFirst()
         .map(work -> remarks.add(who, command(given + text), work, text, answers).id());
-  }
-
-  private Member member(String given) {
-    return groups.everybody().stream()
-        .filter(one -> one.name().startsWith(given + " "))
-        .findFirst()
-        .orElseThrow();
   }
 
   private static UUID command(String what) {
