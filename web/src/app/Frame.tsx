@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Outlet, useParams } from 'react-router';
 import { useGroup, useLiveGroup } from '../features/session';
+import { useVisit } from '../features/today';
 import { Failed, keepFocus, NoticeContext, Waiting } from '../ui';
 import { LeftForLater } from './LeftForLater';
 import { Notices } from './Notices';
@@ -15,6 +16,7 @@ export function Frame() {
   const { notice, tell, back, left, close } = useUndo(group);
   const found = useGroup(group);
   useLiveGroup(group, useQueryClient());
+  useVisit(group, found.data?.today);
   useEffect(() => keepFocus(), []);
   if (found.error) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the group" />;

@@ -11,7 +11,7 @@ export function TopLine({ group }: { group: Schema['GroupView'] }) {
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 px-4 py-1 lg:h-[46px] lg:flex-nowrap lg:px-6 lg:py-0">
       <Link
-        to={`/g/${group.id}/search`}
+        to={`/g/${group.id}/today`}
         className="flex items-center gap-2 font-serif text-[17px] font-semibold whitespace-nowrap"
       >
         <img src="/lantern.svg" alt="" width="13" height="19" />

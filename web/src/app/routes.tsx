@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate, useLocation, useParams } from 'react-router';
+import { ActivityPage } from '../features/activity';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
 import {
@@ -19,6 +20,7 @@ import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
 import { EntryPage, SignInPage } from '../features/session';
 import { DescribedPage } from '../features/text';
+import { TodayPage } from '../features/today';
 import { ComparePage, TrailPage } from '../features/trail';
 import { Frame } from './Frame';
 import { Lost } from './Lost';
@@ -34,7 +36,7 @@ function OpenDescribed() {
 }
 
 export const router = createBrowserRouter([
-  { path: '/', element: <MyGroup to="search" /> },
+  { path: '/', element: <MyGroup to="today" /> },
   { path: '/sign-in', element: <SignInPage /> },
   { path: '/enter', element: <EntryPage /> },
   { path: '/open/p/:id', element: <OpenPublication /> },
@@ -44,7 +46,9 @@ export const router = createBrowserRouter([
     element: <Frame />,
     errorElement: <Lost />,
     children: [
-      { index: true, element: <Navigate to="search" replace /> },
+      { index: true, element: <Navigate to="today" replace /> },
+      { path: 'today', element: <TodayPage /> },
+      { path: 'activity', element: <ActivityPage /> },
       { path: 'search', element: <SearchPage /> },
       { path: 'q/:q', element: <SearchPage /> },
       { path: 'trail', element: <TrailPage /> },

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { counted, day, Failed, Sentences, Waiting } from '../../ui';
+import { ActivityLink } from '../activity';
 import { Own, Title } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
@@ -30,7 +31,7 @@ export function AlertPage() {
         <Link className="act" to={`/g/${here.id}/f/${alert.folder.id}`}>
           {alert.folder.name}
         </Link>
-        .
+        . <ActivityLink of={`alert:${id}`} />
       </p>
       <p className="mt-1">
         Its <Own word="round">rounds</Own> close {rhythmInWords(alert.rhythm, alert.hour)}

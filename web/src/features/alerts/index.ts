@@ -1,4 +1,4 @@
 export { AlertPage } from './AlertPage';
 export { AlertsPage } from './AlertsPage';
 export { SetAlertDialog } from './SetAlertDialog';
-export { useFolderNames } from './api';
+export { useAlerts, useFolderNames } from './api';

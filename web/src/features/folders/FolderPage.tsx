@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
+import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useFolder } from './api';
@@ -55,6 +56,7 @@ export function FolderPage() {
               </Act>
             </>
           )}
+          <ActivityLink of={`folder:${id}`} />
           <HelpLink place="folders" />
         </div>
         <div className="max-h-[30vh] overflow-y-auto">

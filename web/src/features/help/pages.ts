@@ -25,6 +25,17 @@ const MARK_KEYS = [
 ] as const;
 
 export const PAGES: Record<string, HelpOf> = {
+  today: {
+    title: 'Today',
+    path: 'today',
+    says: [
+      'Above, each mark is an arrival of the last month on the day it came, lit where you have looked.',
+      'Waits for you: arrivals that you have not reviewed, what a colleague raised or asks you by name, copies that came, revisions to check, and what does not work as it should. A line goes when it is dealt with where it leads; Looked at lets a remark that mentions you wait no more.',
+      'Beside it stands what the others did since your last visit, folded by person and place. A visit ends when you were not seen here for an hour.',
+      'Activity has everything line by line, also of one folder, publication, saved search or alert. What you did yourself is undone from there, as long as nobody changed the same thing since.',
+    ],
+    words: ['round', 'raise', 'lamp'],
+  },
   search: {
     title: 'Searching',
     path: 'search',

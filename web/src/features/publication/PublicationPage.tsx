@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
+import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { Figures } from '../text';
@@ -71,6 +72,7 @@ export function PublicationPage() {
                 Stable link
               </Act>
               <Act onClick={() => window.print()}>Print</Act>
+              <ActivityLink of={`publication:${id}`} />
               <HelpLink place="publication" />
             </div>
           }

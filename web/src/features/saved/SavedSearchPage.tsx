@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, day, Failed, Sentences, shortDay, useCopyAddress, Waiting } from '../../ui';
+import { ActivityLink } from '../activity';
 import { SetAlertDialog } from '../alerts';
 import { Own, Title } from '../help';
 import { mayWrite, useHere } from '../session';
@@ -94,6 +95,7 @@ function Acts({ history }: { history: Schema['HistoryShown'] }) {
         mayWrite(here) && <Act onClick={() => setSetting(true)}>Set alert</Act>
       )}
       <Act onClick={() => copy(`/s/${search.id}`)}>Stable link</Act>
+      <ActivityLink of={`search:${search.id}`} />
       <SearchActs
         search={search}
         onEnded={() => void navigate(`/g/${here.id}/f/${search.folder.id}`)}

@@ -1,5 +1,5 @@
 export { Changing } from './Changing';
-export { useRun, useSavedSearch } from './api';
+export { useRun, useSavedSearch, useToCheck } from './api';
 export { SavedSearchPage } from './SavedSearchPage';
 export { ToCheck } from './ToCheck';
 export { SearchActs } from './SearchActs';

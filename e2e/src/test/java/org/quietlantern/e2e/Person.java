@@ -42,7 +42,8 @@ final class Person implements AutoCloseable {
     page.getByLabel("E-mail").fill(given + "@ternhollow.example");
     page.getByLabel("Password").fill(Lantern.PASSWORD);
     page.keyboard().press("Enter");
-    page.waitForURL(Pattern.compile(".*/g/[^/]+/search"));
+    page.waitForURL(Pattern.compile(".*/g/[^/]+/today"));
+    go("Search");
     searchLine().waitFor();
     return this;
   }

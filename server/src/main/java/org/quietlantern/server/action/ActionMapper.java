@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface ActionMapper {
@@ -44,13 +45,19 @@ interface ActionMapper {
       """)
   void add(Row row, Instant at);
 
+  /** {@code name}: of who did it; absent for the lantern and for somebody who left. */
+  record ChangedSince(@Nullable String name, Instant at) {}
+
+  /** The last change of the same thing after an action; null where there was none. */
   @Select(
       """
-      select exists (select 1 from action
-        where grp = #{grp} and changes && #{changes}::text[] and no > #{no} and undone_by is null
-          and what <> 'undo')
+      select case when m.left_at is null then m.name end as name, a.at
+      from action a left join membership m on m.id = a.membership
+      where a.grp = #{grp} and a.changes && #{changes}::text[] and a.no > #{no}
+        and a.undone_by is null and a.what <> 'undo'
+      order by a.no desc limit 1
       """)
-  boolean changedSince(int grp, String[] changes, long no);
+  ChangedSince changedSince(int grp, String[] changes, long no);
 
   @Update("update action set undone_by = #{by} where command = #{command} and undone_by is null")
   int markUndone(UUID command, UUID by);
@@ -66,4 +73,50 @@ interface ActionMapper {
       order by what
       """)
   List<String> since(int group, int membership, long since);
+
+  /**
+   * What was done, as it is told.
+   *
+   * @param said which mark it was; empty for everything else
+   */
+  record Done(
+      long no,
+      UUID command,
+      @Nullable Integer membership,
+      String what,
+      String said,
+      String[] about,
+      @Nullable UUID undoneBy,
+      Instant at) {}
+
+  String DONE =
+      """
+      select no, command, membership, what, coalesce(answer ->> 'mark', '') as said, about,
+        undone_by, at
+      from action
+      where grp = #{group} and what <> all(#{untold}::text[])
+        and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+      """;
+
+  /** By others and by the lantern, the latest first. */
+  @Select(
+      DONE
+          + """
+          and at > #{since} and undone_by is null and membership is distinct from #{membership}
+          order by no desc limit #{most}
+          """)
+  List<Done> doneByOthers(int group, int membership, String[] untold, Instant since, int most);
+
+  /** The latest first; {@code about} empty: all; {@code before} 0: from the latest. */
+  @Select(
+      DONE
+          + """
+          and (#{about} = '' or about @> array[#{about}]::text[])
+          and (#{before} = 0 or no < #{before})
+          order by no desc limit #{most}
+          """)
+  List<Done> done(int group, int membership, String[] untold, String about, long before, int most);
+
+  @Select("select no from action where grp = #{group} and command = #{command}")
+  Long number(int group, UUID command);
 }

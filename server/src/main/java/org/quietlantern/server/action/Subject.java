@@ -1,6 +1,8 @@
 package org.quietlantern.server.action;
 
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Something that an action is about, by its public id: its activity is found by this. */
 public record Subject(Of of, String id) {
@@ -14,17 +16,29 @@ public record Subject(Of of, String id) {
     LIMIT_SET,
     NOTE,
     REQUEST,
-    PERSON
+    PERSON;
+
+    /** In lower case, as it is written in records and addresses. */
+    public String word() {
+      return name().toLowerCase(Locale.ROOT);
+    }
   }
 
   /** As it stands in the table of actions. */
   String text() {
-    return of.name().toLowerCase(Locale.ROOT) + ":" + id;
+    return of.word() + ":" + id;
+  }
+
+  /** Empty where it is none. */
+  public static Optional<Subject> read(String text) {
+    int colon = text.indexOf(':');
+    return Stream.of(Of.values())
+        .filter(of -> colon > 0 && of.word().equals(text.substring(0, colon)))
+        .map(of -> new Subject(of, text.substring(colon + 1)))
+        .findFirst();
   }
 
   static Subject of(String text) {
-    int colon = text.indexOf(':');
-    return new Subject(
-        Of.valueOf(text.substring(0, colon).toUpperCase(Locale.ROOT)), text.substring(colon + 1));
+    return read(text).orElseThrow();
   }
 }

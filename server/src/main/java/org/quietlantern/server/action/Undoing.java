@@ -1,6 +1,8 @@
 package org.quietlantern.server.action;
 
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
@@ -17,6 +19,9 @@ public class Undoing {
   private static final CommandKind<Undone, CommandKind.Nothing> UNDO =
       CommandKind.forGood(
           "undo", Undone.class, "An undo stays; what it took back can be done again.");
+
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
 
   private final ActionMapper mapper;
   private final Commands commands;
@@ -52,8 +57,10 @@ public class Undoing {
       throw Refusal.unknown();
     }
     CommandKind<?, ?> kind = kinds.getOrDefault(action.what(), UNDO);
-    if (mapper.changedSince(who.group(), action.changes(), action.no())) {
-      throw Refusal.conflict("changed-since", "It was changed again since, so it stays as it is.");
+    ActionMapper.ChangedSince later =
+        mapper.changedSince(who.group(), action.changes(), action.no());
+    if (later != null) {
+      throw Refusal.conflict("changed-since", changedSince(who, later));
     }
     if (mapper.markUndone(target, command) == 0) {
       throw Refusal.conflict("undone-already", "This was undone already.");
@@ -62,6 +69,13 @@ public class Undoing {
     return CommandKind.done(new Undone(action.what(), note))
         .changing(List.of(action.changes()))
         .about(Stream.of(action.about()).map(Subject::of).toList());
+  }
+
+  private static String changedSince(Member who, ActionMapper.ChangedSince later) {
+    String name =
+        later.name() == null ? "somebody" : later.name().equals(who.name()) ? "you" : later.name();
+    return "It was changed again since, by %s on %s, so it stays as it is."
+        .formatted(name, DAY.format(later.at().atZone(who.zoneId())));
   }
 
   private <B> String takeBack(CommandKind<?, B> kind, Member who, UUID command, String before) {

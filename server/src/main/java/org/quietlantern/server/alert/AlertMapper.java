@@ -38,6 +38,16 @@ interface AlertMapper {
       byte[] memory,
       Instant ran) {}
 
+  record Named(String pid, String name) {}
+
+  @Select(
+      """
+      select a.pid, s.name from alert a join revision v on v.id = a.revision
+      join saved_search s on s.id = v.saved_search
+      where a.grp = #{group} and a.pid = any(#{alerts})
+      """)
+  List<Named> names(int group, String[] alerts);
+
   record Line(
       int id,
       String pid,

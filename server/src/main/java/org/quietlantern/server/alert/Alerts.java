@@ -3,10 +3,12 @@ package org.quietlantern.server.alert;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
@@ -165,6 +167,13 @@ public class Alerts implements CommandKinds {
   @Transactional(readOnly = true)
   public int id(Member who, String pid) {
     return get(who, pid).id();
+  }
+
+  /** Names of alerts of the group, by public id. */
+  @Transactional(readOnly = true)
+  public Map<String, String> names(Member who, Collection<String> alerts) {
+    return mapper.names(who.group(), alerts.toArray(String[]::new)).stream()
+        .collect(Collectors.toMap(AlertMapper.Named::pid, AlertMapper.Named::name));
   }
 
   /** Public id of the group that an alert belongs to. */

@@ -1,5 +1,7 @@
 package org.quietlantern.server.arrival;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +19,7 @@ import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -39,6 +42,7 @@ public class Arrivals {
   private final Groups groups;
   private final Summaries summaries;
   private final Json json;
+  private final Calendar calendar;
 
   Arrivals(
       RoundMapper mapper,
@@ -47,7 +51,8 @@ public class Arrivals {
       Reviews reviews,
       Groups groups,
       Summaries summaries,
-      Json json) {
+      Json json,
+      Calendar calendar) {
     this.mapper = mapper;
     this.contents = contents;
     this.publications = publications;
@@ -55,6 +60,7 @@ public class Arrivals {
     this.groups = groups;
     this.summaries = summaries;
     this.json = json;
+    this.calendar = calendar;
   }
 
   /**
@@ -71,6 +77,53 @@ public class Arrivals {
         rows.isEmpty() ? 0 : mapper.after(who.group(), rows.get(rows.size() - 1).id()),
         owes ? mapper.owed(who.group(), who.id()) : 0,
         owes ? mapper.firstOwed(who.group(), who.id()) : null);
+  }
+
+  /**
+   * What the member owes in the rounds of one alert.
+   *
+   * @param name of the alert
+   * @param rounds in how many rounds
+   * @param owed arrivals that wait for the member
+   * @param nobody arrivals of those rounds that nobody has seen
+   * @param round the first of them in the list of rounds
+   */
+  public record AlertOwed(
+      String alert, String name, int rounds, int owed, int nobody, String round) {}
+
+  /** By alert, where most waits first; together as much as {@link RoundsPage#owed}. */
+  public List<AlertOwed> owedByAlert(Member who) {
+    return !who.mayWrite()
+        ? List.of()
+        : mapper.owing(who.group(), who.id()).stream()
+            .map(
+                row ->
+                    new AlertOwed(
+                        row.alert(),
+                        row.name(),
+                        row.rounds(),
+                        row.owed(),
+                        row.nobody(),
+                        row.round()))
+            .toList();
+  }
+
+  /** What came on a day, and of how much of it the member's lamp is lit. */
+  public record DayCame(LocalDate day, int came, int lit) {}
+
+  /** The days up to today in the group's zone, every one of them. */
+  public List<DayCame> days(Member who, int days) {
+    LocalDate today = calendar.today(who.zoneId());
+    LocalDate first = today.minusDays(days - 1L);
+    Instant since = first.atStartOfDay(who.zoneId()).toInstant();
+    Map<LocalDate, RoundMapper.CameOn> came =
+        mapper.cameOn(who.group(), who.id(), who.zone(), since).stream()
+            .collect(Collectors.toMap(RoundMapper.CameOn::day, Function.identity()));
+    return first
+        .datesUntil(today.plusDays(1))
+        .map(day -> came.getOrDefault(day, new RoundMapper.CameOn(day, 0, 0)))
+        .map(row -> new DayCame(row.day(), row.came(), row.lit()))
+        .toList();
   }
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */

@@ -1,6 +1,7 @@
 package org.quietlantern.server.arrival;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -109,6 +110,47 @@ interface RoundMapper {
       order by r.closed desc nulls first, r.opens desc, r.id desc limit 1
       """)
   String firstOwed(int group, int membership);
+
+  record Owing(String alert, String name, int rounds, int owed, int nobody, String round) {}
+
+  /**
+   * What a member owes, by alert; {@code round}: the first of its rounds in the order of the list.
+   */
+  @Select(
+      """
+      select a.pid as alert, s.name, count(*)::int as rounds,
+        sum(r.arrivals - coalesce(m.reviewed, 0))::int as owed, sum(r.nobody)::int as nobody,
+        (array_agg(r.pid order by r.closed desc nulls first, r.opens desc, r.id desc))[1] as round
+      from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
+      join saved_search s on s.id = v.saved_search
+      left join round_member m on m.round = r.id and m.membership = #{membership}
+      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed, 0)
+      group by a.pid, s.name order by owed desc, lower(s.name), a.pid
+      """)
+  List<Owing> owing(int group, int membership);
+
+  record CameOn(LocalDate day, int came, int lit) {}
+
+  /**
+   * First comings of a group by day of its zone, each work once.
+   *
+   * @param zone of the group, by its name in the IANA database
+   */
+  @Select(
+      """
+      select day, count(*)::int as came, count(*) filter (where lit)::int as lit
+      from (
+        select min((r.came at time zone #{zone})::date) as day, bool_or(coalesce(
+          e.what in ('keep', 'pass', 'raise', 'seen'), false)) as lit
+        from arrival r join occasion o on o.id = r.occasion
+        join publication p on p.id = o.publication
+        left join lamp l on l.occasion = o.id and l.membership = #{membership}
+        left join review_event e on e.id = l.event
+        where r.grp = #{group} and r.came >= #{since}
+        group by coalesce(p.canonical, p.id), o.kind, o.key) works
+      group by day order by day
+      """)
+  List<CameOn> cameOn(int group, int membership, String zone, Instant since);
 
   record Reviewed(int round, int membership, int reviewed) {}
 

@@ -54,6 +54,12 @@ public class Publications {
     return List.copyOf(found.values());
   }
 
+  /** Those of the ids that exist, withdrawn ones too, each by the id that it was asked for by. */
+  public Map<String, StoredPublication> byAskedPid(Viewer viewer, Collection<String> pids) {
+    return mapper.byPid(viewer.group(), pids.toArray(String[]::new)).stream()
+        .collect(Collectors.toMap(CatalogueMapper.Row::askedPid, this::stored, (one, same) -> one));
+  }
+
   /**
    * Those of the row numbers that exist, withdrawn ones too, by row number. Merged ones are what
    * they were merged into, once for each number asked for.

@@ -16,6 +16,7 @@ import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.today.SinceVisit;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
@@ -52,6 +53,8 @@ class DemoPast {
   private final DemoReading reading;
   private final DemoTalk talk;
 
+  private final SinceVisit visits;
+
   DemoPast(
       Calendar calendar,
       DemoDays days,
@@ -59,7 +62,9 @@ class DemoPast {
       Arrivals arrivals,
       DemoHands hands,
       DemoReading reading,
-      DemoTalk talk) {
+      DemoTalk talk,
+      SinceVisit visits) {
+    this.visits = visits;
     this.talk = talk;
     this.reading = reading;
     this.calendar = calendar;
@@ -75,13 +80,12 @@ class DemoPast {
     long left = Duration.between(now, DemoStart.PRESENT).toDays();
     reading.live(left);
     talk.live(left);
-    if (now.isAfter(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)))) {
-      return;
-    }
+    boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     for (Member member : groups.everybody()) {
       Habit habit = HABITS.get(member.name());
-      if (habit != null && habit.days().contains(today.getDayOfWeek())) {
+      if (habit != null && isReviewed && habit.days().contains(today.getDayOfWeek())) {
+        visits.visit(member);
         review(member, habit, today);
       }
     }

@@ -76,6 +76,14 @@ interface FolderMapper {
 
   @Select(
       """
+      select pid as id, name from folder
+      where grp = #{group} and pid = any(#{folders}) and ended is null
+        and (owner is null or owner = #{membership})
+      """)
+  List<Folders.FolderName> names(int group, int membership, String[] folders);
+
+  @Select(
+      """
       select id from folder where grp = #{group} and owner = #{membership} order by id limit 1
       """)
   Integer pile(int group, int membership);

@@ -123,6 +123,13 @@ public class Folders implements CommandKinds {
                 Collectors.mapping(k -> new FolderName(k.pid(), k.name()), Collectors.toList())));
   }
 
+  /** Names of those folders that are there and that the member may see, by public id. */
+  @Transactional(readOnly = true)
+  public Map<String, String> names(Member who, Collection<String> folders) {
+    return mapper.names(who.group(), who.id(), folders.toArray(String[]::new)).stream()
+        .collect(Collectors.toMap(FolderName::id, FolderName::name));
+  }
+
   /** Public id of the group that a shared folder belongs to. */
   @Transactional(readOnly = true)
   public Optional<String> groupOf(String folder) {

@@ -52,6 +52,15 @@ interface SavedSearchMapper {
           """)
   List<Row> latest(int group, String part, int most);
 
+  record Named(String pid, String name) {}
+
+  @Select(
+      """
+      select s.pid, s.name from saved_search s join folder f on f.id = s.folder
+      where f.grp = #{group} and f.owner is null and s.ended is null and s.pid = any(#{searches})
+      """)
+  List<Named> names(int group, String[] searches);
+
   record Held(String name, String strategy) {}
 
   @Select(

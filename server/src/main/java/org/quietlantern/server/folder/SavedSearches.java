@@ -1,10 +1,12 @@
 package org.quietlantern.server.folder;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.CommandKind;
@@ -147,6 +149,13 @@ public class SavedSearches implements CommandKinds {
         row.at(),
         row.documented(),
         row.alertPid());
+  }
+
+  /** Names of those saved searches of the group that are there, by public id. */
+  @Transactional(readOnly = true)
+  public Map<String, String> names(Member who, Collection<String> searches) {
+    return mapper.names(who.group(), searches.toArray(String[]::new)).stream()
+        .collect(Collectors.toMap(SavedSearchMapper.Named::pid, SavedSearchMapper.Named::name));
   }
 
   /** Public id of the group that a saved search belongs to. */

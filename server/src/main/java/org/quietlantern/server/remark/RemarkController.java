@@ -2,6 +2,7 @@ package org.quietlantern.server.remark;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -26,6 +27,8 @@ class RemarkController {
   record RemarkText(String text) {}
 
   record RemarkSettled(boolean settled) {}
+
+  record RemarkLookedAt(boolean lookedAt) {}
 
   RemarkController(Remarks remarks, RemarkLists lists) {
     this.remarks = remarks;
@@ -56,6 +59,13 @@ class RemarkController {
       @RequestHeader("Command-Id") UUID command,
       @RequestBody RemarkText body) {
     return remarks.change(me, command, remark, body.text());
+  }
+
+  /** Notes that the reader has looked at a remark that mentions them, or takes that back. */
+  @PutMapping("/remarks/{remark}/looked-at")
+  @GuestsMay
+  void lookAt(Member me, @PathVariable String remark, @RequestBody RemarkLookedAt body) {
+    remarks.lookAt(me, remark, body.lookedAt());
   }
 
   /** Takes a remark of one's own back. */

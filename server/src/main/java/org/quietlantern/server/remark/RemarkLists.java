@@ -76,6 +76,27 @@ public class RemarkLists {
     return shown;
   }
 
+  /**
+   * A remark of a colleague that mentions the reader.
+   *
+   * @param publication row number of the work as it is known now
+   */
+  public record Mention(String remark, int publication, String by, String text, Instant at) {}
+
+  /** Remarks that mention the member and wait for an answer or a look, the latest first. */
+  public List<Mention> mentioning(Member who, int most) {
+    return mapper.mentioning(who.id(), most).stream()
+        .map(
+            row ->
+                new Mention(
+                    row.pid(),
+                    row.publication(),
+                    row.name() == null ? "A former member" : row.name(),
+                    row.body(),
+                    row.at()))
+        .toList();
+  }
+
   private RemarkThread shown(
       Member who, RemarkMapper.Row row, Map<Integer, String> names, List<RemarkThread> answers) {
     boolean mine = row.membership() == who.id();

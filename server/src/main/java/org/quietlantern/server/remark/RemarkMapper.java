@@ -78,6 +78,35 @@ interface RemarkMapper {
   @Update("update remark set settled = #{settled}, settled_by = #{by} where id = #{id}")
   void settle(int id, @Nullable Instant settled, @Nullable Integer by);
 
+  record MentionRow(String pid, int publication, @Nullable String name, String body, Instant at) {}
+
+  /**
+   * Remarks of others that mention a member and wait: neither looked at, nor settled, nor answered
+   * by the member since. The latest first.
+   */
+  @Select(
+      """
+      select r.pid, coalesce(p.canonical, p.id) as publication,
+        case when m.left_at is null then m.name end as name, r.body, r.at
+      from remark_mention n join remark r on r.id = n.remark
+      join remark t on t.id = coalesce(r.answers, r.id)
+      join membership m on m.id = r.membership join publication p on p.id = r.publication
+      where n.membership = #{membership} and n.seen is null and r.membership <> #{membership}
+        and r.gone is null and t.settled is null
+        and not exists (
+          select 1 from remark x where x.answers = t.id and x.membership = #{membership}
+            and x.id > r.id and x.gone is null)
+      order by r.id desc limit #{most}
+      """)
+  List<MentionRow> mentioning(int membership, int most);
+
+  @Update(
+      """
+      update remark_mention set seen = #{seen}
+      where remark = #{remark} and membership = #{membership}
+      """)
+  int seen(int remark, int membership, @Nullable Instant seen);
+
   @Delete("delete from remark_mention where remark = #{remark}")
   void forgetMentions(int remark);
 

@@ -23,6 +23,7 @@ import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * What members say to each other of a publication: remarks with answers, written anew for a quarter
@@ -171,6 +172,15 @@ public class Remarks implements CommandKinds {
           mapper.settle(row.id(), isSettled ? calendar.now() : null, isSettled ? who.id() : null);
           return done(pid(who, row), remark, before);
         });
+  }
+
+  /** Notes for the member alone that they looked at a remark that mentions them, or did not. */
+  @Transactional
+  public void lookAt(Member who, String remark, boolean lookedAt) {
+    RemarkMapper.Row row = get(who, remark);
+    if (mapper.seen(row.id(), who.id(), lookedAt ? calendar.now() : null) == 0) {
+      throw Refusal.unknown();
+    }
   }
 
   private <B> CommandResult<RemarkGiven, B> done(String publication, String remark, B before) {

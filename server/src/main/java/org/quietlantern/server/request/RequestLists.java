@@ -160,6 +160,33 @@ public class RequestLists {
     return shown(who, mapper.ofDescribed(who.group(), OpenUrl.of(work, "")));
   }
 
+  /**
+   * A copy that came for a member.
+   *
+   * @param publication row number; absent for a work that is not in the catalogue
+   * @param described the citation of such a work
+   */
+  public record DeliveredCopy(
+      String request,
+      @Nullable Integer publication,
+      @Nullable String described,
+      Instant at,
+      long days) {}
+
+  /** Copies that came for the member since a moment, the latest first. */
+  public List<DeliveredCopy> delivered(Member who, Instant since, int most) {
+    return mapper.delivered(who.id(), since, most).stream()
+        .map(
+            row ->
+                new DeliveredCopy(
+                    row.pid(),
+                    row.publication(),
+                    row.described() == null ? null : citation(row.described()),
+                    row.ended(),
+                    days(row, who.zoneId())))
+        .toList();
+  }
+
   private List<RequestShown> shown(Member who, List<RequestMapper.Row> rows) {
     if (rows.isEmpty()) {
       return List.of();

@@ -91,6 +91,17 @@ interface RequestMapper {
           """)
   List<Row> page(int group, String[] states, int mine, int before, int most);
 
+  /** Delivered to a member since a moment, the latest first. */
+  @Select(
+      COLUMNS
+          + """
+          c where state = 'delivered' and ended > #{since} and exists (
+            select 1 from copy_request_member m
+            where m.request = c.id and m.membership = #{membership})
+          order by ended desc, id desc limit #{most}
+          """)
+  List<Row> delivered(int membership, Instant since, int most);
+
   record Count(String state, int n) {}
 
   @Select(

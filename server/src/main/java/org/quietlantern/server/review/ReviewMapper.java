@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface ReviewMapper {
@@ -119,6 +120,31 @@ interface ReviewMapper {
       where m.grp = #{group} order by s.asked, l.membership, l.event desc
       """)
   List<MarkRow> onPublications(int group, Integer[] publications);
+
+  record RaisedRow(int publication, @Nullable String name, String reason, Instant at) {}
+
+  /**
+   * What others brought to the group with <i>raise</i>, where that stands and the member has said
+   * nothing of the work since; the latest first.
+   */
+  @Select(
+      """
+      select w.work as publication, w.name, w.reason, w.at
+      from (
+        select coalesce(p.canonical, p.id) as work,
+          case when m.left_at is null then m.name end as name, e.reason, e.at, e.id
+        from membership m join review_event e on e.membership = m.id and e.what = 'raise'
+        join lamp l on l.membership = m.id and l.occasion = e.occasion and l.event = e.id
+        join occasion o on o.id = e.occasion join publication p on p.id = o.publication
+        where m.grp = #{group} and m.id <> #{membership}) w
+      where not exists (
+        select 1 from publication q join occasion x on x.publication = q.id
+        join lamp y on y.occasion = x.id
+        where (q.id = w.work or q.canonical = w.work) and y.membership = #{membership}
+          and y.event > w.id)
+      order by w.id desc limit #{most}
+      """)
+  List<RaisedRow> raised(int group, int membership, int most);
 
   @Select("select distinct membership from review_event order by 1")
   List<Integer> reviewers();

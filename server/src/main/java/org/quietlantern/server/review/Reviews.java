@@ -133,6 +133,28 @@ public class Reviews {
         .findFirst();
   }
 
+  /**
+   * What a colleague raised.
+   *
+   * @param publication row number of the work as it is known now
+   * @param question may be empty
+   */
+  public record Raised(int publication, String by, String question, Instant at) {}
+
+  /** What was raised by others and the member has said nothing of since, the latest first. */
+  @Transactional(readOnly = true)
+  public List<Raised> raisedFor(Member who, int most) {
+    return mapper.raised(who.group(), who.id(), most).stream()
+        .map(
+            row ->
+                new Raised(
+                    row.publication(),
+                    Optional.ofNullable(row.name()).orElse("A former member"),
+                    row.reason(),
+                    row.at()))
+        .toList();
+  }
+
   private static Map<Integer, List<CurrentMark>> byAsked(List<ReviewMapper.MarkRow> rows) {
     return rows.stream()
         .collect(

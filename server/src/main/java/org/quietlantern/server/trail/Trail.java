@@ -3,9 +3,11 @@ package org.quietlantern.server.trail;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.action.Audience;
@@ -160,6 +162,13 @@ public class Trail implements CommandKinds {
   @Transactional(readOnly = true)
   public Set<Integer> opened(Member who, Collection<Integer> ids) {
     return Set.copyOf(mapper.opened(who.id(), ids.toArray(Integer[]::new)));
+  }
+
+  /** When the member last opened each of some publications (row numbers), where they did. */
+  @Transactional(readOnly = true)
+  public Map<Integer, Instant> lastOpened(Member who, Collection<Integer> ids) {
+    return mapper.lastOpenedOf(who.id(), ids.toArray(Integer[]::new)).stream()
+        .collect(Collectors.toMap(TrailMapper.OpenedAt::publication, TrailMapper.OpenedAt::at));
   }
 
   /** The strategy behind an address of the group. */

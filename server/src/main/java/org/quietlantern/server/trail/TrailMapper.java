@@ -98,6 +98,15 @@ interface TrailMapper {
       """)
   List<Integer> opened(int membership, Integer[] publications);
 
+  record OpenedAt(int publication, Instant at) {}
+
+  @Select(
+      """
+      select publication, max(at) as at from opening
+      where membership = #{membership} and publication = any(#{publications}) group by publication
+      """)
+  List<OpenedAt> lastOpenedOf(int membership, Integer[] publications);
+
   record StepRow(String pid, String q, String strategy, int count, Instant at) {}
 
   @Select(

@@ -1,0 +1,95 @@
+package org.quietlantern.core.activity;
+
+import static java.util.Map.entry;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What was done, in words. <code>{publications}</code> stands for those concerned; <code>{folder}
+ * </code>, <code>{search}</code>, <code>{alert}</code> … for the next thing of that sort. The
+ * person stands before.
+ */
+public final class Wording {
+  /** Kinds that are nobody else's news, or are told by what they did to others. */
+  public static final Set<String> UNTOLD = Set.of("trail.step", "undo");
+
+  private static final Map<String, String> WORDS =
+      Map.ofEntries(
+          entry("item.keep", "kept {publications} in {folder}"),
+          entry("pile.keep", "kept {publications} in {folder}"),
+          entry("item.take-out", "took {publications} out of {folder}"),
+          entry("item.move", "moved {publications} from {folder} to {folder}"),
+          entry("item.copy", "copied {publications} from {folder} to {folder}"),
+          entry("item.note", "wrote why {publications} is in {folder}"),
+          entry("item.place", "put {folder} in order by hand"),
+          entry("folder.add", "made {folder}"),
+          entry("folder.change", "described, named or moved {folder}"),
+          entry("folder.end", "put {folder} into the bin"),
+          entry("bin.back", "brought {folder} {search} back from the bin"),
+          entry("search.save", "saved {search}"),
+          entry("search.change", "named or moved {search}"),
+          entry("search.end", "put {search} into the bin"),
+          entry("search.revise", "revised {search}"),
+          entry("search.document", "said whether {search} is documented"),
+          entry("search.remark", "remarked on a line of {search}"),
+          entry("search.check", "dealt with the check of {search}"),
+          entry("search.run", "ran {search}"),
+          entry("alert.set", "set an alert on {search}"),
+          entry("alert.change", "changed the alert {alert}"),
+          entry("alert.state", "paused, resumed or ended the alert {alert}"),
+          entry("review.mark keep", "kept {publications} from a round"),
+          entry("review.mark pass", "passed {publications}"),
+          entry("review.mark raise", "raised {publications}"),
+          entry("review.mark hold", "holds {publications}"),
+          entry("review.mark seen", "has seen {publications}"),
+          entry("review.put-out", "put a lamp out on {publications}"),
+          entry("reading.say", "read {publications}"),
+          entry("remark.add", "said something of {publications}"),
+          entry("remark.change", "wrote a remark on {publications} anew"),
+          entry("remark.settle", "settled a remark on {publications}"),
+          entry("remark.take-back", "took a remark on {publications} back"),
+          entry("margin.write", "wrote in the margin of {publications}"),
+          entry("margin.change", "changed a note in the margin of {publications}"),
+          entry("margin.remark", "answered in the margin of {publications}"),
+          entry("margin.remove", "took a note out of the margin of {publications}"),
+          entry("text.bring", "brought in a text of {publications}"),
+          entry("text.take-out", "took a text of {publications} out"),
+          entry("request.ask", "asked for a copy of {publications}"),
+          entry("request.answer", "answered the library about {publications}"),
+          entry("request.hurry", "asked the library again about {publications}"),
+          entry("request.tell", "said how the request for {publications} stands"),
+          entry("request.sent", "sent the request for {publications}"),
+          entry("request.asked-back", "was asked back by the library about {publications}"),
+          entry("request.delivered", "received a copy of {publications}"),
+          entry("request.refused", "was refused a copy of {publications}"),
+          entry("request.expired", "lost a copy of {publications}, whose time was over"),
+          entry("note.keep", "kept {note} in {folder}"),
+          entry("limit-set.add", "named a set of limits"),
+          entry("limit-set.remove", "took a set of limits away"),
+          entry("feed.add", "made a feed of {alert}"),
+          entry("feed.revoke", "revoked a feed"),
+          entry("holdings.take", "brought in what the group may read"),
+          entry("lenders.set", "set the libraries that lend"),
+          entry("library.set", "set the library’s links"),
+          entry("journals.take", "brought in journals"),
+          entry("vocabulary.take", "brought in headings"),
+          entry("source.add", "added a source"),
+          entry("source.change", "changed a source"),
+          entry("source.end", "took a source back"),
+          entry("source.whole", "had a source read whole"),
+          entry("arrivals", "found something for {alert}"),
+          entry("round.closed", "closed a round of {alert}"));
+
+  private Wording() {}
+
+  /**
+   * @param what a kind of action, {@code item.keep}
+   * @param said which of several it was, a mark; empty for most
+   * @return empty for a kind that is not told
+   */
+  public static Optional<String> of(String what, String said) {
+    return Optional.ofNullable(WORDS.get(said.isEmpty() ? what : what + " " + said));
+  }
+}

@@ -1,0 +1,3 @@
+export { ActivityLink } from './ActivityLink';
+export { ActivityPage } from './ActivityPage';
+export { Deed } from './Deed';

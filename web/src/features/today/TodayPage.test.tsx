@@ -1,0 +1,67 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, expect, it, vi } from 'vitest';
+import type { Schema } from '../../api';
+import { serve, showAt } from '../../test-server';
+import { TodayPage } from '.';
+
+afterEach(() => vi.unstubAllGlobals());
+
+const NOTHING: Schema['WaitsFor'] = {
+  arrivals: [],
+  raised: [],
+  mentions: [],
+  copies: [],
+  more: false,
+};
+const month = Array.from({ length: 31 }, (_, at) => ({
+  day: new Date(Date.UTC(2026, 9, 25 + at)).toISOString().slice(0, 10),
+  came: at === 29 ? 12 : 0,
+  lit: at === 29 ? 3 : 0,
+}));
+
+function open(waits: Schema['WaitsFor'], sources: unknown[] = []) {
+  const asked = serve({
+    'GET /today': waits,
+    'GET /today/month': month,
+    'GET /today/done': { since: '2026-11-20T10:00:00Z', lines: [], more: false },
+    'GET /searches/to-check': [],
+    'GET /alerts': [],
+    'GET /sources': sources,
+    'PUT /remarks/r1/looked-at': {},
+  });
+  showAt('/g/group/today', <TodayPage />);
+  return asked;
+}
+
+it('is quiet when nothing waits, and says since when', async () => {
+  open(NOTHING);
+  expect(await screen.findByText('12 arrivals since 20 November 2026')).toBeInTheDocument();
+  expect(screen.getByText('Nothing waits for you.')).toBeInTheDocument();
+  expect(screen.getByText('Nobody did anything here.')).toBeInTheDocument();
+  expect(screen.getByText('23 Nov: 12 arrivals, 3 looked at')).toBeInTheDocument();
+});
+
+it('leads to what waits, and lets a mention wait no more', async () => {
+  const publication = { id: 'p1', title: 'Verge lighting' };
+  const asked = open(
+    {
+      ...NOTHING,
+      arrivals: [{ alert: 'a1', name: 'Bats', rounds: 2, owed: 7, nobody: 3, round: 'r9' }],
+      mentions: [
+        { remark: 'r1', publication, by: 'Teodor Vance', text: 'lit or dark?', at: '2026-11-23' },
+      ],
+    },
+    [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
+  );
+  const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
+  expect(waits.getByRole('link', { name: 'Review: Bats' })).toHaveAttribute(
+    'href',
+    '/g/group/r/r9',
+  );
+  expect(waits.getByText('in 2 rounds; nobody has seen 3 of them')).toBeInTheDocument();
+  expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
+  fireEvent.click(waits.getByRole('button', { name: 'Looked at' }));
+  await waitFor(() =>
+    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ lookedAt: true }),
+  );
+});

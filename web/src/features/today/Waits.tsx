@@ -1,0 +1,137 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schema } from '../../api';
+import { Act, counted, day, shortDay } from '../../ui';
+import { useHere } from '../session';
+import { useLookedAt } from './api';
+import { useStopped, type Stopped } from './useStopped';
+
+/** Something that waits: how much, what, why, and what to do about it. */
+function Waits({
+  n,
+  lit = false,
+  title,
+  to,
+  act,
+  more,
+  children,
+}: {
+  n?: number;
+  lit?: boolean;
+  title: string;
+  to: string;
+  act: string;
+  /** Another act on it. */
+  more?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <li className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline border-b border-base-300 py-2">
+      <b className={`font-serif text-[19px] font-semibold ${lit ? 'text-lit-ink' : ''}`}>
+        {n ?? <span aria-hidden="true">·</span>}
+      </b>
+      <div>
+        <Link className="font-serif text-[15.5px]" to={to}>
+          {title}
+        </Link>
+        <p className="text-[13px] text-soft">{children}</p>
+      </div>
+      <span className="flex flex-col items-end gap-1">
+        <Link className="act" to={to} aria-label={`${act}: ${title}`}>
+          {act}
+        </Link>
+        {more}
+      </span>
+    </li>
+  );
+}
+
+/** Everything that waits for the reader; a sentence where nothing does. */
+export function WaitsForYou({
+  waits,
+  toCheck,
+}: {
+  waits: Schema['WaitsFor'];
+  toCheck: readonly Schema['ToCheck'][];
+}) {
+  const here = useHere();
+  const lookedAt = useLookedAt(here.id);
+  const stopped = useStopped(here.id);
+  const { arrivals, raised, mentions, copies } = waits;
+  const g = `/g/${here.id}`;
+  const all = arrivals.length + raised.length + mentions.length + copies.length;
+  if (all + toCheck.length + stopped.length === 0) {
+    return <p className="mt-2 text-soft">Nothing waits for you.</p>;
+  }
+  return (
+    <ul>
+      {arrivals.map((one) => (
+        <Waits
+          key={one.alert}
+          n={one.owed}
+          lit
+          title={one.name}
+          to={`${g}/r/${one.round}`}
+          act="Review"
+        >
+          {one.rounds > 1 ? `in ${counted(one.rounds, 'round')}; ` : ''}
+          {one.nobody > 0 ? `nobody has seen ${one.nobody} of them` : 'each was seen by somebody'}
+        </Waits>
+      ))}
+      {raised.map((one) => (
+        <Waits
+          key={`raised ${one.publication.id}`}
+          title={one.publication.title}
+          to={`${g}/p/${one.publication.id}`}
+          act="Look"
+        >
+          raised by {one.by} on {shortDay(one.at)}
+          {one.question && `: “${one.question}”`}
+        </Waits>
+      ))}
+      {mentions.map((one) => (
+        <Waits
+          key={one.remark}
+          title={one.publication.title}
+          to={`${g}/p/${one.publication.id}`}
+          act="Answer"
+          more={
+            <Act disabled={lookedAt.isPending} onClick={() => lookedAt.mutate(one.remark)}>
+              Looked at
+            </Act>
+          }
+        >
+          {one.by} mentions you, {shortDay(one.at)}: “{one.text}”
+        </Waits>
+      ))}
+      {copies.map((one) => (
+        <Waits
+          key={one.request}
+          title={one.publication?.title ?? one.described ?? 'A copy'}
+          to={one.publication ? `${g}/p/${one.publication.id}` : `${g}/catalogue/requests`}
+          act="Read"
+        >
+          a copy was delivered on {shortDay(one.at)}, after {counted(one.days, 'day')}
+        </Waits>
+      ))}
+      {toCheck.map((one) => (
+        <Waits
+          key={`${one.search} ${one.n}`}
+          title={`${one.name}, revision ${one.n}`}
+          to={`${g}/s/${one.search}`}
+          act="Check"
+        >
+          given to you by {one.by} on {day(one.at)}
+        </Waits>
+      ))}
+      {stopped.map((one: Stopped) => (
+        <Waits key={one.to} title={one.title} to={`${g}/${one.to}`} act="See">
+          {one.why}
+        </Waits>
+      ))}
+      {waits.more && (
+        <li className="py-2 text-soft">There is more; it comes here as these are dealt with.</li>
+      )}
+    </ul>
+  );
+}

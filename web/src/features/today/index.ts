@@ -1,0 +1,2 @@
+export { TodayPage } from './TodayPage';
+export { useVisit } from './api';
