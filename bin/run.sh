@@ -74,8 +74,9 @@ start_standins() {
   local data=$1
   stop_process "$data/stand-ins.pid"
   port_of "$data/stand-ins" 18080
+  port_of "$data/mail" 18025
   launch "$data/stand-ins" java -Xmx192m -XX:+UseSerialGC -jar "$(standins_jar)" \
-    "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")"
+    "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")" "$(cat "$data/mail.port")"
 }
 
 start_server() {
@@ -90,6 +91,8 @@ start_server() {
     --server.port="$port" --lantern.data="$data" --lantern.base-url="http://localhost:$port" \
     --lantern.demo.enabled=true --lantern.demo.password="$demo_password" \
     --lantern.demo.outside="$outside" --lantern.resolver="http://127.0.0.1:$(cat "$data/texts.port")/doi/" \
+    --lantern.mail.server="127.0.0.1:$(cat "$data/mail.port")" --lantern.mail.security=none \
+    --lantern.mail.from=lantern@ternhollow.example \
     --lantern.outbound-allowed=127.0.0.1 ${LANTERN_SERVER_OPTIONS:-}
   sha256sum <"$(server_jar)" >"$data/server.build"
   wait_for_line "$data/server" "demo: can be searched" 300
@@ -182,6 +185,8 @@ welcome() {
     maren@ternhollow.example
     sefa@ternhollow.example
     jon@ternhollow.example (guest)    password of all: $demo_password
+
+  Its letters lie at http://127.0.0.1:$(cat "$1/stand-ins.port")/mail
 
   ./lantern stop ends it; its data lie in $1
 

@@ -2,7 +2,7 @@ import type { Schema } from '../../api';
 import { counted, shortDay } from '../../ui';
 
 /** So many are drawn on a day one by one; of more, their number stands above. */
-const DRAWN = 9;
+const DRAWN = 8;
 
 /** A mark for each arrival of the last month, on its day; lit where the reader has looked. */
 export function Month({ days }: { days: readonly Schema['DayCame'][] }) {
@@ -17,7 +17,7 @@ export function Month({ days }: { days: readonly Schema['DayCame'][] }) {
           <span className="sr-only">
             {shortDay(one.day)}: {counted(one.came, 'arrival')}, {one.lit} looked at
           </span>
-          <span aria-hidden="true" className="flex h-[96px] flex-col justify-end gap-px">
+          <span aria-hidden="true" className="flex h-[78px] flex-col justify-end gap-px">
             {one.came > DRAWN && (
               <span className="text-center text-[11px] text-faint">{one.came}</span>
             )}

@@ -26,6 +26,7 @@ function open(waits: Schema['WaitsFor'], sources: unknown[] = []) {
     'GET /today/done': { since: '2026-11-20T10:00:00Z', lines: [], more: false },
     'GET /searches/to-check': [],
     'GET /alerts': [],
+    'PUT /visit': {},
     'GET /sources': sources,
     'PUT /remarks/r1/looked-at': {},
   });
@@ -62,6 +63,6 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
   fireEvent.click(waits.getByRole('button', { name: 'Looked at' }));
   await waitFor(() =>
-    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({ lookedAt: true }),
+    expect(asked.find((one) => one.path === '/remarks/r1/looked-at')?.body).toEqual({ lookedAt: true }),
   );
 });

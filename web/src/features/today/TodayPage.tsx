@@ -14,7 +14,7 @@ export function TodayPage() {
   const here = useHere();
   const month = useMonth(here.id);
   const waits = useWaiting(here.id);
-  const done = useDone(here.id);
+  const done = useDone(here.id, here.today);
   const toCheck = useToCheck(here.id);
   const failed = [month, waits, done, toCheck].find((one) => one.error);
   if (failed?.error) return <Failed error={failed.error} again={() => void failed.refetch()} />;

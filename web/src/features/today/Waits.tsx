@@ -8,7 +8,7 @@ import { useStopped, type Stopped } from './useStopped';
 
 /** Something that waits: how much, what, why, and what to do about it. */
 function Waits({
-  n,
+  n = 1,
   lit = false,
   title,
   to,
@@ -28,7 +28,7 @@ function Waits({
   return (
     <li className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline border-b border-base-300 py-2">
       <b className={`font-serif text-[19px] font-semibold ${lit ? 'text-lit-ink' : ''}`}>
-        {n ?? <span aria-hidden="true">·</span>}
+        {n}
       </b>
       <div>
         <Link className="font-serif text-[15.5px]" to={to}>
@@ -78,17 +78,6 @@ export function WaitsForYou({
           {one.nobody > 0 ? `nobody has seen ${one.nobody} of them` : 'each was seen by somebody'}
         </Waits>
       ))}
-      {raised.map((one) => (
-        <Waits
-          key={`raised ${one.publication.id}`}
-          title={one.publication.title}
-          to={`${g}/p/${one.publication.id}`}
-          act="Look"
-        >
-          raised by {one.by} on {shortDay(one.at)}
-          {one.question && `: “${one.question}”`}
-        </Waits>
-      ))}
       {mentions.map((one) => (
         <Waits
           key={one.remark}
@@ -102,6 +91,17 @@ export function WaitsForYou({
           }
         >
           {one.by} mentions you, {shortDay(one.at)}: “{one.text}”
+        </Waits>
+      ))}
+      {raised.map((one) => (
+        <Waits
+          key={`raised ${one.publication.id}`}
+          title={one.publication.title}
+          to={`${g}/p/${one.publication.id}`}
+          act="Look"
+        >
+          raised by {one.by} on {shortDay(one.at)}
+          {one.question && `: “${one.question}”`}
         </Waits>
       ))}
       {copies.map((one) => (

@@ -1,5 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { api, body, keys, useRefresh } from '../../api';
 import { useNotice } from '../../ui';
 
@@ -17,10 +16,28 @@ export function useWaiting(group: string) {
   });
 }
 
-/** What the others did since the member's last visit. */
-export function useDone(group: string) {
+/** Notes that the member is here, now and as long as the page is looked at. */
+export function useVisit(group: string, day: string | undefined) {
   return useQuery({
-    queryKey: today(group, 'done'),
+    queryKey: ['visit', group, day],
+    enabled: day !== undefined,
+    queryFn: async () => {
+      await api.PUT('/api/groups/{group}/visit', { params: { path: { group } } });
+      return true;
+    },
+    refetchInterval: STILL_HERE,
+    refetchOnWindowFocus: true,
+    retry: false,
+  });
+}
+
+/** What the others did since the member's last visit; asked once it is noted that this one is. */
+export function useDone(group: string, day: string) {
+  const visit = useVisit(group, day);
+  return useQuery({
+    queryKey: [...today(group, 'done'), visit.dataUpdatedAt],
+    enabled: !visit.isPending,
+    placeholderData: keepPreviousData,
     queryFn: async ({ signal }) =>
       body(
         await api.GET('/api/groups/{group}/today/done', { params: { path: { group } }, signal }),
@@ -37,29 +54,6 @@ export function useMonth(group: string) {
         await api.GET('/api/groups/{group}/today/month', { params: { path: { group } }, signal }),
       ),
   });
-}
-
-/** Notes that the member is here, now and as long as the page is looked at. */
-export function useVisit(group: string, day: string | undefined): void {
-  const client = useQueryClient();
-  useEffect(() => {
-    if (!day) return;
-    const here = () => {
-      if (document.visibilityState !== 'visible') return;
-      // Whether it is noted now or in ten minutes changes nothing that anybody waits for.
-      void api
-        .PUT('/api/groups/{group}/visit', { params: { path: { group } } })
-        .then(() => client.invalidateQueries({ queryKey: today(group, 'done') }))
-        .catch(() => undefined);
-    };
-    here();
-    const timer = setInterval(here, STILL_HERE);
-    document.addEventListener('visibilitychange', here);
-    return () => {
-      clearInterval(timer);
-      document.removeEventListener('visibilitychange', here);
-    };
-  }, [group, day, client]);
 }
 
 /** Says that a remark that mentions the member was looked at; `back`: that it was not. */

@@ -40,7 +40,7 @@ class CommandLawTest {
    */
   private static final Pattern NOT_READ =
       Pattern.compile(
-          "/(changes|report.*|records.ris|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
+          "/(changes|activity|today/done|report.*|records.ris|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
               + "|search/(properties|suggestions|comparison|supplied|waiting)"
               + "|publications/\\{publication}/(outward|versions|history))$");
 
@@ -76,6 +76,8 @@ class CommandLawTest {
   private static final Map<String, String> LATER =
       Map.ofEntries(
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/marks"),
+          entry("DELETE " + GROUP + "/invitations/{invitation}", "POST " + GROUP + "/invitations"),
+          entry("DELETE " + GROUP + "/members/{member}", "PUT " + GROUP + "/members/{member}/role"),
           entry(
               "DELETE " + GROUP + "/folders/{folder}/items",
               "POST " + GROUP + "/folders/{folder}/items"),

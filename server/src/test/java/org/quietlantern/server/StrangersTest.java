@@ -26,7 +26,12 @@ class StrangersTest {
 
   /** Open to anybody on purpose. */
   private static final Set<String> OPEN =
-      Set.of("POST /api/session", "POST /api/entry", "POST /api/entry/visit");
+      Set.of(
+          "POST /api/session",
+          "POST /api/entry",
+          "POST /api/entry/visit",
+          "POST /api/join",
+          "POST /api/join/visit");
 
   @TestFactory
   Stream<DynamicTest> aStrangerIsAskedToSignIn() {
@@ -100,7 +105,9 @@ class StrangersTest {
             "wanted",
             "change",
             "glance",
-            "runs");
+            "runs",
+            "visit",
+            "looked-at");
     return api()
         .filter(e -> e.path().contains("{group}"))
         .filter(e -> !(!e.method().equals("GET") && reads.contains(last(e.path()))))

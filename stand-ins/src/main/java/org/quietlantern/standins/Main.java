@@ -6,8 +6,8 @@ import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.host.TextPlaces;
 
 /**
- * Starts the outside world of the demo: its port, and the address of the places of texts; without
- * that nobody says where texts are.
+ * Starts the outside world of the demo: its port, the address of the places of texts (without that
+ * nobody says where texts are), the port of its mail server.
  */
 public final class Main {
   private Main() {}
@@ -17,7 +17,8 @@ public final class Main {
         new Outside(
             Integer.parseInt(arguments[0]),
             Literature.of(Literature.SEED, Extent.WHOLE),
-            arguments.length > 1 ? new TextPlaces(arguments[1]) : TextPlaces.UNTOLD);
+            arguments.length > 1 ? new TextPlaces(arguments[1]) : TextPlaces.UNTOLD,
+            arguments.length > 2 ? Integer.parseInt(arguments[2]) : 0);
     System.out.println("The outside world answers at " + outside.address());
     Thread.currentThread().join();
   }

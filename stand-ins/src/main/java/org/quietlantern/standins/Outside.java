@@ -24,6 +24,8 @@ import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.corpus.Texts;
 import org.quietlantern.standins.host.LendingLibrary;
 import org.quietlantern.standins.host.TextPlaces;
+import org.quietlantern.standins.mail.MailDrop;
+import org.quietlantern.standins.mail.MailPages;
 import org.quietlantern.standins.oai.Faults;
 import org.quietlantern.standins.oai.OaiEndpoint;
 import org.quietlantern.standins.print.Document;
@@ -35,12 +37,13 @@ import org.quietlantern.standins.supply.Sources;
 /**
  * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
  * /vocabulary.ttl}, {@code /holdings.txt}, {@code /printed.txt}, {@code /college.txt} and {@code
- * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code POST
- * /control/clock?now=} sets the day for all of it.
+ * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code /mail}
+ * shows what its mail server got; {@code POST /control/clock?now=} sets the day for all of it.
  */
 public final class Outside implements AutoCloseable {
   private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
   private final HttpServer server;
+  private final MailDrop mail;
   private final InstantSource system = InstantSource.system();
   private final Map<String, OaiEndpoint> sources = new LinkedHashMap<>();
   private volatile Duration offset = Duration.ZERO;
@@ -52,6 +55,13 @@ public final class Outside implements AutoCloseable {
 
   /** {@code places}: where its sources say that texts are. */
   public Outside(int port, Literature literature, TextPlaces places) throws IOException {
+    this(port, literature, places, 0);
+  }
+
+  /** {@code mailPort}: where its mail server listens; 0: at any free port. */
+  public Outside(int port, Literature literature, TextPlaces places, int mailPort)
+      throws IOException {
+    mail = new MailDrop(mailPort);
     server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
     for (Source source : Sources.of(literature)) {
       String address = address() + "/" + source.key() + "/oai";
@@ -69,6 +79,7 @@ public final class Outside implements AutoCloseable {
     file("/college.txt", "text/tab-separated-values", Holdings.ofCollege());
     file("/journals.csv", "text/csv", Holdings.journals());
     server.createContext("/lending/", new LendingLibrary(address(), literature, this::now));
+    server.createContext("/mail", new MailPages(mail));
     server.createContext("/control/clock", this::clock);
     server.setExecutor(
         Executors.newFixedThreadPool(
@@ -83,6 +94,11 @@ public final class Outside implements AutoCloseable {
 
   public String address() {
     return "http://127.0.0.1:" + server.getAddress().getPort();
+  }
+
+  /** The mail server, and what it got. */
+  public MailDrop mail() {
+    return mail;
   }
 
   /** Where a source answers. */
@@ -147,5 +163,6 @@ public final class Outside implements AutoCloseable {
   @Override
   public void close() {
     server.stop(0);
+    mail.close();
   }
 }

@@ -16,7 +16,7 @@ public final class Folding {
   private record Line(Optional<Integer> who, String words, List<Deed.Thing> things) {}
 
   /**
-   * Lines by person, those together who did something last.
+   * Lines by person, first of who did something last; what the lantern did by itself comes behind.
    *
    * @param deeds the latest first
    */
@@ -30,8 +30,11 @@ public final class Folding {
               deed,
               (one, two) -> both(one, two));
     }
+    Map<Line, Deed> byItself =
+        Optional.ofNullable(byPerson.remove(Optional.<Integer>empty())).orElseGet(Map::of);
     List<Deed> lines = new ArrayList<>();
     byPerson.values().forEach(its -> lines.addAll(its.values()));
+    lines.addAll(byItself.values());
     return lines;
   }
 

@@ -13,7 +13,7 @@ import java.util.Set;
  */
 public final class Wording {
   /** Kinds that are nobody else's news, or are told by what they did to others. */
-  public static final Set<String> UNTOLD = Set.of("trail.step", "undo");
+  public static final Set<String> UNTOLD = Set.of("trail.step", "undo", "round.closed");
 
   private static final Map<String, String> WORDS =
       Map.ofEntries(
@@ -79,8 +79,11 @@ public final class Wording {
           entry("source.change", "changed a source"),
           entry("source.end", "took a source back"),
           entry("source.whole", "had a source read whole"),
-          entry("arrivals", "found something for {alert}"),
-          entry("round.closed", "closed a round of {alert}"));
+          entry("invitation.write", "asked somebody into the group"),
+          entry("invitation.take-back", "took an invitation back"),
+          entry("member.role", "gave {person} another role"),
+          entry("member.end", "ended a membership: {person}"),
+          entry("arrivals", "found something for {alert}"));
 
   private Wording() {}
 

@@ -1,5 +1,6 @@
 package org.quietlantern.core.review;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -9,41 +10,58 @@ import java.util.stream.Collectors;
  * How far a group is with a round.
  *
  * @param arrivals how many there are to review
- * @param reviewed lit lamps by member
+ * @param shares of the members
  * @param covered arrivals with at least the asked number of lit lamps
  * @param nobody arrivals on which no lamp is lit
  */
-public record Coverage(int arrivals, Map<Integer, Integer> reviewed, int covered, int nobody) {
+public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, int nobody) {
   public Coverage {
-    reviewed = Map.copyOf(reviewed);
+    shares = Map.copyOf(shares);
   }
 
+  /** Something to review: when it came to the group, and its lamps by member. */
+  public record Arrived(Instant came, Map<Integer, Lamp> lamps) {}
+
   /**
-   * @param lamps for each arrival the lamps by member
-   * @param members those who owe the round
+   * How far a member is.
+   *
+   * @param reviewed lit lamps
+   * @param spared unlit ones of what came before the member joined: nobody owes that (rule V5)
+   */
+  public record Share(int reviewed, int spared) {}
+
+  /**
+   * @param joined those who owe the round, and since when they are there
    * @param asked how many lit lamps cover an arrival; never more than there are members
    */
-  public static Coverage of(
-      Collection<Map<Integer, Lamp>> lamps, List<Integer> members, int asked) {
-    int needed = Math.min(asked, members.size());
-    Map<Integer, Integer> reviewed =
-        members.stream()
+  public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Instant> joined, int asked) {
+    int needed = Math.min(asked, joined.size());
+    List<Long> lit = arrivals.stream().map(Coverage::lit).toList();
+    return new Coverage(
+        arrivals.size(),
+        joined.entrySet().stream()
             .collect(
                 Collectors.toMap(
-                    m -> m, m -> (int) lamps.stream().filter(a -> isLit(a, m)).count()));
-    List<Long> lit = lamps.stream().map(Coverage::lit).toList();
-    return new Coverage(
-        lamps.size(),
-        reviewed,
+                    Map.Entry::getKey, one -> share(arrivals, one.getKey(), one.getValue()))),
         (int) lit.stream().filter(n -> n >= needed).count(),
         (int) lit.stream().filter(n -> n == 0).count());
   }
 
-  private static long lit(Map<Integer, Lamp> arrival) {
-    return arrival.values().stream().filter(lamp -> lamp == Lamp.LIT).count();
+  private static Share share(Collection<Arrived> arrivals, int member, Instant joined) {
+    int reviewed = (int) arrivals.stream().filter(one -> isLit(one, member)).count();
+    int spared =
+        (int)
+            arrivals.stream()
+                .filter(one -> one.came().isBefore(joined) && !isLit(one, member))
+                .count();
+    return new Share(reviewed, spared);
   }
 
-  private static boolean isLit(Map<Integer, Lamp> arrival, int member) {
-    return arrival.getOrDefault(member, Lamp.UNLIT) == Lamp.LIT;
+  private static long lit(Arrived arrival) {
+    return arrival.lamps().values().stream().filter(lamp -> lamp == Lamp.LIT).count();
+  }
+
+  private static boolean isLit(Arrived arrival, int member) {
+    return arrival.lamps().getOrDefault(member, Lamp.UNLIT) == Lamp.LIT;
   }
 }

@@ -46,6 +46,21 @@ class FoldingTest {
             kept(2, VERGES, 8, "a"));
   }
 
+  @DisplayName("What the lantern did by itself comes behind what people did")
+  @Test
+  void byItself() {
+    Deed found =
+        new Deed(
+            Optional.empty(),
+            "found something for {alert}",
+            List.of(new Deed.Thing("alert", "a")),
+            List.of(),
+            1,
+            kept(1, VERGES, 20).at());
+    assertThat(Folding.fold(List.of(found, kept(1, VERGES, 9, "c"))))
+        .containsExactly(kept(1, VERGES, 9, "c"), found);
+  }
+
   @DisplayName("Marks are told by what was said; a kind without words is not told")
   @Test
   void words() {

@@ -63,13 +63,20 @@ class ReviewTest {
   @DisplayName("V4: through, covered by k, nobody yet")
   @Test
   void coverage() {
-    List<Map<Integer, Lamp>> lamps =
+    Instant early = Instant.parse("2026-11-01T00:00:00Z");
+    Instant late = Instant.parse("2026-11-20T00:00:00Z");
+    List<Coverage.Arrived> arrived =
         List.of(
-            Map.of(1, Lamp.LIT, 2, Lamp.LIT),
-            Map.of(1, Lamp.LIT, 2, Lamp.DIM),
-            Map.of(2, Lamp.UNLIT));
-    assertThat(Coverage.of(lamps, List.of(1, 2), 2))
-        .isEqualTo(new Coverage(3, Map.of(1, 2, 2, 1), 1, 1));
-    assertThat(Coverage.of(lamps, List.of(1), 5).covered()).as("k is capped").isEqualTo(2);
+            new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.LIT)),
+            new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.DIM)),
+            new Coverage.Arrived(late, Map.of(2, Lamp.UNLIT)));
+    assertThat(Coverage.of(arrived, Map.of(1, early, 2, early), 2))
+        .isEqualTo(
+            new Coverage(
+                3, Map.of(1, new Coverage.Share(2, 0), 2, new Coverage.Share(1, 0)), 1, 1));
+    assertThat(Coverage.of(arrived, Map.of(1, early), 5).covered()).as("k is capped").isEqualTo(2);
+    assertThat(Coverage.of(arrived, Map.of(1, early, 2, late), 2).shares().get(2))
+        .as("V5: what came before is not owed, what was said of it counts")
+        .isEqualTo(new Coverage.Share(1, 1));
   }
 }

@@ -1,7 +1,10 @@
 package org.quietlantern.server.account;
 
+import java.util.Optional;
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** People who can sign in. */
@@ -9,8 +12,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Accounts {
   private final AccountMapper mapper;
   private final PasswordEncoder passwords;
+  private final PasswordWork work;
 
-  Accounts(AccountMapper mapper, PasswordEncoder passwords) {
+  Accounts(AccountMapper mapper, PasswordEncoder passwords, PasswordWork work) {
+    this.work = work;
     this.mapper = mapper;
     this.passwords = passwords;
   }
@@ -36,6 +41,23 @@ public class Accounts {
   @Transactional(readOnly = true)
   public boolean isSteward(int account) {
     return mapper.isSteward(account);
+  }
+
+  /** The account of a mail address. */
+  @Transactional(readOnly = true)
+  public Optional<Integer> find(String email) {
+    return Optional.ofNullable(mapper.findLogin(email)).map(AccountMapper.Login::id);
+  }
+
+  /** The hash to keep of a password that was chosen; worked on outside of any transaction. */
+  public String hash(@Nullable String password) {
+    return work.chosen(password);
+  }
+
+  /** Makes an account, as a part of coming in; {@code hash} as {@link #hash} made it. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public int make(String email, String hash, String zone) {
+    return mapper.add(email, hash, zone);
   }
 
   @Transactional

@@ -16,8 +16,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class Entries {
-  private static final int SHORTEST_PASSWORD = 10;
-  private static final int LONGEST_PASSWORD = 200;
   private static final int LONGEST_CODE = 100;
   private final EntryMapper mapper;
   private final AccountMapper accounts;
@@ -76,13 +74,8 @@ class Entries {
   /** Answers the account. The password is worked on outside of any transaction. */
   int enter(@Nullable String code, @Nullable String password, @Nullable String zone) {
     EntryMapper.Link link = open(code);
-    if (password == null
-        || password.length() < SHORTEST_PASSWORD
-        || password.length() > LONGEST_PASSWORD) {
-      throw Refusal.unusable("password", "A password has 10 characters at least, 200 at most.");
-    }
     String known = Zones.read(zone);
-    String hash = work.hash(password);
+    String hash = work.chosen(password);
     return transaction.execute(
         status -> {
           if (mapper.use(Hash.of(code), system.now()) == 0) {

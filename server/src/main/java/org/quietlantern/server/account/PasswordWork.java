@@ -7,6 +7,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -17,6 +18,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class PasswordWork {
+  private static final int SHORTEST = 10;
+  private static final int LONGEST = 200;
   private static final int AT_ONCE = 2;
   private static final int WAITING = 40;
   private final PasswordEncoder passwords;
@@ -38,6 +41,14 @@ class PasswordWork {
   boolean matches(String password, String hash) {
     return done(() -> passwords.matches(password, hash == null ? nobodysHash : hash))
         && hash != null;
+  }
+
+  /** The hash to keep of a password that somebody chose; refused where it is too short or long. */
+  String chosen(@Nullable String password) {
+    if (password == null || password.length() < SHORTEST || password.length() > LONGEST) {
+      throw Refusal.unusable("password", "A password has 10 characters at least, 200 at most.");
+    }
+    return hash(password);
   }
 
   /** The hash to keep of a password. */

@@ -167,22 +167,26 @@ public class Arrivals {
 
   private List<RoundLine> lines(Member who, List<RoundMapper.Row> rounds) {
     List<Member> members = reviewers(who);
-    Map<Integer, Map<Integer, Integer>> reviewed =
+    Map<Integer, Map<Integer, RoundMapper.Reviewed>> reviewed =
         mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
             .collect(
                 Collectors.groupingBy(
                     RoundMapper.Reviewed::round,
-                    Collectors.toMap(
-                        RoundMapper.Reviewed::membership, RoundMapper.Reviewed::reviewed)));
+                    Collectors.toMap(RoundMapper.Reviewed::membership, Function.identity())));
     return rounds.stream()
         .map(round -> line(round, members, reviewed.getOrDefault(round.id(), Map.of())))
         .toList();
   }
 
   private static RoundLine line(
-      RoundMapper.Row round, List<Member> members, Map<Integer, Integer> reviewed) {
+      RoundMapper.Row round, List<Member> members, Map<Integer, RoundMapper.Reviewed> reviewed) {
     Map<String, Integer> byMember = new HashMap<>();
-    members.forEach(m -> byMember.put(m.pid(), reviewed.getOrDefault(m.id(), 0)));
+    Map<String, Integer> shares = new HashMap<>();
+    for (Member member : members) {
+      Optional<RoundMapper.Reviewed> its = Optional.ofNullable(reviewed.get(member.id()));
+      byMember.put(member.pid(), its.map(RoundMapper.Reviewed::reviewed).orElse(0));
+      shares.put(member.pid(), round.arrivals() - its.map(RoundMapper.Reviewed::spared).orElse(0));
+    }
     return new RoundLine(
         round.pid(),
         round.alertPid(),
@@ -194,6 +198,7 @@ public class Arrivals {
         round.arrivals(),
         round.asked(),
         byMember,
+        shares,
         round.covered(),
         round.nobody());
   }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.arrival;
 
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -10,7 +11,6 @@ import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.group.Groups;
-import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
 import org.quietlantern.server.review.CurrentMark;
@@ -69,6 +69,12 @@ class RoundCounts implements MendingCheck {
     pending.works.computeIfAbsent(lamp.group(), g -> new HashSet<>()).add(lamp.publication());
   }
 
+  /** Who owes what differs where somebody comes, goes, or is given another role. */
+  @EventListener
+  public void peopleChanged(Groups.PeopleChanged people) {
+    count(mapper.ofGroup(people.group()));
+  }
+
   private final class Changed implements TransactionSynchronization {
     private final Map<Integer, Set<Integer>> works = new HashMap<>();
 
@@ -88,7 +94,7 @@ class RoundCounts implements MendingCheck {
   public int count(List<Integer> rounds) {
     List<RoundMapper.Counted> counted = mapper.counted(rounds.toArray(Integer[]::new));
     Map<Integer, List<RoundMapper.FoundRow>> found = contents.of(rounds);
-    Map<Integer, List<Integer>> members = new HashMap<>();
+    Map<Integer, Map<Integer, Instant>> members = new HashMap<>();
     return counted.stream()
         .mapToInt(
             round ->
@@ -99,22 +105,28 @@ class RoundCounts implements MendingCheck {
         .sum();
   }
 
-  private List<Integer> reviewers(int group) {
-    return groups.members(group).stream().filter(Member::mayWrite).map(Member::id).toList();
+  /** Since when each of those is there who have lamps. */
+  private Map<Integer, Instant> reviewers(int group) {
+    return groups.people(group).stream()
+        .filter(person -> !person.role().equals("guest"))
+        .collect(Collectors.toMap(Groups.InGroup::id, Groups.InGroup::joined));
   }
 
   /** Answers 1 if something was not as counted before. */
   private int count(
-      RoundMapper.Counted round, List<Integer> members, List<RoundMapper.FoundRow> found) {
+      RoundMapper.Counted round, Map<Integer, Instant> members, List<RoundMapper.FoundRow> found) {
     Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
             round.grp(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
-    List<Map<Integer, Lamp>> lamps =
+    List<Coverage.Arrived> arrived =
         found.stream()
             .filter(f -> !f.hereSince())
-            .map(f -> lamps(said.getOrDefault(f.occasion(), List.of())))
+            .map(
+                f ->
+                    new Coverage.Arrived(
+                        f.came(), lamps(said.getOrDefault(f.occasion(), List.of()))))
             .toList();
-    Coverage coverage = Coverage.of(lamps, members, round.asked());
+    Coverage coverage = Coverage.of(arrived, members, round.asked());
     int changes =
         mapper.count(
             round.id(),
@@ -122,9 +134,11 @@ class RoundCounts implements MendingCheck {
             coverage.arrivals(),
             coverage.covered(),
             coverage.nobody());
-    for (int member : members) {
-      changes += mapper.countMember(round.id(), member, coverage.reviewed().get(member));
+    for (int member : members.keySet()) {
+      Coverage.Share share = coverage.shares().get(member);
+      changes += mapper.countMember(round.id(), member, share.reviewed(), share.spared());
     }
+    changes += mapper.forgetOthers(round.id(), members.keySet().toArray(Integer[]::new));
     return Math.min(1, changes);
   }
 

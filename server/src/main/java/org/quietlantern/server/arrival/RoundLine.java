@@ -9,6 +9,8 @@ import org.quietlantern.server.platform.Nullable;
  *
  * @param closed none while it gathers
  * @param reviewed how many each member has reviewed, by the member's id
+ * @param shares how many of them are each member's to review, by the member's id: not what came
+ *     before they joined
  * @param covered how many have as many lit lamps as are asked for
  */
 public record RoundLine(
@@ -22,5 +24,6 @@ public record RoundLine(
     int arrivals,
     int asked,
     Map<String, Integer> reviewed,
+    Map<String, Integer> shares,
     int covered,
     int nobody) {}

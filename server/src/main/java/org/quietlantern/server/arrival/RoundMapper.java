@@ -94,7 +94,7 @@ interface RoundMapper {
   /** What a member owes in all rounds together. */
   @Select(
       """
-      select coalesce(sum(r.arrivals - coalesce(m.reviewed, 0)), 0)::int
+      select coalesce(sum(r.arrivals - coalesce(m.reviewed + m.spared, 0)), 0)::int
       from round r join alert a on a.id = r.alert
       left join round_member m on m.round = r.id and m.membership = #{membership}
       where a.grp = #{group} and r.found
@@ -106,7 +106,7 @@ interface RoundMapper {
       """
       select r.pid from round r join alert a on a.id = r.alert
       left join round_member m on m.round = r.id and m.membership = #{membership}
-      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed, 0)
+      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed + m.spared, 0)
       order by r.closed desc nulls first, r.opens desc, r.id desc limit 1
       """)
   String firstOwed(int group, int membership);
@@ -119,12 +119,12 @@ interface RoundMapper {
   @Select(
       """
       select a.pid as alert, s.name, count(*)::int as rounds,
-        sum(r.arrivals - coalesce(m.reviewed, 0))::int as owed, sum(r.nobody)::int as nobody,
+        sum(r.arrivals - coalesce(m.reviewed + m.spared, 0))::int as owed, sum(r.nobody)::int as nobody,
         (array_agg(r.pid order by r.closed desc nulls first, r.opens desc, r.id desc))[1] as round
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search
       left join round_member m on m.round = r.id and m.membership = #{membership}
-      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed, 0)
+      where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed + m.spared, 0)
       group by a.pid, s.name order by owed desc, lower(s.name), a.pid
       """)
   List<Owing> owing(int group, int membership);
@@ -152,11 +152,11 @@ interface RoundMapper {
       """)
   List<CameOn> cameOn(int group, int membership, String zone, Instant since);
 
-  record Reviewed(int round, int membership, int reviewed) {}
+  record Reviewed(int round, int membership, int reviewed, int spared) {}
 
   @Select(
       """
-      select round, membership, reviewed from round_member
+      select round, membership, reviewed, spared from round_member
       where round = any(#{rounds}) order by round, membership
       """)
   List<Reviewed> reviewed(Integer[] rounds);
@@ -182,14 +182,29 @@ interface RoundMapper {
   /** A member who reviewed nothing yet has no row. */
   @Update(
       """
-      insert into round_member (round, membership, reviewed)
-      select #{round}, #{membership}, #{reviewed}
-      where #{reviewed} > 0 or exists (
+      insert into round_member (round, membership, reviewed, spared)
+      select #{round}, #{membership}, #{reviewed}, #{spared}
+      where #{reviewed} + #{spared} > 0 or exists (
         select 1 from round_member where round = #{round} and membership = #{membership})
-      on conflict (round, membership) do update set reviewed = excluded.reviewed
-        where round_member.reviewed <> excluded.reviewed
+      on conflict (round, membership) do update
+        set reviewed = excluded.reviewed, spared = excluded.spared
+        where (round_member.reviewed, round_member.spared)
+          <> (excluded.reviewed, excluded.spared)
       """)
-  int countMember(int round, int membership, int reviewed);
+  int countMember(int round, int membership, int reviewed, int spared);
+
+  /** What was counted of those who are no members any more, or guests now. */
+  @Update(
+      """
+      delete from round_member where round = #{round} and membership <> all(#{members}::integer[])
+      """)
+  int forgetOthers(int round, Integer[] members);
+
+  @Select(
+      """
+      select r.id from round r join alert a on a.id = r.alert where a.grp = #{group} order by r.id
+      """)
+  List<Integer> ofGroup(int group);
 
   /** Rounds of a group in which a work stands, be it as something merged into it. */
   @Select(

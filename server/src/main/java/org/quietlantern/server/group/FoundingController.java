@@ -20,7 +20,7 @@ class FoundingController {
     this.founding = founding;
   }
 
-  /** Founds a group, once however often it is asked by the same id; for stewards. */
+  /** Founds a group, once however often it is asked by the same id. */
   @PutMapping("/{founding}")
   GroupFounded found(@PathVariable("founding") UUID id, @RequestBody Founding.GroupWanted wanted) {
     return new GroupFounded(founding.found(SessionAccount.current(), id, wanted));

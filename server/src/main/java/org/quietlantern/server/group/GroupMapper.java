@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface GroupMapper {
@@ -48,6 +50,28 @@ interface GroupMapper {
       where m.left_at is null order by m.id
       """)
   List<Member> everybody();
+
+  @Select(
+      """
+      select m.id, m.pid, m.name, m.role, a.email, m.joined
+      from membership m join account a on a.id = m.account
+      where m.grp = #{group} and m.left_at is null order by m.id
+      """)
+  List<Groups.InGroup> people(int group);
+
+  @Update("update membership set role = #{role} where id = #{membership}")
+  void setRole(int membership, String role);
+
+  @Update("update membership set left_at = #{at} where id = #{membership}")
+  void setLeft(int membership, @Nullable Instant at);
+
+  /** Answers 0 for who was never in the group. */
+  @Update(
+      """
+      update membership set left_at = null, joined = #{now}, role = #{role}, name = #{name}
+      where grp = #{group} and account = #{account}
+      """)
+  int comeAgain(int group, int account, String role, String name, Instant now);
 
   /** The one that something founded; null if it did not. */
   @Select("select id, pid, name, zone from grp where founding = #{founding}")

@@ -1,24 +1,32 @@
 package org.quietlantern.server.group;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Groups and who is in them. */
 @Service
 public class Groups {
+  private static final int LONGEST_NAME = 120;
   private final GroupMapper mapper;
   private final PublicIds ids;
   private final Calendar calendar;
+  private final ApplicationEventPublisher events;
 
-  Groups(GroupMapper mapper, PublicIds ids, Calendar calendar) {
+  Groups(GroupMapper mapper, PublicIds ids, Calendar calendar, ApplicationEventPublisher events) {
+    this.events = events;
     this.mapper = mapper;
     this.ids = ids;
     this.calendar = calendar;
@@ -84,19 +92,86 @@ public class Groups {
     return mapper.add(ids.next(), name, zone);
   }
 
+  /** A name of a group or a person, in its field of a form; refused where it is none. */
+  public static String called(@Nullable String given, String field, String what) {
+    String name = given == null ? "" : Text.legal(given).strip();
+    if (name.codePoints().filter(Character::isLetter).count() < 2 || name.length() > LONGEST_NAME) {
+      throw Refusal.unusable(
+          field, what + " is called by two letters at least, 120 characters at most.");
+    }
+    return name;
+  }
+
+  /** Somebody who is in a group, and the address of their account. */
+  public record InGroup(
+      int id, String pid, String name, String role, String email, Instant joined) {}
+
+  /** Everybody who is in it now, in order of joining. */
+  @Transactional(readOnly = true)
+  public List<InGroup> people(int group) {
+    return mapper.people(group);
+  }
+
+  /** Told in the transaction in which who is in a group, or as what, has changed; row number. */
+  public record PeopleChanged(int group) {}
+
+  /** Gives a member another role, as a part of a command. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void setRole(Member member, String role) {
+    mapper.setRole(member.id(), role);
+    events.publishEvent(new PeopleChanged(member.group()));
+  }
+
+  /** Ends a membership, as a part of a command; what was said under it stays. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void end(Member member) {
+    mapper.setLeft(member.id(), calendar.now());
+    events.publishEvent(new PeopleChanged(member.group()));
+  }
+
+  /** Lets a membership that was ended (row number) go on as it was, as a part of an undo. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void bringBack(int group, int membership) {
+    mapper.setLeft(membership, null);
+    events.publishEvent(new PeopleChanged(group));
+  }
+
+  /**
+   * Lets somebody in who was asked. Whoever was in the group before goes on under the same
+   * membership, and owes what comes from now on.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void letIn(int group, int account, String role, String name) {
+    if (mapper.comeAgain(group, account, role, name, calendar.now()) == 0) {
+      join(group, account, role, name);
+    }
+    events.publishEvent(new PeopleChanged(group));
+  }
+
   /** The two letters are the first of the name, or the first and a later one if those are taken. */
   @Transactional
   public void join(int group, int account, String role, String name) {
     List<String> taken = mapper.members(group).stream().map(Member::letters).toList();
-    String letters =
-        name.substring(1)
-            .chars()
-            .filter(Character::isLetter)
-            .mapToObj(c -> name.charAt(0) + Character.toString(c))
-            .filter(two -> !taken.contains(two))
-            .findFirst()
-            .orElseThrow();
+    String letters = lettersOf(name, taken);
     mapper.join(
         new GroupMapper.NewMember(ids.next(), group, account, role, name, letters, calendar.now()));
+  }
+
+  /** Two letters; a third is a number where whoever is there has them all. */
+  private static String lettersOf(String name, List<String> taken) {
+    int[] letters = name.codePoints().filter(Character::isLetter).toArray();
+    String first = Character.toString(letters[0]);
+    for (int i = 1; i < letters.length; i++) {
+      String two = first + Character.toString(letters[i]);
+      if (!taken.contains(two)) {
+        return two;
+      }
+    }
+    String two = first + Character.toString(letters[1]);
+    int n = 2;
+    while (taken.contains(two + n)) {
+      n++;
+    }
+    return two + n;
   }
 }

@@ -30,9 +30,14 @@ public record Member(
     return ZoneId.of(zone);
   }
 
+  /** Coordinators look after members, roles and what the group has set. */
+  public boolean coordinates() {
+    return role.equals("coordinator");
+  }
+
   /** Refuses whoever is no coordinator; {@code sentence}: who may, for people. */
   public void requireCoordinator(String sentence) {
-    if (!role.equals("coordinator")) {
+    if (!coordinates()) {
       throw new Refusal(HttpStatus.FORBIDDEN, "not-yours", sentence);
     }
   }

@@ -20,6 +20,7 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param figuresToken by which the figures at {@code /manage/prometheus} may be read; empty: nobody
  *     may
  * @param resolver what stands before a DOI, so that it leads to its publisher
+ * @param mail by which letters leave the house
  * @param outboundAllowed host names or addresses that may be fetched although they are not public
  */
 @ConfigurationProperties("lantern")
@@ -33,11 +34,41 @@ public record LanternProperties(
     @DefaultValue("") String figuresToken,
     @DefaultValue("https://doi.org/") String resolver,
     @DefaultValue List<String> outboundAllowed,
+    @DefaultValue Mail mail,
     @DefaultValue Demo demo) {
 
   /** The address of a publication that anyone can open, for good. */
   public String stableLink(String publication) {
     return baseUrl + "/p/" + publication;
+  }
+
+  /**
+   * The mail server that letters are handed to.
+   *
+   * @param server HOST:PORT; empty: no letters are written
+   * @param security {@code starttls}, {@code tls} or {@code none}
+   * @param user who it is there; empty: nobody asks
+   * @param from the address that letters come from
+   */
+  public record Mail(
+      @DefaultValue("") String server,
+      @DefaultValue("starttls") String security,
+      @DefaultValue("") String user,
+      @DefaultValue("") String password,
+      @DefaultValue("lantern@localhost") String from) {
+
+    public String host() {
+      return server.substring(0, server.lastIndexOf(':'));
+    }
+
+    public int port() {
+      return Integer.parseInt(server.substring(server.lastIndexOf(':') + 1));
+    }
+
+    /** Of the address that letters come from. */
+    public String domain() {
+      return from.substring(from.indexOf('@') + 1);
+    }
   }
 
   /**

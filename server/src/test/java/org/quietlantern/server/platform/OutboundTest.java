@@ -61,6 +61,7 @@ class OutboundTest {
             "",
             "https://names.example/",
             allowed,
+            new LanternProperties.Mail("", "none", "", "", "lantern@x.example"),
             new LanternProperties.Demo(false, null, "", 0)));
   }
 

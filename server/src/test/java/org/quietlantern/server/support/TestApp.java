@@ -6,8 +6,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.quietlantern.server.QuietLantern;
@@ -74,13 +76,19 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
         "--lantern.jobs=false",
         "--logging.level.org.quietlantern.requests=warn",
         "--lantern.outbound-allowed=127.0.0.1",
+        "--lantern.mail.server=127.0.0.1:" + outside.mail().port(),
+        "--lantern.mail.security=none",
+        "--lantern.mail.from=lantern@lantern.example",
         "--lantern.resolver=" + texts.address() + "/doi/",
         "--lantern.demo.outside=" + outside.address(),
         "--lantern.demo.password=" + PASSWORD
       };
+      // What a test sets stands in the place of what is set here.
       String[] arguments =
-          java.util.stream.Stream.concat(
-                  java.util.Arrays.stream(all), java.util.Arrays.stream(options))
+          Stream.concat(
+                  Arrays.stream(all)
+                      .filter(one -> Arrays.stream(options).noneMatch(own -> isSame(one, own))),
+                  Arrays.stream(options))
               .toArray(String[]::new);
       context = new SpringApplicationBuilder(QuietLantern.class, TestBeans.class).run(arguments);
       bean(Harvests.class)
@@ -92,6 +100,10 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+  }
+
+  private static boolean isSame(String one, String other) {
+    return one.substring(0, one.indexOf('=')).equals(other.split("=", 2)[0]);
   }
 
   /** On a database that is there, whatever is in it. */

@@ -13,8 +13,20 @@ import java.util.UUID;
 public final class World {
   /** Variables that name something of one group. */
   public static final Set<String> OWNED =
-      Set.of("folder", "search", "alert", "round", "feed", "q", "action", "set", "note", "ended");
+      Set.of(
+          "folder",
+          "search",
+          "alert",
+          "round",
+          "feed",
+          "q",
+          "action",
+          "set",
+          "note",
+          "ended",
+          "invitation");
 
+  private static final String ASKED = "asked@x.example";
   private final TestGroup group;
   private final Map<String, String> values = new HashMap<>();
 
@@ -91,6 +103,14 @@ public final class World {
         "remark",
         client
             .post("/publications/" + publication + "/remarks", Map.of("text", "Look"))
+            .ok()
+            .get("id")
+            .asString());
+    values.put("member", group.member(1).pid());
+    values.put(
+        "invitation",
+        client
+            .post("/invitations", Map.of("email", ASKED, "role", "member"))
             .ok()
             .get("id")
             .asString());
@@ -249,6 +269,9 @@ public final class World {
     body.put("described", "rft.atitle=Lamps+nobody+has&rft.date=2024");
     body.put("done", false);
     body.put("settled", true);
+    body.put("lookedAt", true);
+    body.put("email", ASKED);
+    body.put("role", "coordinator");
     body.put("label", "204");
     body.put("version", "final");
     body.put("passage", Map.of("quote", "moths", "before", "", "after", "", "page", 0, "start", 0));

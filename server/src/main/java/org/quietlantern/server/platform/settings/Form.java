@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
+import org.quietlantern.core.mail.MailAddress;
 
 /** What a value may look like, and the sentence for one that does not. */
 enum Form {
@@ -24,6 +25,15 @@ enum Form {
   COPIES("a number from 1 to 999", value -> isNumber(value, 1, 999)),
   FILE("a file that can be read", value -> value.isEmpty() || isReadable(value)),
   DATABASE("“own”, or HOST:PORT/NAME", Form::isDatabase),
+  PLACE_OR_NONE(
+      "HOST:PORT",
+      value ->
+          value.isEmpty()
+              || (value.matches("[\\w.-]+:\\d{1,5}")
+                  && isNumber(value.replaceAll(".*:", ""), 1, 65_535))),
+  MAIL_SECURITY("“starttls”, “tls” or “none”", value -> value.matches("starttls|tls|none")),
+  MAIL_ADDRESS("a mail address", value -> MailAddress.read(value).isPresent()),
+  ANYTHING("a word without spaces", value -> value.matches("\\S{0,200}")),
   NAME("a name of letters, digits and _", value -> value.matches("\\w{1,63}")),
   MEMORY("“auto”, or at least 256m, like 700m or 2g", Form::isMemory),
   DURATION("a time like 20s or 2m", value -> value.matches("[1-9]\\d{0,3}[sm]"));

@@ -70,6 +70,25 @@ enum Setting {
       "lantern.outbound-allowed",
       "Hosts that may be fetched although their addresses are not public, with commas: a source in"
           + " the same house."),
+  MAIL_SERVER(
+      "",
+      Form.PLACE_OR_NONE,
+      "lantern.mail.server",
+      "The mail server that letters are handed to, as HOST:PORT; without one nobody can be asked"
+          + " into a group."),
+  MAIL_SECURITY(
+      "starttls",
+      Form.MAIL_SECURITY,
+      "lantern.mail.security",
+      "How talking to it is kept from others: starttls, tls from the first byte, or none on one"
+          + " machine."),
+  MAIL_USER("", Form.ANYTHING, "lantern.mail.user", "Who it is there; empty: nobody asks."),
+  MAIL_PASSWORD_FILE("", Form.FILE, "lantern.mail.password", "The file with that one's password."),
+  MAIL_FROM(
+      "lantern@localhost",
+      Form.MAIL_ADDRESS,
+      "lantern.mail.from",
+      "The address that letters come from."),
   FIGURES_TOKEN_FILE(
       "",
       Form.FILE,

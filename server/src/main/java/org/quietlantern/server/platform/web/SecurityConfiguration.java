@@ -102,7 +102,12 @@ class SecurityConfiguration {
                     .requestMatchers("/error")
                     .denyAll()
                     .requestMatchers(
-                        HttpMethod.POST, "/api/session", "/api/entry", "/api/entry/visit")
+                        HttpMethod.POST,
+                        "/api/session",
+                        "/api/entry",
+                        "/api/entry/visit",
+                        "/api/join",
+                        "/api/join/visit")
                     .permitAll()
                     .requestMatchers("/api/**")
                     .authenticated()

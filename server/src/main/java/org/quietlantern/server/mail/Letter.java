@@ -1,0 +1,19 @@
+package org.quietlantern.server.mail;
+
+import java.util.Map;
+import org.quietlantern.core.mail.MailAddress;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A letter that is to be written.
+ *
+ * @param template name of the two files in {@code letters}, as text and as HTML
+ * @param values what stands in the places of the template, and of the subject
+ * @param group row number of the group on whose account it goes; none for the installation
+ */
+public record Letter(
+    MailAddress to,
+    String subject,
+    String template,
+    Map<String, String> values,
+    @Nullable Integer group) {}

@@ -1,0 +1,85 @@
+package org.quietlantern.server.mail;
+
+import jakarta.mail.MessagingException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import org.quietlantern.core.mail.Patience;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.SystemTime;
+import org.quietlantern.server.platform.job.Job;
+import org.springframework.stereotype.Component;
+
+/**
+ * Hands letters over to the mail server, one after the other. Nothing is held while it talks: who
+ * is killed between the server's yes and our note sends the letter once more, under its Message-ID.
+ */
+@Component
+public class MailJob implements Job {
+  /** Longer than any try takes. */
+  private static final Duration LEASE = Duration.ofMinutes(5);
+
+  private static final int AT_A_TIME = 50;
+  private static final int LONGEST_TROUBLE = 300;
+  private final OutboxMapper mapper;
+  private final Postman postman;
+  private final Calendar calendar;
+  private final SystemTime system;
+
+  MailJob(OutboxMapper mapper, Postman postman, Calendar calendar, SystemTime system) {
+    this.mapper = mapper;
+    this.postman = postman;
+    this.calendar = calendar;
+    this.system = system;
+  }
+
+  @Override
+  public String name() {
+    return "mail";
+  }
+
+  @Override
+  public Duration every() {
+    return Duration.ofSeconds(5);
+  }
+
+  @Override
+  public void run() {
+    for (int n = 0; n < AT_A_TIME; n++) {
+      Instant now = system.now();
+      OutboxMapper.Row letter = mapper.take(now, now.plus(LEASE));
+      if (letter == null) {
+        return;
+      }
+      send(letter);
+    }
+  }
+
+  private void send(OutboxMapper.Row letter) {
+    try {
+      postman.send(letter);
+      mapper.sent(letter.id(), calendar.now());
+    } catch (MessagingException failed) {
+      String trouble = trouble(failed);
+      Optional<Duration> pause =
+          Postman.isForGood(failed) ? Optional.empty() : Patience.after(letter.tries());
+      pause.ifPresentOrElse(
+          time -> mapper.later(letter.id(), trouble, system.now().plus(time)),
+          () -> mapper.giveUp(letter.id(), trouble));
+    }
+  }
+
+  /** What the mail server said last, in one line. */
+  private static String trouble(MessagingException failed) {
+    Exception last = failed;
+    while (last instanceof MessagingException one && one.getNextException() != null) {
+      last = one.getNextException();
+    }
+    String said =
+        Optional.ofNullable(last.getMessage())
+            .orElse(last.getClass().getSimpleName())
+            .replaceAll("\\s+", " ")
+            .strip();
+    return said.length() > LONGEST_TROUBLE ? said.substring(0, LONGEST_TROUBLE) + "…" : said;
+  }
+}

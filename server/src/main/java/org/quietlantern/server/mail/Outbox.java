@@ -1,0 +1,80 @@
+package org.quietlantern.server.mail;
+
+import java.time.Duration;
+import java.util.Collection;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.SystemTime;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Letters that are to be sent, and what became of them. */
+@Service
+public class Outbox {
+  /** Letters that a group may cause in an hour. */
+  static final int OF_A_GROUP = 60;
+
+  private static final Duration HOUR = Duration.ofHours(1);
+  private final OutboxMapper mapper;
+  private final LanternProperties properties;
+  private final Calendar calendar;
+  private final SystemTime system;
+
+  /** {@code state}: waiting, sent or given up; {@code trouble}: why the last try failed. */
+  public record LetterState(String state, @Nullable String trouble) {}
+
+  Outbox(OutboxMapper mapper, LanternProperties properties, Calendar calendar, SystemTime system) {
+    this.mapper = mapper;
+    this.properties = properties;
+    this.calendar = calendar;
+    this.system = system;
+  }
+
+  /**
+   * Writes a letter, as a part of what it tells: it leaves if that is done, and not otherwise.
+   * Answers its number. Refused where the installation has no mail server, and where a group has
+   * written very many.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public long write(Letter letter) {
+    if (properties.mail().server().isEmpty()) {
+      throw Refusal.conflict(
+          "no-mail", "This installation has no mail server; whoever runs it can set mail-server.");
+    }
+    var now = system.now();
+    if (letter.group() != null
+        && mapper.writtenSince(letter.group(), now.minus(HOUR)) >= OF_A_GROUP) {
+      throw new Refusal(
+          HttpStatus.TOO_MANY_REQUESTS,
+          "too-many-letters",
+          "The group has written %d letters within an hour. Try again later."
+              .formatted(OF_A_GROUP));
+    }
+    return mapper.add(
+        new OutboxMapper.NewLetter(
+            "<%s@%s>".formatted(UUID.randomUUID(), properties.mail().domain()),
+            letter.group(),
+            letter.to().text(),
+            letter.subject(),
+            LetterTexts.text(letter.template(), letter.values()),
+            LetterTexts.html(letter.template(), letter.values()),
+            calendar.now(),
+            now));
+  }
+
+  /** How letters stand, by number. */
+  @Transactional(readOnly = true)
+  public Map<Long, LetterState> states(Collection<Long> letters) {
+    return mapper.states(letters.toArray(Long[]::new)).stream()
+        .collect(
+            Collectors.toMap(
+                OutboxMapper.StateRow::id, row -> new LetterState(row.state(), row.trouble())));
+  }
+}

@@ -1,0 +1,83 @@
+package org.quietlantern.server.mail;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
+
+@Mapper
+interface OutboxMapper {
+  record NewLetter(
+      String messageId,
+      @Nullable Integer grp,
+      String recipient,
+      String subject,
+      String text,
+      String html,
+      Instant at,
+      Instant systemNow) {}
+
+  record Row(
+      long id,
+      String messageId,
+      String recipient,
+      String subject,
+      String text,
+      String html,
+      int tries) {}
+
+  record StateRow(long id, String state, @Nullable String trouble) {}
+
+  @Select(
+      """
+      insert into outbox (message_id, grp, recipient, subject, body_text, body_html, at, state,
+        system_due, system_at)
+      values (#{messageId}, #{grp}, #{recipient}, #{subject}, #{text}, #{html}, #{at}, 'waiting',
+        #{systemNow}, #{systemNow})
+      returning id
+      """)
+  long add(NewLetter letter);
+
+  @Select("select count(*) from outbox where grp = #{group} and system_at > #{since}")
+  int writtenSince(int group, Instant since);
+
+  /**
+   * Takes the letter that has waited longest, and leaves it to whoever asks until {@code until}: if
+   * that one is killed, it is tried again by somebody else.
+   */
+  @Select(
+      """
+      update outbox set tries = tries + 1, system_due = #{until}
+      where id = (
+        select id from outbox where state = 'waiting' and system_due <= #{now}
+        order by system_due, id limit 1 for update skip locked)
+      returning id, message_id, recipient, subject, body_text as text, body_html as html, tries
+      """)
+  Row take(Instant now, Instant until);
+
+  /** What it said is forgotten. */
+  @Update(
+      """
+      update outbox set state = 'sent', sent = #{now}, trouble = null, body_text = '',
+        body_html = ''
+      where id = #{id} and state = 'waiting'
+      """)
+  void sent(long id, Instant now);
+
+  @Update(
+      "update outbox set trouble = #{trouble}, system_due = #{due} where id = #{id} and state ="
+          + " 'waiting'")
+  void later(long id, String trouble, Instant due);
+
+  @Update(
+      """
+      update outbox set state = 'given up', trouble = #{trouble}, body_text = '', body_html = ''
+      where id = #{id} and state = 'waiting'
+      """)
+  void giveUp(long id, String trouble);
+
+  @Select("select id, state, trouble from outbox where id = any(#{ids})")
+  List<StateRow> states(Long[] ids);
+}

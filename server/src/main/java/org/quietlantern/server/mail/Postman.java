@@ -1,0 +1,109 @@
+package org.quietlantern.server.mail;
+
+import jakarta.mail.Message;
+import jakarta.mail.MessagingException;
+import jakarta.mail.SendFailedException;
+import jakarta.mail.Session;
+import jakarta.mail.Transport;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeBodyPart;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import java.nio.charset.StandardCharsets;
+import java.util.Date;
+import java.util.Properties;
+import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
+import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
+import org.springframework.stereotype.Component;
+
+/** Talks to the mail server (SMTP, RFC 5321). */
+@Component
+class Postman {
+  private static final String WAIT = "20000";
+  private static final int PERMANENT = 500;
+  private final LanternProperties.Mail mail;
+  private final Calendar calendar;
+
+  Postman(LanternProperties properties, Calendar calendar) {
+    this.mail = properties.mail();
+    this.calendar = calendar;
+  }
+
+  void send(OutboxMapper.Row letter) throws MessagingException {
+    Session session = Session.getInstance(properties());
+    try (Transport transport = session.getTransport("smtp")) {
+      transport.connect(
+          mail.host(),
+          mail.port(),
+          mail.user().isEmpty() ? null : mail.user(),
+          mail.user().isEmpty() ? null : mail.password());
+      MimeMessage message = message(session, letter);
+      transport.sendMessage(message, message.getAllRecipients());
+    }
+  }
+
+  private Properties properties() {
+    Properties all = new Properties();
+    all.put("mail.smtp.connectiontimeout", WAIT);
+    all.put("mail.smtp.timeout", WAIT);
+    all.put("mail.smtp.writetimeout", WAIT);
+    all.put("mail.smtp.auth", Boolean.toString(!mail.user().isEmpty()));
+    all.put("mail.smtp.ssl.enable", Boolean.toString(mail.security().equals("tls")));
+    all.put("mail.smtp.starttls.enable", Boolean.toString(mail.security().equals("starttls")));
+    all.put("mail.smtp.starttls.required", Boolean.toString(mail.security().equals("starttls")));
+    all.put("mail.smtp.ssl.checkserveridentity", "true");
+    // Said once more on the line; nothing of the machine's name is told.
+    all.put("mail.smtp.localhost", mail.domain());
+    return all;
+  }
+
+  /** Plain text, and the same as HTML (RFC 2046, 5.1.4: the best comes last). */
+  private MimeMessage message(Session session, OutboxMapper.Row letter) throws MessagingException {
+    MimeMessage message =
+        new MimeMessage(session) {
+          @Override
+          protected void updateMessageID() throws MessagingException {
+            setHeader("Message-ID", letter.messageId());
+          }
+        };
+    message.setFrom(new InternetAddress(mail.from(), true));
+    message.setRecipient(Message.RecipientType.TO, new InternetAddress(letter.recipient(), true));
+    message.setSubject(oneLine(letter.subject()), StandardCharsets.UTF_8.name());
+    message.setSentDate(Date.from(calendar.now()));
+    // No machine answers it (RFC 3834, 5).
+    message.setHeader("Auto-Submitted", "auto-generated");
+    MimeBodyPart text = new MimeBodyPart();
+    text.setText(letter.text(), StandardCharsets.UTF_8.name());
+    MimeBodyPart html = new MimeBodyPart();
+    html.setText(letter.html(), StandardCharsets.UTF_8.name(), "html");
+    message.setContent(new MimeMultipart("alternative", text, html));
+    message.saveChanges();
+    return message;
+  }
+
+  /** A name of a group may hold anything; a header ends with its line. */
+  private static String oneLine(String subject) {
+    return subject.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
+  }
+
+  /** Whether the server said no and will say it again (reply codes of 5yz). */
+  static boolean isForGood(Exception failed) {
+    Exception one = failed;
+    while (one != null) {
+      if (one instanceof SMTPAddressFailedException address
+          && address.getReturnCode() >= PERMANENT) {
+        return true;
+      }
+      if (one instanceof SMTPSendFailedException sent && sent.getReturnCode() >= PERMANENT) {
+        return true;
+      }
+      one =
+          one instanceof SendFailedException || one instanceof MessagingException
+              ? ((MessagingException) one).getNextException()
+              : null;
+    }
+    return false;
+  }
+}

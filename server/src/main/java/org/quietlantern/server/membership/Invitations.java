@@ -1,0 +1,241 @@
+package org.quietlantern.server.membership;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.quietlantern.core.mail.MailAddress;
+import org.quietlantern.server.account.Accounts;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mail.Letter;
+import org.quietlantern.server.mail.Outbox;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.SystemTime;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Coordinators ask people in, by mail (rule R4). */
+@Service
+public class Invitations implements CommandKinds {
+  static final Set<String> ROLES = Set.of("coordinator", "member", "guest");
+  private static final Duration OPEN = Duration.ofDays(7);
+  private static final String WHO = "A coordinator of the group asks people in.";
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+
+  private final CommandKind<InvitationMade, Made> invite =
+      CommandKind.of("invitation.write", InvitationMade.class, Made.class, this::takeBack);
+  private final CommandKind<InvitationMade, Back> takeBack =
+      CommandKind.of("invitation.take-back", InvitationMade.class, Back.class, this::openAgain);
+
+  private final InvitationMapper mapper;
+  private final Groups groups;
+  private final Accounts accounts;
+  private final Outbox outbox;
+  private final Commands commands;
+  private final PublicIds ids;
+  private final LanternProperties properties;
+  private final Calendar calendar;
+  private final SystemTime system;
+
+  public record InvitationMade(String id) {}
+
+  /** {@code replaced}: the one for the same address that was open before; row numbers. */
+  record Made(int id, @Nullable Integer replaced) {}
+
+  record Back(int id, int group, String email) {}
+
+  /**
+   * Somebody who was asked and did not come yet.
+   *
+   * @param letter waiting, sent or given up
+   * @param trouble why the letter could not be handed over
+   * @param expired whether its seven days are over
+   */
+  public record InvitationShown(
+      String id,
+      String email,
+      String role,
+      String by,
+      Instant at,
+      Instant until,
+      boolean expired,
+      String letter,
+      @Nullable String trouble) {}
+
+  Invitations(
+      InvitationMapper mapper,
+      Groups groups,
+      Accounts accounts,
+      Outbox outbox,
+      Commands commands,
+      PublicIds ids,
+      LanternProperties properties,
+      Calendar calendar,
+      SystemTime system) {
+    this.mapper = mapper;
+    this.groups = groups;
+    this.accounts = accounts;
+    this.outbox = outbox;
+    this.commands = commands;
+    this.ids = ids;
+    this.properties = properties;
+    this.calendar = calendar;
+    this.system = system;
+  }
+
+  /** Who was asked and did not come yet; for coordinators, nobody else. */
+  @Transactional(readOnly = true)
+  public List<InvitationShown> open(Member who) {
+    if (!who.coordinates()) {
+      return List.of();
+    }
+    List<InvitationMapper.Row> rows = mapper.open(who.group());
+    Map<Long, Outbox.LetterState> letters =
+        outbox.states(rows.stream().map(InvitationMapper.Row::letter).toList());
+    return rows.stream().map(row -> shown(row, letters.get(row.letter()))).toList();
+  }
+
+  private InvitationShown shown(InvitationMapper.Row row, Outbox.LetterState letter) {
+    return new InvitationShown(
+        row.pid(),
+        row.email(),
+        row.role(),
+        row.by() == null ? "a former member" : row.by(),
+        row.at(),
+        row.systemUntil(),
+        !row.systemUntil().isAfter(system.now()),
+        letter.state(),
+        letter.trouble());
+  }
+
+  /** Asks somebody in; a second letter to the same address makes the first one's link void. */
+  public InvitationMade invite(Member who, UUID command, String email, String role) {
+    who.requireCoordinator(WHO);
+    MailAddress to =
+        MailAddress.read(email == null ? "" : email)
+            .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
+    if (role == null || !ROLES.contains(role)) {
+      throw Refusal.unusable("role", "There is no such role.");
+    }
+    return commands.run(
+        who,
+        command,
+        invite,
+        () -> {
+          refuseMember(who, to);
+          Integer replaced = mapper.openFor(who.group(), to.text());
+          Instant now = calendar.now();
+          if (replaced != null) {
+            mapper.takeBack(replaced, now);
+          }
+          String code = Secret.code();
+          Instant until = system.now().plus(OPEN);
+          String pid = ids.next();
+          int id =
+              mapper.add(
+                  new InvitationMapper.NewInvitation(
+                      pid,
+                      who.group(),
+                      to.text(),
+                      role,
+                      Hash.of(code),
+                      who.id(),
+                      outbox.write(letter(who, to, role, code, until)),
+                      now,
+                      until));
+          return done(who.group(), to.text(), pid, new Made(id, replaced));
+        });
+  }
+
+  private void refuseMember(Member who, MailAddress to) {
+    Optional<Integer> account = accounts.find(to.text());
+    if (account.flatMap(one -> groups.findMember(who.groupPid(), one)).isPresent()) {
+      throw Refusal.conflict("member-already", "Whoever has this address is in the group already.");
+    }
+  }
+
+  private Letter letter(Member who, MailAddress to, String role, String code, Instant until) {
+    String group = groups.name(who.group());
+    return new Letter(
+        to,
+        "%s asks you into “%s”".formatted(who.name(), group),
+        "invitation",
+        Map.of(
+            "by",
+            who.name(),
+            "group",
+            group,
+            "role",
+            role,
+            "until",
+            DAY.format(until.atZone(who.zoneId())),
+            "link",
+            properties.baseUrl() + "/join#" + code),
+        who.group());
+  }
+
+  private static <B> CommandResult<InvitationMade, B> done(
+      int group, String email, String pid, B before) {
+    return CommandResult.of(new InvitationMade(pid), before)
+        .changing(List.of("invitation:" + group + ":" + email));
+  }
+
+  /** Makes the link of an invitation void. */
+  public InvitationMade takeBack(Member who, UUID command, String invitation) {
+    who.requireCoordinator(WHO);
+    return commands.run(
+        who,
+        command,
+        takeBack,
+        () -> {
+          InvitationMapper.Row row =
+              Optional.ofNullable(mapper.find(who.group(), invitation))
+                  .filter(one -> one.takenBack() == null)
+                  .orElseThrow(Refusal::unknown);
+          if (mapper.takeBack(row.id(), calendar.now()) == 0) {
+            throw Refusal.conflict("used-already", "It was used; the person is in the group.");
+          }
+          return done(
+              row.grp(), row.email(), row.pid(), new Back(row.id(), row.grp(), row.email()));
+        });
+  }
+
+  private String takeBack(Made before) {
+    if (mapper.takeBack(before.id(), calendar.now()) == 0) {
+      throw Refusal.conflict("used-already", "It was used; the person is in the group.");
+    }
+    if (before.replaced() != null) {
+      mapper.takeBack(before.replaced(), null);
+    }
+    return "A letter that was sent already leads nowhere now.";
+  }
+
+  private String openAgain(Back before) {
+    if (mapper.openFor(before.group(), before.email()) != null) {
+      throw Refusal.conflict("invited-again", "This address was asked again since.");
+    }
+    mapper.takeBack(before.id(), null);
+    return "";
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(invite, takeBack);
+  }
+}

@@ -1,0 +1,140 @@
+package org.quietlantern.server.membership;
+
+import java.util.Optional;
+import org.quietlantern.server.account.Accounts;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.SystemTime;
+import org.quietlantern.server.platform.Zones;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Coming into a group by the link of an invitation: once, for its address, within its days. */
+@Service
+class Joining {
+  private static final int LONGEST_CODE = 100;
+  private final InvitationMapper mapper;
+  private final Groups groups;
+  private final Accounts accounts;
+  private final Calendar calendar;
+  private final SystemTime system;
+  private final TransactionTemplate transaction;
+
+  /**
+   * What an invitation is, to whoever has its link.
+   *
+   * @param known whether the address has an account
+   * @param here whether who asks is signed in with that account
+   * @param other whether they are signed in with another one
+   */
+  record InvitationOpen(
+      String group,
+      String by,
+      String email,
+      String role,
+      boolean known,
+      boolean here,
+      boolean other) {}
+
+  /** {@code id}: of the group. */
+  record Joined(String id, int account) {}
+
+  Joining(
+      InvitationMapper mapper,
+      Groups groups,
+      Accounts accounts,
+      Calendar calendar,
+      SystemTime system,
+      PlatformTransactionManager transactions) {
+    this.mapper = mapper;
+    this.groups = groups;
+    this.accounts = accounts;
+    this.calendar = calendar;
+    this.system = system;
+    this.transaction = new TransactionTemplate(transactions);
+  }
+
+  /** Unknown for a code that nobody was sent; gone for one that was used, taken back or is old. */
+  InvitationOpen look(@Nullable String code, Optional<Integer> visitor) {
+    InvitationMapper.Row row = open(code);
+    Optional<Integer> account = accounts.find(row.email());
+    boolean here = visitor.isPresent() && visitor.equals(account);
+    return new InvitationOpen(
+        row.groupName(),
+        row.by() == null ? "A former member" : row.by(),
+        row.email(),
+        row.role(),
+        account.isPresent(),
+        here,
+        visitor.isPresent() && !here);
+  }
+
+  private InvitationMapper.Row open(@Nullable String code) {
+    if (code == null || code.length() > LONGEST_CODE) {
+      throw Refusal.unknown();
+    }
+    InvitationMapper.Row row = mapper.byCode(Hash.of(code));
+    if (row == null) {
+      throw Refusal.unknown();
+    }
+    if (row.used() != null) {
+      throw gone("This link was used already.");
+    }
+    if (row.takenBack() != null) {
+      throw gone("This invitation was taken back.");
+    }
+    if (!row.systemUntil().isAfter(system.now())) {
+      throw gone("This link is older than seven days.");
+    }
+    return row;
+  }
+
+  private static Refusal gone(String why) {
+    return new Refusal(
+        HttpStatus.GONE, "gone", why + " A coordinator of the group can send another.");
+  }
+
+  /** Whoever is signed in joins, if the invitation is theirs. */
+  Joined join(@Nullable String code, int visitor, @Nullable String name) {
+    InvitationMapper.Row row = open(code);
+    if (!accounts.find(row.email()).equals(Optional.of(visitor))) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN,
+          "not-yours",
+          "The invitation is for another address than the one that you are signed in with.");
+    }
+    String called = Groups.called(name, "name", "A person");
+    return transaction.execute(status -> join(row, visitor, called));
+  }
+
+  /** Makes the account of the invitation's address, and joins. */
+  Joined begin(
+      @Nullable String code,
+      @Nullable String name,
+      @Nullable String password,
+      @Nullable String zone) {
+    InvitationMapper.Row row = open(code);
+    if (accounts.find(row.email()).isPresent()) {
+      throw Refusal.conflict(
+          "known", "There is an account with this address. Sign in with it, then join.");
+    }
+    String called = Groups.called(name, "name", "A person");
+    String known = Zones.read(zone);
+    String hash = accounts.hash(password);
+    return transaction.execute(
+        status -> join(row, accounts.make(row.email(), hash, known), called));
+  }
+
+  private Joined join(InvitationMapper.Row row, int account, String name) {
+    if (mapper.use(row.id(), calendar.now()) == 0) {
+      throw gone("This link was used already.");
+    }
+    groups.letIn(row.grp(), account, row.role(), name);
+    return new Joined(row.groupPid(), account);
+  }
+}

@@ -1,0 +1,76 @@
+package org.quietlantern.server.membership;
+
+import java.util.List;
+import java.util.UUID;
+import org.quietlantern.server.group.GuestsMay;
+import org.quietlantern.server.group.Member;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/groups/{group}")
+class MembershipController {
+  private final Memberships membership;
+  private final Invitations invitations;
+
+  /** {@code role}: coordinator, member or guest. */
+  record Invited(String email, String role) {}
+
+  record RoleGiven(String role) {}
+
+  MembershipController(Memberships membership, Invitations invitations) {
+    this.membership = membership;
+    this.invitations = invitations;
+  }
+
+  /** Everybody who is in the group, in order of joining. */
+  @GetMapping("/members")
+  List<Memberships.MemberShown> members(Member me) {
+    return membership.list(me);
+  }
+
+  /** Who was asked and did not come yet; empty for all but coordinators. */
+  @GetMapping("/invitations")
+  List<Invitations.InvitationShown> invitations(Member me) {
+    return invitations.open(me);
+  }
+
+  /** Asks somebody in, by mail; for coordinators. */
+  @PostMapping("/invitations")
+  Invitations.InvitationMade invite(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Invited body) {
+    return invitations.invite(me, command, body.email(), body.role());
+  }
+
+  /** Makes the link of an invitation void; for coordinators. */
+  @DeleteMapping("/invitations/{invitation}")
+  Invitations.InvitationMade takeBack(
+      Member me, @PathVariable String invitation, @RequestHeader("Command-Id") UUID command) {
+    return invitations.takeBack(me, command, invitation);
+  }
+
+  /** Gives a member another role; for coordinators. */
+  @PutMapping("/members/{member}/role")
+  Memberships.MemberChanged role(
+      Member me,
+      @PathVariable String member,
+      @RequestHeader("Command-Id") UUID command,
+      @RequestBody RoleGiven body) {
+    return membership.role(me, command, member, body.role());
+  }
+
+  /** Ends a membership: a coordinator anybody's, everybody their own. */
+  @DeleteMapping("/members/{member}")
+  @GuestsMay
+  Memberships.MemberChanged end(
+      Member me, @PathVariable String member, @RequestHeader("Command-Id") UUID command) {
+    return membership.end(me, command, member);
+  }
+}

@@ -1,0 +1,153 @@
+package org.quietlantern.server.membership;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who is in a group and as what: changed by its coordinators; everybody may leave (R1, R2). */
+@Service
+public class Memberships implements CommandKinds {
+  private final CommandKind<MemberChanged, Role> change =
+      new CommandKind<>("member.role", MemberChanged.class, Role.class, this::roleBack);
+  private final CommandKind<MemberChanged, Ended> end =
+      new CommandKind<>("member.end", MemberChanged.class, Ended.class, this::bringBack);
+
+  private final Groups groups;
+  private final Commands commands;
+
+  /** {@code id}: public id of the membership. */
+  public record MemberChanged(String id) {}
+
+  /** Row number of the membership. */
+  record Role(int id, String role) {}
+
+  record Ended(int id) {}
+
+  /**
+   * Somebody who is in the group.
+   *
+   * @param email for coordinators and oneself; else absent
+   * @param joined when they joined, the last time
+   */
+  public record MemberShown(
+      String id, String name, String role, @Nullable String email, Instant joined, boolean me) {}
+
+  Memberships(Groups groups, Commands commands) {
+    this.groups = groups;
+    this.commands = commands;
+  }
+
+  /** In order of joining. */
+  @Transactional(readOnly = true)
+  public List<MemberShown> list(Member who) {
+    return groups.people(who.group()).stream()
+        .map(
+            row ->
+                new MemberShown(
+                    row.pid(),
+                    row.name(),
+                    row.role(),
+                    who.coordinates() || row.id() == who.id() ? row.email() : null,
+                    row.joined(),
+                    row.id() == who.id()))
+        .toList();
+  }
+
+  private Member member(Member who, String pid) {
+    return groups.members(who.group()).stream()
+        .filter(one -> one.pid().equals(pid))
+        .findFirst()
+        .orElseThrow(Refusal::unknown);
+  }
+
+  /** Gives a member another role. */
+  public MemberChanged role(Member who, UUID command, String pid, String role) {
+    who.requireCoordinator("A coordinator of the group gives roles.");
+    if (role == null || !Invitations.ROLES.contains(role)) {
+      throw Refusal.unusable("role", "There is no such role.");
+    }
+    return commands.run(
+        who,
+        command,
+        change,
+        () -> {
+          Member member = member(who, pid);
+          if (!role.equals("coordinator")) {
+            refuseLast(member);
+          }
+          groups.setRole(member, role);
+          return done(member, new Role(member.id(), member.role()));
+        });
+  }
+
+  /** A group keeps a coordinator (R2). */
+  private void refuseLast(Member member) {
+    boolean others =
+        groups.members(member.group()).stream()
+            .anyMatch(one -> one.id() != member.id() && one.coordinates());
+    if (member.coordinates() && !others) {
+      throw Refusal.conflict(
+          "last-coordinator", "A group keeps a coordinator; make somebody else one first.");
+    }
+  }
+
+  /**
+   * Ends a membership: a coordinator anybody's, everybody their own. Marks and notes stay, what is
+   * owed ends (V5).
+   */
+  public MemberChanged end(Member who, UUID command, String pid) {
+    if (!who.pid().equals(pid)) {
+      who.requireCoordinator("A coordinator of the group ends memberships.");
+    }
+    return commands.run(
+        who,
+        command,
+        end,
+        () -> {
+          Member member = member(who, pid);
+          refuseLast(member);
+          groups.end(member);
+          return done(member, new Ended(member.id()));
+        });
+  }
+
+  private static <B> CommandResult<MemberChanged, B> done(Member member, B before) {
+    return CommandResult.of(new MemberChanged(member.pid()), before)
+        .changing(Subject.Of.PERSON, member.pid());
+  }
+
+  private String roleBack(Member who, UUID command, Role before) {
+    groups.members(who.group()).stream()
+        .filter(one -> one.id() == before.id())
+        .findFirst()
+        .ifPresent(
+            member -> {
+              if (!before.role().equals("coordinator")) {
+                refuseLast(member);
+              }
+              groups.setRole(member, before.role());
+            });
+    return "";
+  }
+
+  private String bringBack(Member who, UUID command, Ended before) {
+    groups.bringBack(who.group(), before.id());
+    return "";
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(change, end);
+  }
+}
