@@ -8,14 +8,6 @@ export function MyGroup({ to }: { to: string }) {
   if (me.error) return <Failed error={me.error} again={() => void me.refetch()} />;
   if (!me.data) return <Waiting what="your groups" />;
   const first = me.data.groups[0];
-  if (!first) {
-    return me.data.steward ? (
-      <FoundGroup />
-    ) : (
-      <p className="page">
-        You are in no group yet. Somebody in a group can ask you to join theirs.
-      </p>
-    );
-  }
+  if (!first) return <FoundGroup />;
   return <Navigate to={`/g/${first.id}/${to}`} replace />;
 }

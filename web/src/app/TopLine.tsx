@@ -17,7 +17,9 @@ export function TopLine({ group }: { group: Schema['GroupView'] }) {
         <img src="/lantern.svg" alt="" width="13" height="19" />
         Quiet Lantern
       </Link>
-      <span className="max-w-[16rem] truncate text-soft">{group.name}</span>
+      <Link to={`/g/${group.id}/group`} className="max-w-[16rem] truncate text-soft">
+        {group.name}
+      </Link>
       <Places group={group.id} owed={owed} />
       <div className="ml-auto flex items-center gap-4">
         {group.demo && <DemoDays today={group.today} />}

@@ -11,6 +11,7 @@ import {
   SourcesPage,
 } from '../features/catalogue';
 import { FolderPage, FoldersPage } from '../features/folders';
+import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
 import { NotesPage } from '../features/margin';
 import { PublicationPage } from '../features/publication';
@@ -18,7 +19,7 @@ import { ReadingPage } from '../features/reading';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
-import { EntryPage, SignInPage } from '../features/session';
+import { EntryPage, FoundGroup, JoinPage, SignInPage } from '../features/session';
 import { DescribedPage } from '../features/text';
 import { TodayPage } from '../features/today';
 import { ComparePage, TrailPage } from '../features/trail';
@@ -39,6 +40,8 @@ export const router = createBrowserRouter([
   { path: '/', element: <MyGroup to="today" /> },
   { path: '/sign-in', element: <SignInPage /> },
   { path: '/enter', element: <EntryPage /> },
+  { path: '/join', element: <JoinPage /> },
+  { path: '/found', element: <FoundGroup /> },
   { path: '/open/p/:id', element: <OpenPublication /> },
   { path: '/open/described', element: <OpenDescribed /> },
   {
@@ -49,6 +52,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'today', element: <TodayPage /> },
       { path: 'activity', element: <ActivityPage /> },
+      { path: 'group', element: <GroupPage /> },
       { path: 'search', element: <SearchPage /> },
       { path: 'q/:q', element: <SearchPage /> },
       { path: 'trail', element: <TrailPage /> },

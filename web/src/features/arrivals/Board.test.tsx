@@ -13,12 +13,20 @@ const round = {
   arrivals: 3,
   asked: 1,
   reviewed: { me: 1, teo: 3 },
+  shares: { me: 3, teo: 3 },
   covered: 3,
   nobody: 0,
 };
 
 it('shows how far everybody is with each round', () => {
-  const open = { ...round, id: 'r2', closed: null, arrivals: 0, reviewed: { me: 0, teo: 0 } };
+  const open = {
+    ...round,
+    id: 'r2',
+    closed: null,
+    arrivals: 0,
+    reviewed: { me: 0, teo: 0 },
+    shares: {},
+  };
   showAt('/g/group/arrivals', <Board group={GROUP} rounds={[round, open]} shown="r1" />);
   const [, first, second] = screen.getAllByRole('row');
   expect(within(first as HTMLElement).getByRole('link')).toHaveTextContent(

@@ -68,7 +68,10 @@ export function Board({
               </th>
               {members.map((member) => (
                 <td key={member.id} className="pr-3 max-lg:hidden">
-                  <Progress done={round.reviewed[member.id] ?? 0} of={round.arrivals} />
+                  <Progress
+                    done={round.reviewed[member.id] ?? 0}
+                    of={round.shares[member.id] ?? round.arrivals}
+                  />
                 </td>
               ))}
               <td className="pr-3 text-right max-lg:hidden">

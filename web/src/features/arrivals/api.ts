@@ -37,10 +37,10 @@ export function useRound(group: string, round: string) {
   });
 }
 
-/** How many arrivals of a round a member has not reviewed; guests owe nothing. */
+/** How many arrivals of a round a member still owes; guests owe nothing. */
 export function owedIn(round: Round, member: string): number {
   const reviewed = round.reviewed[member];
-  return reviewed === undefined ? 0 : round.arrivals - reviewed;
+  return reviewed === undefined ? 0 : (round.shares[member] ?? round.arrivals) - reviewed;
 }
 
 /** How many arrivals wait for the member in all rounds. */

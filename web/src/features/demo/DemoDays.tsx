@@ -1,31 +1,7 @@
-import {
-  queryOptions,
-  useMutation,
-  useQuery,
-  useQueryClient,
-  type QueryClient,
-} from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../../api';
 import { Act, counted, shortDay, useNotice } from '../../ui';
-
-const LOOK_AGAIN = 2000;
-
-/** While the groups' past is arriving: how far it is. Everything else is read anew when it is there. */
-function demoPast(client: QueryClient) {
-  return queryOptions({
-    queryKey: ['demo'],
-    queryFn: async ({ signal }) => {
-      const before = client.getQueryData<{ pastUntil?: string }>(['demo']);
-      const now = body(await api.GET('/api/demo', { signal }));
-      if (before?.pastUntil && !now.pastUntil) {
-        void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'demo' });
-      }
-      return now;
-    },
-    refetchInterval: (query) => (query.state.data?.pastUntil ? LOOK_AGAIN : false),
-    staleTime: Infinity,
-  });
-}
+import { demoPast } from './demoPast';
 
 /** The demo's day, and the way to let days pass. */
 export function DemoDays({ today }: { today: string }) {

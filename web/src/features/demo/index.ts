@@ -1,1 +1,2 @@
 export { DemoDays } from './DemoDays';
+export { MailOfDemo } from './MailOfDemo';

@@ -36,6 +36,17 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['round', 'raise', 'lamp'],
   },
+  group: {
+    title: 'The group',
+    path: 'group',
+    says: [
+      'A coordinator asks people in by mail: the link in the letter works once, for that address, for seven days. It can be taken back; another letter makes the first one’s link void.',
+      'Who has an account joins with it, who has none makes one. Whoever joins owes what comes from then on; what was said before is theirs to read.',
+      'Coordinators give roles and end memberships; a group keeps one coordinator. Everybody may leave; what they marked and said stays.',
+      'Whoever has an account may found a group, under their name in the top line; who is in several finds them there, too.',
+    ],
+    words: ['round'],
+  },
   search: {
     title: 'Searching',
     path: 'search',

@@ -1,17 +1,24 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ownZone, useFound } from './api';
+import { ownZone, useFound, useMe } from './api';
 import { Entrance, EntranceEnd, EntranceField } from './Entrance';
 
-/** A steward's first act: a group to search in. */
+/** A group to search in, coordinated by whoever founds it. */
 export function FoundGroup() {
   const navigate = useNavigate();
-  const found = useFound((id) => void navigate(`/g/${id}/catalogue/sources`, { replace: true }));
+  const steward = useMe().data?.steward === true;
+  const found = useFound(
+    (id) => void navigate(`/g/${id}/${steward ? 'catalogue/sources' : 'group'}`, { replace: true }),
+  );
   const [name, setName] = useState('');
   const [person, setPerson] = useState('');
   return (
     <Entrance
-      says="A group is who searches, keeps and reviews together. Found the first one; sources and headings come next."
+      says={`A group is who searches, keeps and reviews together. ${
+        steward
+          ? 'Found the first one; sources and headings come next.'
+          : 'Found one and ask others in, or wait until somebody asks you into theirs.'
+      }`}
       onSubmit={() => found.mutate({ name, person, zone: ownZone() })}
     >
       <EntranceField

@@ -36,7 +36,7 @@ export function mayWrite(group: Schema['GroupView']): boolean {
 }
 
 /** The first answer brings the token for writing. */
-async function withToken(): Promise<void> {
+export async function withToken(): Promise<void> {
   if (!document.cookie.includes('XSRF-TOKEN')) await api.GET('/api/me').catch(() => null);
 }
 

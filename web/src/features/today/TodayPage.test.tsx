@@ -63,6 +63,8 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
   fireEvent.click(waits.getByRole('button', { name: 'Looked at' }));
   await waitFor(() =>
-    expect(asked.find((one) => one.path === '/remarks/r1/looked-at')?.body).toEqual({ lookedAt: true }),
+    expect(asked.find((one) => one.path === '/remarks/r1/looked-at')?.body).toEqual({
+      lookedAt: true,
+    }),
   );
 });

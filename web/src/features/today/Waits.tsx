@@ -27,9 +27,7 @@ function Waits({
 }) {
   return (
     <li className="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-baseline border-b border-base-300 py-2">
-      <b className={`font-serif text-[19px] font-semibold ${lit ? 'text-lit-ink' : ''}`}>
-        {n}
-      </b>
+      <b className={`font-serif text-[19px] font-semibold ${lit ? 'text-lit-ink' : ''}`}>{n}</b>
       <div>
         <Link className="font-serif text-[15.5px]" to={to}>
           {title}

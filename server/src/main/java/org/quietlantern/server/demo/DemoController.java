@@ -1,6 +1,7 @@
 package org.quietlantern.server.demo;
 
 import java.time.Instant;
+import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -15,20 +16,26 @@ import org.springframework.web.bind.annotation.RestController;
 class DemoController {
   private static final int MOST = 31;
   private final DemoDays days;
+  private final LanternProperties properties;
 
   record Days(int days) {}
 
-  DemoController(DemoDays days) {
+  DemoController(DemoDays days, LanternProperties properties) {
+    this.properties = properties;
     this.days = days;
   }
 
-  /** {@code pastUntil}: while the groups' past is arriving, when it will end. */
-  record DemoState(Instant today, @Nullable Instant pastUntil) {}
+  /**
+   * {@code pastUntil}: while the groups' past is arriving, when it will end. {@code mail}: where
+   * its letters can be looked at.
+   */
+  record DemoState(Instant today, @Nullable Instant pastUntil, String mail) {}
 
   /** What day it is in the demo, and whether its past has arrived. */
   @GetMapping("/api/demo")
   DemoState state() {
-    return new DemoState(days.today(), days.pastUntil().orElse(null));
+    return new DemoState(
+        days.today(), days.pastUntil().orElse(null), properties.demo().outside() + "/mail");
   }
 
   /** Lets days pass for everybody. */

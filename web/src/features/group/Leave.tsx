@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Act, DialogForm } from '../../ui';
+import { useHere } from '../session';
+import { useGroupActs } from './api';
+
+/** The way out of the group: asked once more, for only a coordinator can let somebody in again. */
+export function Leave() {
+  const here = useHere();
+  const { end } = useGroupActs(here.id);
+  const navigate = useNavigate();
+  const [asking, setAsking] = useState(false);
+  const leave = () =>
+    end.mutate(
+      { member: here.me.id, name: here.me.name },
+      { onSuccess: () => void navigate('/', { replace: true }) },
+    );
+  return (
+    <p className="mt-6">
+      <Act onClick={() => setAsking(true)}>Leave the group</Act>
+      {asking && (
+        <DialogForm
+          title={`Leave ${here.name}`}
+          act="Leave"
+          leave="Stay"
+          disabled={end.isPending}
+          error={end.error}
+          onSubmit={leave}
+          onClose={() => setAsking(false)}
+        >
+          <p className="mt-3 max-w-[60ch]">
+            What you marked, kept and said stays with the group under your name as “a former
+            member”. What is owed by you ends. To come back you need to be asked in again.
+          </p>
+        </DialogForm>
+      )}
+    </p>
+  );
+}

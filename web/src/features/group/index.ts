@@ -1,0 +1,1 @@
+export { GroupPage } from './GroupPage';
