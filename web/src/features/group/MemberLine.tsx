@@ -39,14 +39,18 @@ export function MemberLine({
       ) : (
         <span className="text-soft">{member.role}</span>
       )}
-      {coordinates && !me && (
-        <Act
-          aria-label={`End the membership of ${name}`}
-          disabled={end.isPending}
-          onClick={() => end.mutate({ member: id, name })}
-        >
-          End it
-        </Act>
+      {coordinates && (
+        <span className="w-14">
+          {!me && (
+            <Act
+              aria-label={`End the membership of ${name}`}
+              disabled={end.isPending}
+              onClick={() => end.mutate({ member: id, name })}
+            >
+              End it
+            </Act>
+          )}
+        </span>
       )}
     </li>
   );

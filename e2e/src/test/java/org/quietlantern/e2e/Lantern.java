@@ -2,8 +2,10 @@ package org.quietlantern.e2e;
 
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,6 +64,23 @@ final class Lantern implements AutoCloseable {
       throw new UncheckedIOException(failed);
     }
     return this;
+  }
+
+  /** The last letter that left, as its mail server shows it. */
+  String letters() {
+    try {
+      String mail = "http://127.0.0.1:" + read("stand-ins.port") + "/mail";
+      String last = get(mail).replaceFirst("(?s).*?href=\"/mail/(\\d+)\".*", "$1");
+      return get(mail + "/" + last);
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
+  private static String get(String address) throws IOException {
+    try (InputStream page = URI.create(address).toURL().openStream()) {
+      return new String(page.readAllBytes(), StandardCharsets.UTF_8);
+    }
   }
 
   String address() {

@@ -42,7 +42,6 @@ class Screenshots {
     person.page().navigate(lantern.address());
     person.page().getByLabel("E-mail").waitFor();
     person.signIn("ilse");
-    take(person, "search-empty");
   }
 
   private void views(Person ilse, String suffix) {
@@ -64,6 +63,14 @@ class Screenshots {
     ilse.page().getByText("Citation").waitFor();
     String id = ilse.path().replaceAll(".*/p/", "");
     take(ilse, "publication");
+    ilse.go("Today");
+    ilse.page().getByLabel("Done by the others").waitFor();
+    take(ilse, "today");
+    ilse.link("Tern Hollow night ecology").click();
+    ilse.page().getByLabel("E-mail address").fill("nora@elsewhere.example");
+    ilse.exactly("Ask in").click();
+    ilse.text("the letter is sent").waitFor();
+    take(ilse, "group");
     ilse.go("Alerts");
     ilse.link("Gentler lighting").click();
     ilse.button("Make my address").click();
@@ -99,9 +106,6 @@ class Screenshots {
   }
 
   private void strip(Person ilse) {
-    ilse.button("Breakdown").click();
-    take(ilse, "search-years");
-    ilse.button("Fold away").click();
     ilse.page().navigate(ilse.page().url().replaceAll("/q/.*", "/catalogue/holdings"));
     ilse.page().getByLabel("Titles held").waitFor();
     take(ilse, "holdings");

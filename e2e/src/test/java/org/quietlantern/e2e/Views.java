@@ -61,6 +61,7 @@ final class Views {
       ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
       sound(ilse, scheme);
     }
+    group(ilse, lantern, scheme);
     folder(ilse, scheme);
     reading(ilse, lantern, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
@@ -100,6 +101,34 @@ final class Views {
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
     sound(ilse, scheme);
+  }
+
+  /**
+   * The group with somebody asked in, the way out, what was done, and a link that leads nowhere.
+   */
+  private static void group(Person ilse, Lantern lantern, ColorScheme scheme) {
+    ilse.link("Tern Hollow night ecology").click();
+    ilse.page().getByLabel("E-mail address").fill("nora@elsewhere.example");
+    ilse.exactly("Ask in").click();
+    ilse.text("the letter is sent").waitFor();
+    sound(ilse, scheme);
+    ilse.button("Leave the group").click();
+    ilse.page().locator("dialog[open]").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
+    ilse.go("Today").link("All that was done").click();
+    ilse.exactly("Earlier ones").waitFor();
+    sound(ilse, scheme);
+    String path = ilse.path();
+    ilse.page()
+        .navigate(
+            lantern.address()
+                + "/join#"
+                + lantern.letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1"));
+    ilse.button("Sign out, and go on").waitFor();
+    sound(ilse, scheme);
+    ilse.page().navigate(lantern.address() + path);
   }
 
   /** A folder by hand with something ticked, on its way elsewhere, and remarked upon. */
