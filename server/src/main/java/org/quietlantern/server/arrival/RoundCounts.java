@@ -72,7 +72,10 @@ class RoundCounts implements MendingCheck {
   /** Who owes what differs where somebody comes, goes, or is given another role. */
   @EventListener
   public void peopleChanged(Groups.PeopleChanged people) {
-    count(mapper.ofGroup(people.group()));
+    List<Integer> rounds = mapper.ofGroup(people.group());
+    for (int at = 0; at < rounds.size(); at += AT_ONCE) {
+      count(rounds.subList(at, Math.min(rounds.size(), at + AT_ONCE)));
+    }
   }
 
   private final class Changed implements TransactionSynchronization {

@@ -40,7 +40,7 @@ class DemoTalk {
           say(
               "Maren",
               "shield*",
-              "@Teodor @Sefa, shall we cite this for the cost of shields?",
+              "@Ilse @Teodor, shall we cite this for the cost of shields?",
               null);
       default -> {}
     }

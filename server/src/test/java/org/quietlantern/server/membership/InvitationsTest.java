@@ -79,6 +79,7 @@ class InvitationsTest {
     JsonNode open = look(nora, code).ok();
     assertThat(open.get("email").asString()).isEqualTo(email);
     assertThat(open.get("known").asBoolean()).isFalse();
+    assertThat(visitor().get("/join").status()).as("the page that the link opens").isEqualTo(200);
     assertThat(invitations().get(0).get("letter").asString()).isEqualTo("sent");
     assertThat(begin(nora, code, " ").status()).isEqualTo(422);
     assertThat(begin(nora, code, "Nora Field").ok().get("id").asString()).isEqualTo(group.pid());

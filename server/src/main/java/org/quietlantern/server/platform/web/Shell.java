@@ -12,7 +12,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class Shell implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    for (String address : new String[] {"/", "/sign-in", "/enter", "/open/**", "/g/**"}) {
+    for (String address :
+        new String[] {"/", "/sign-in", "/enter", "/join", "/found", "/open/**", "/g/**"}) {
       registry.addViewController(address).setViewName("forward:/index.html");
     }
   }
