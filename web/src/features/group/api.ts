@@ -31,7 +31,7 @@ export function useInvitations(group: string) {
 export function useGroupActs(group: string) {
   const client = useQueryClient();
   /** The frame says who is in the group, too. */
-  const anew = () => void client.invalidateQueries({ queryKey: keys.group(group) });
+  const anew = () => void client.invalidateQueries({ queryKey: keys.group(group), exact: true });
   return {
     invite: useAct(
       group,

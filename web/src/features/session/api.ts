@@ -134,7 +134,11 @@ export function useLiveGroup(group: string, client: QueryClient): void {
   });
   const { number, kinds } = changes.data ?? { number: 0, kinds: [] };
   const happened = kinds.length > 0;
+  // Who is in the group stands in the frame, beside what lives.
+  const people = kinds.some((kind) => kind.startsWith('member.'));
   useEffect(() => {
-    if (happened) void client.invalidateQueries({ queryKey: keys.living(group) });
-  }, [number, happened, group, client]);
+    if (!happened) return;
+    void client.invalidateQueries({ queryKey: keys.living(group) });
+    if (people) void client.invalidateQueries({ queryKey: keys.group(group), exact: true });
+  }, [number, happened, people, group, client]);
 }

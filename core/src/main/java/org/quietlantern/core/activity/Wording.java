@@ -81,6 +81,7 @@ public final class Wording {
           entry("source.whole", "had a source read whole"),
           entry("invitation.write", "asked somebody into the group"),
           entry("invitation.take-back", "took an invitation back"),
+          entry("member.join", "joined the group"),
           entry("member.role", "gave {person} another role"),
           entry("member.end", "ended a membership: {person}"),
           entry("arrivals", "found something for {alert}"));

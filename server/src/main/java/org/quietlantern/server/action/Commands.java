@@ -9,6 +9,7 @@ import java.util.function.Supplier;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -113,6 +114,16 @@ public class Commands {
   /** Records something that the lantern did by itself; inside the caller's transaction. */
   @Transactional
   public void note(int group, String what, Subject subject) {
+    note(group, null, what, subject);
+  }
+
+  /** Records something that somebody did by another way than a command. */
+  @Transactional
+  public void note(Member who, String what, Subject subject) {
+    note(who.group(), who.id(), what, subject);
+  }
+
+  private void note(int group, @Nullable Integer membership, String what, Subject subject) {
     mapper.lock(group);
     String[] about = texts(List.of(subject));
     write(
@@ -120,7 +131,7 @@ public class Commands {
             0,
             UUID.randomUUID(),
             group,
-            null,
+            membership,
             what,
             about,
             about,

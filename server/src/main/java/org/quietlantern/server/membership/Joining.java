@@ -2,7 +2,10 @@ package org.quietlantern.server.membership;
 
 import java.util.Optional;
 import org.quietlantern.server.account.Accounts;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Nullable;
@@ -21,6 +24,7 @@ class Joining {
   private final InvitationMapper mapper;
   private final Groups groups;
   private final Accounts accounts;
+  private final Commands commands;
   private final Calendar calendar;
   private final SystemTime system;
   private final TransactionTemplate transaction;
@@ -48,12 +52,14 @@ class Joining {
       InvitationMapper mapper,
       Groups groups,
       Accounts accounts,
+      Commands commands,
       Calendar calendar,
       SystemTime system,
       PlatformTransactionManager transactions) {
     this.mapper = mapper;
     this.groups = groups;
     this.accounts = accounts;
+    this.commands = commands;
     this.calendar = calendar;
     this.system = system;
     this.transaction = new TransactionTemplate(transactions);
@@ -135,6 +141,8 @@ class Joining {
       throw gone("This link was used already.");
     }
     groups.letIn(row.grp(), account, row.role(), name);
+    Member member = groups.findMember(row.groupPid(), account).orElseThrow();
+    commands.note(member, "member.join", new Subject(Subject.Of.PERSON, member.pid()));
     return new Joined(row.groupPid(), account);
   }
 }

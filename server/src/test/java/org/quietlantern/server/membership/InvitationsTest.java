@@ -85,6 +85,9 @@ class InvitationsTest {
     assertThat(begin(nora, code, "Nora Field").ok().get("id").asString()).isEqualTo(group.pid());
     assertThat(nora.get("/api/groups/" + group.pid()).ok().at("/me/name").asString())
         .isEqualTo("Nora Field");
+    JsonNode done = cora.get("/activity").ok().at("/lines/0/deed");
+    assertThat(done.get("who").asString()).isEqualTo("Nora Field");
+    assertThat(done.get("words").asString()).isEqualTo("joined the group");
     assertThat(begin(visitor(), code, "Somebody Else").status()).isEqualTo(410);
     assertThat(look(visitor(), code).status()).isEqualTo(410);
     assertThat(invitations()).isEmpty();
