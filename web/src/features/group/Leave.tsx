@@ -12,7 +12,7 @@ export function Leave() {
   const [asking, setAsking] = useState(false);
   const leave = () =>
     end.mutate(
-      { member: here.me.id, name: here.me.name },
+      { member: here.me.id, name: here.me.name, leaves: true },
       { onSuccess: () => void navigate('/', { replace: true }) },
     );
   return (

@@ -45,7 +45,7 @@ export function MemberLine({
             <Act
               aria-label={`End the membership of ${name}`}
               disabled={end.isPending}
-              onClick={() => end.mutate({ member: id, name })}
+              onClick={() => end.mutate({ member: id, name, leaves: false })}
             >
               End it
             </Act>

@@ -71,16 +71,22 @@ export function useGroupActs(group: string) {
     ),
     end: useAct(
       group,
-      async ({ member }: { member: string; name: string }, header) => {
+      async ({ member, leaves }: { member: string; name: string; leaves: boolean }, header) => {
         const done = body(
           await api.DELETE('/api/groups/{group}/members/{member}', {
             params: { path: { group, member }, header },
           }),
         );
-        anew();
+        // Whoever leaves is led on to the groups that they are still in.
+        if (leaves) await client.invalidateQueries({ queryKey: keys.me });
+        else anew();
         return done;
       },
-      (_, { name }) => `${name} is not in the group any more. What they said stays.`,
+      (_, { name, leaves }) =>
+        leaves
+          ? 'You left the group.'
+          : `${name} is not in the group any more. What they said stays.`,
+      { stays: ({ leaves }) => leaves },
     ),
   };
 }

@@ -12,6 +12,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -115,6 +116,12 @@ public class Commands {
   @Transactional
   public void note(int group, String what, Subject subject) {
     note(group, null, what, subject);
+  }
+
+  /** Keeps the acts of a group waiting to the end of the caller's transaction. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void holdTurn(int group) {
+    mapper.lock(group);
   }
 
   /** Records something that somebody did by another way than a command. */

@@ -137,6 +137,8 @@ class Joining {
   }
 
   private Joined join(InvitationMapper.Row row, int account, String name) {
+    // What is owed is counted anew for everybody; no mark is made meanwhile.
+    commands.holdTurn(row.grp());
     if (mapper.use(row.id(), calendar.now()) == 0) {
       throw gone("This link was used already.");
     }
