@@ -40,7 +40,7 @@ class KillTest {
                       "select min(number) >= (select max(no) from publication_change) from alert")
                   .equals("t"));
       ilse.page().navigate(lantern.address());
-      ilse.searchLine().waitFor();
+      ilse.page().getByLabel("Waits for you").waitFor();
       ilse.button("a week later").click();
       ilse.page().getByText("came or changed").waitFor();
 
