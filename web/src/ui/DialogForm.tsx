@@ -29,6 +29,10 @@ export function DialogForm({
   children: ReactNode;
 }) {
   const last = useRef(-Infinity);
+  /** What is pressed after something was written is another act. */
+  const anew = () => {
+    last.current = -Infinity;
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const now = performance.now();
@@ -38,7 +42,7 @@ export function DialogForm({
   };
   return (
     <Dialog title={title} wide={wide} onClose={onClose}>
-      <form onSubmit={submit}>
+      <form onSubmit={submit} onInput={anew}>
         {children}
         {error && (
           <p role="alert" className="mt-2 text-error">

@@ -112,6 +112,9 @@ class GroupTest {
   private static void keep(Person nora) {
     nora.newSheet().search("bat*");
     nora.page().getByLabel("Publications found").locator("a.font-serif").nth(2).click();
+    nora.page().getByLabel("Say something to the group").waitFor();
+    // A key counts half a second after the last letter that was typed.
+    nora.page().waitForTimeout(700);
     nora.page().keyboard().press("n");
     nora.page().getByLabel("Folder").selectOption(new SelectOption().setLabel("Verge lighting"));
     nora.page().getByLabel("Why").fill("for the verge");
