@@ -1,6 +1,7 @@
 package org.quietlantern.server.membership;
 
 import java.util.Optional;
+import java.util.function.IntSupplier;
 import org.quietlantern.server.account.Accounts;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
@@ -115,7 +116,7 @@ class Joining {
           "The invitation is for another address than the one that you are signed in with.");
     }
     String called = Groups.called(name, "name", "A person");
-    return transaction.execute(status -> join(row, visitor, called));
+    return transaction.execute(status -> join(row, () -> visitor, called));
   }
 
   /** Makes the account of the invitation's address, and joins. */
@@ -133,15 +134,17 @@ class Joining {
     String known = Zones.read(zone);
     String hash = accounts.hash(password);
     return transaction.execute(
-        status -> join(row, accounts.make(row.email(), hash, known), called));
+        status -> join(row, () -> accounts.make(row.email(), hash, known), called));
   }
 
-  private Joined join(InvitationMapper.Row row, int account, String name) {
+  /** {@code whose}: the account, which may be made once it is certain that the link counts. */
+  private Joined join(InvitationMapper.Row row, IntSupplier whose, String name) {
     // What is owed is counted anew for everybody; no mark is made meanwhile.
     commands.holdTurn(row.grp());
     if (mapper.use(row.id(), calendar.now()) == 0) {
       throw gone("This link was used already.");
     }
+    int account = whose.getAsInt();
     groups.letIn(row.grp(), account, row.role(), name);
     Member member = groups.findMember(row.groupPid(), account).orElseThrow();
     commands.note(member, "member.join", new Subject(Subject.Of.PERSON, member.pid()));
