@@ -93,19 +93,7 @@ public class Arrivals {
 
   /** By alert, where most waits first; together as much as {@link RoundsPage#owed}. */
   public List<AlertOwed> owedByAlert(Member who) {
-    return !who.mayWrite()
-        ? List.of()
-        : mapper.owing(who.group(), who.id()).stream()
-            .map(
-                row ->
-                    new AlertOwed(
-                        row.alert(),
-                        row.name(),
-                        row.rounds(),
-                        row.owed(),
-                        row.nobody(),
-                        row.round()))
-            .toList();
+    return who.mayWrite() ? mapper.owing(who.group(), who.id()) : List.of();
   }
 
   /** What came on a day, and of how much of it the member's lamp is lit. */
@@ -116,13 +104,12 @@ public class Arrivals {
     LocalDate today = calendar.today(who.zoneId());
     LocalDate first = today.minusDays(days - 1L);
     Instant since = first.atStartOfDay(who.zoneId()).toInstant();
-    Map<LocalDate, RoundMapper.CameOn> came =
+    Map<LocalDate, DayCame> came =
         mapper.cameOn(who.group(), who.id(), who.zone(), since).stream()
-            .collect(Collectors.toMap(RoundMapper.CameOn::day, Function.identity()));
+            .collect(Collectors.toMap(DayCame::day, Function.identity()));
     return first
         .datesUntil(today.plusDays(1))
-        .map(day -> came.getOrDefault(day, new RoundMapper.CameOn(day, 0, 0)))
-        .map(row -> new DayCame(row.day(), row.came(), row.lit()))
+        .map(day -> came.getOrDefault(day, new DayCame(day, 0, 0)))
         .toList();
   }
 

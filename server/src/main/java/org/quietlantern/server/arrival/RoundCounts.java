@@ -72,6 +72,7 @@ class RoundCounts implements MendingCheck {
   /** Who owes what differs where somebody comes, goes, or is given another role. */
   @EventListener
   public void peopleChanged(Groups.PeopleChanged people) {
+    mapper.forgetOthers(people.group());
     List<Integer> rounds = mapper.ofGroup(people.group());
     for (int at = 0; at < rounds.size(); at += AT_ONCE) {
       count(rounds.subList(at, Math.min(rounds.size(), at + AT_ONCE)));
@@ -141,7 +142,6 @@ class RoundCounts implements MendingCheck {
       Coverage.Share share = coverage.shares().get(member);
       changes += mapper.countMember(round.id(), member, share.reviewed(), share.spared());
     }
-    changes += mapper.forgetOthers(round.id(), members.keySet().toArray(Integer[]::new));
     return Math.min(1, changes);
   }
 
@@ -181,7 +181,7 @@ class RoundCounts implements MendingCheck {
   @Override
   @Transactional(isolation = Isolation.REPEATABLE_READ)
   public int mend() {
-    int changed = 0;
+    int changed = mapper.forgetOthers(0);
     int last = 0;
     List<Integer> page;
     do {

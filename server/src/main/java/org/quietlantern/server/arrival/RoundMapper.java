@@ -1,7 +1,6 @@
 package org.quietlantern.server.arrival;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -111,8 +110,6 @@ interface RoundMapper {
       """)
   String firstOwed(int group, int membership);
 
-  record Owing(String alert, String name, int rounds, int owed, int nobody, String round) {}
-
   /**
    * What a member owes, by alert; {@code round}: the first of its rounds in the order of the list.
    */
@@ -127,9 +124,7 @@ interface RoundMapper {
       where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed + m.spared, 0)
       group by a.pid, s.name order by owed desc, lower(s.name), a.pid
       """)
-  List<Owing> owing(int group, int membership);
-
-  record CameOn(LocalDate day, int came, int lit) {}
+  List<Arrivals.AlertOwed> owing(int group, int membership);
 
   /**
    * First comings of a group by day of its zone, each work once.
@@ -150,7 +145,7 @@ interface RoundMapper {
         group by coalesce(p.canonical, p.id), o.kind, o.key) works
       group by day order by day
       """)
-  List<CameOn> cameOn(int group, int membership, String zone, Instant since);
+  List<Arrivals.DayCame> cameOn(int group, int membership, String zone, Instant since);
 
   record Reviewed(int round, int membership, int reviewed, int spared) {}
 
@@ -193,12 +188,14 @@ interface RoundMapper {
       """)
   int countMember(int round, int membership, int reviewed, int spared);
 
-  /** What was counted of those who are no members any more, or guests now. */
+  /** What was counted of those who are no members any more, or guests now; group 0: of all. */
   @Update(
       """
-      delete from round_member where round = #{round} and membership <> all(#{members}::integer[])
+      delete from round_member m using membership s
+      where s.id = m.membership and (s.left_at is not null or s.role = 'guest')
+        and (#{group} = 0 or s.grp = #{group})
       """)
-  int forgetOthers(int round, Integer[] members);
+  int forgetOthers(int group);
 
   @Select(
       """

@@ -34,7 +34,7 @@ class JoiningController {
   /** What an invitation is: 404 if it is none, 410 if it was used, taken back or is too old. */
   @PostMapping
   Joining.InvitationOpen look(@RequestBody InvitationCode asked, HttpServletRequest request) {
-    return joining.look(asked.code(), SessionAccount.of(request));
+    return joining.look(asked.code(), SessionAccount.accountOf(request));
   }
 
   /** Joins with the account that is signed in. */

@@ -65,11 +65,7 @@ public class SessionAccount implements SecurityContextRepository {
   }
 
   /** The account of a request that anybody may make. */
-  public static Optional<Integer> of(HttpServletRequest request) {
-    return accountOf(request);
-  }
-
-  static Optional<Integer> accountOf(HttpServletRequest request) {
+  public static Optional<Integer> accountOf(HttpServletRequest request) {
     return Optional.ofNullable(request.getSession(false))
         .map(session -> (Integer) session.getAttribute(ATTRIBUTE));
   }
