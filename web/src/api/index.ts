@@ -4,3 +4,4 @@ export { keys } from './keys';
 export { changesSince } from './changes';
 export { forget, hasEnded, leaveForLater, left, VISIT_ENDED, type Later } from './later';
 export { useRefresh } from './refresh';
+export { undo } from './undo';

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
-import { api, body, commandHeader, keys, newCommand } from '../api';
+import { commandHeader, keys, newCommand, undo } from '../api';
 import type { Notice } from '../ui';
 
 /**
@@ -12,14 +12,9 @@ export function useUndo(group: string) {
   const [notice, setNotice] = useState<Notice | null>(null);
   const done = useRef<string[]>([]);
   const [left, setLeft] = useState(0);
-  const undo = useMutation({
+  const sending = useMutation({
     scope: { id: 'undo' },
-    mutationFn: async (action: string) =>
-      body(
-        await api.POST('/api/groups/{group}/actions/{action}/undo', {
-          params: { path: { group, action }, header: commandHeader(newCommand()) },
-        }),
-      ),
+    mutationFn: (action: string) => undo(group, action, commandHeader(newCommand())),
     onSuccess: (undone) => setNotice({ text: `Undone. ${undone.note}`.trim() }),
     onError: (error) => setNotice({ text: error.message, bad: true }),
     onSettled: () => client.invalidateQueries({ queryKey: keys.living(group) }),
@@ -34,7 +29,7 @@ export function useUndo(group: string) {
   const back = () => {
     const last = done.current.pop();
     setLeft(done.current.length);
-    if (last) undo.mutate(last);
+    if (last) sending.mutate(last);
   };
   return { notice, tell, back, left, close: () => setNotice(null) };
 }

@@ -1,5 +1,5 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { api, body, keys } from '../../api';
+import { api, body, keys, undo } from '../../api';
 import { useAct } from '../session';
 
 /** What was done in a group, page by page; `of` as in the address, `folder:ID`; empty: anything. */
@@ -25,12 +25,7 @@ export function useActivity(group: string, of: string) {
 export function useUndoOf(group: string) {
   return useAct(
     group,
-    async (action: string, header) =>
-      body(
-        await api.POST('/api/groups/{group}/actions/{action}/undo', {
-          params: { path: { group, action }, header },
-        }),
-      ),
+    (action: string, header) => undo(group, action, header),
     (undone) => `Undone. ${undone.note}`.trim(),
     { stays: () => true },
   );

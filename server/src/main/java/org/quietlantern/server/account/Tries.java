@@ -1,12 +1,11 @@
 package org.quietlantern.server.account;
 
-import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Map;
+import org.quietlantern.server.platform.Codes;
 import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -24,12 +23,12 @@ import org.springframework.transaction.annotation.Transactional;
 class Tries {
   private static final Duration WINDOW = Duration.ofMinutes(15);
   private static final Duration FIRST_WAIT = Duration.ofSeconds(30);
+  private static final int TOKEN_BYTES = 24;
   private static final int FREE = 5;
   private static final int FREE_OF_ORIGIN = 100;
   private static final Duration DEVICE_IS_KNOWN = Duration.ofDays(400);
   private final TryMapper mapper;
   private final SystemTime time;
-  private final SecureRandom random = new SecureRandom();
 
   Tries(TryMapper mapper, SystemTime time) {
     this.mapper = mapper;
@@ -95,9 +94,7 @@ class Tries {
     if (owner != null && owner.account() == account) {
       return device;
     }
-    byte[] bytes = new byte[24];
-    random.nextBytes(bytes);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    String token = Codes.random(TOKEN_BYTES);
     mapper.addDevice(Hash.of(token), account, time.now());
     return token;
   }

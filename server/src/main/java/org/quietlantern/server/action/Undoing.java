@@ -1,8 +1,6 @@
 package org.quietlantern.server.action;
 
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
@@ -11,6 +9,7 @@ import java.util.stream.Stream;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.platform.Zones;
 import org.springframework.stereotype.Service;
 
 /** Takes back what a member did. */
@@ -19,9 +18,6 @@ public class Undoing {
   private static final CommandKind<Undone, CommandKind.Nothing> UNDO =
       CommandKind.forGood(
           "undo", Undone.class, "An undo stays; what it took back can be done again.");
-
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
 
   private final ActionMapper mapper;
   private final Commands commands;
@@ -75,7 +71,7 @@ public class Undoing {
     String name =
         later.name() == null ? "somebody" : later.name().equals(who.name()) ? "you" : later.name();
     return "It was changed again since, by %s on %s, so it stays as it is."
-        .formatted(name, DAY.format(later.at().atZone(who.zoneId())));
+        .formatted(name, Zones.day(later.at(), who.zoneId()));
   }
 
   private <B> String takeBack(CommandKind<?, B> kind, Member who, UUID command, String before) {

@@ -69,6 +69,15 @@ public class Groups {
     return mapper.members(group);
   }
 
+  /** Who is in a group under a public id; unknown where nobody is. */
+  @Transactional(readOnly = true)
+  public Member member(int group, String pid) {
+    return members(group).stream()
+        .filter(one -> one.pid().equals(pid))
+        .findFirst()
+        .orElseThrow(Refusal::unknown);
+  }
+
   /** Members of all groups, for work that is done for all of them. */
   @Transactional(readOnly = true)
   public List<Member> everybody() {

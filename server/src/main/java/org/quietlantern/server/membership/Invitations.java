@@ -2,9 +2,7 @@ package org.quietlantern.server.membership;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -20,24 +18,24 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mail.Letter;
 import org.quietlantern.server.mail.Outbox;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Codes;
 import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
+import org.quietlantern.server.platform.Zones;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Coordinators ask people in, by mail (rule R4). */
 @Service
 public class Invitations implements CommandKinds {
-  static final Set<String> ROLES = Set.of("coordinator", "member", "guest");
+  private static final Set<String> ROLES = Set.of("coordinator", "member", "guest");
+  private static final int CODE_BYTES = 32;
   private static final Duration OPEN = Duration.ofDays(7);
   private static final String WHO = "A coordinator of the group asks people in.";
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
-
   private final CommandKind<InvitationMade, Made> invite =
       CommandKind.of("invitation.write", InvitationMade.class, Made.class, this::takeBack);
   private final CommandKind<InvitationMade, Back> takeBack =
@@ -130,9 +128,7 @@ public class Invitations implements CommandKinds {
     MailAddress to =
         MailAddress.read(email == null ? "" : email)
             .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
-    if (role == null || !ROLES.contains(role)) {
-      throw Refusal.unusable("role", "There is no such role.");
-    }
+    refuseUnknownRole(role);
     return commands.run(
         who,
         command,
@@ -144,7 +140,7 @@ public class Invitations implements CommandKinds {
           if (replaced != null) {
             mapper.takeBack(replaced, now);
           }
-          String code = Secret.code();
+          String code = Codes.random(CODE_BYTES);
           Instant until = system.now().plus(OPEN);
           String pid = ids.next();
           int id =
@@ -161,6 +157,12 @@ public class Invitations implements CommandKinds {
                       until));
           return done(who.group(), to.text(), pid, new Made(id, replaced));
         });
+  }
+
+  static void refuseUnknownRole(@Nullable String role) {
+    if (role == null || !ROLES.contains(role)) {
+      throw Refusal.unusable("role", "There is no such role.");
+    }
   }
 
   private void refuseMember(Member who, MailAddress to) {
@@ -184,7 +186,7 @@ public class Invitations implements CommandKinds {
             "role",
             role,
             "until",
-            DAY.format(until.atZone(who.zoneId())),
+            Zones.day(until, who.zoneId()),
             "link",
             properties.baseUrl() + "/join#" + code),
         who.group());

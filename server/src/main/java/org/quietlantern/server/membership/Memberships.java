@@ -64,25 +64,16 @@ public class Memberships implements CommandKinds {
         .toList();
   }
 
-  private Member member(Member who, String pid) {
-    return groups.members(who.group()).stream()
-        .filter(one -> one.pid().equals(pid))
-        .findFirst()
-        .orElseThrow(Refusal::unknown);
-  }
-
   /** Gives a member another role. */
   public MemberChanged role(Member who, UUID command, String pid, String role) {
     who.requireCoordinator("A coordinator of the group gives roles.");
-    if (role == null || !Invitations.ROLES.contains(role)) {
-      throw Refusal.unusable("role", "There is no such role.");
-    }
+    Invitations.refuseUnknownRole(role);
     return commands.run(
         who,
         command,
         change,
         () -> {
-          Member member = member(who, pid);
+          Member member = groups.member(who.group(), pid);
           if (!role.equals("coordinator")) {
             refuseLast(member);
           }
@@ -115,7 +106,7 @@ public class Memberships implements CommandKinds {
         command,
         end,
         () -> {
-          Member member = member(who, pid);
+          Member member = groups.member(who.group(), pid);
           refuseLast(member);
           groups.end(member);
           return done(member, new Ended(member.id()));

@@ -1,11 +1,22 @@
 package org.quietlantern.server.platform;
 
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 
-/** Time zones that a request names. */
+/** Time zones that a request names, and days in them. */
 public final class Zones {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+
   private Zones() {}
+
+  /** The day of a moment in words, {@code 24 November 2026}. */
+  public static String day(Instant at, ZoneId zone) {
+    return DAY.format(at.atZone(zone));
+  }
 
   /** The id of a zone like {@code Europe/Oslo}; refused where there is none of that name. */
   public static String read(@Nullable String zone) {

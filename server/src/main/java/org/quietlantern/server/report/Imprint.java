@@ -4,9 +4,7 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.quietlantern.core.query.Sentence;
 import org.quietlantern.core.query.Strategy;
@@ -17,6 +15,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Shelves;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Zones;
 import org.springframework.stereotype.Component;
 
 /**
@@ -24,8 +23,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Imprint {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
   private final Groups groups;
   private final Shelves shelves;
   private final Sources sources;
@@ -52,7 +49,7 @@ class Imprint {
   }
 
   static String day(Instant at, ZoneId zone) {
-    return DAY.format(at.atZone(zone));
+    return Zones.day(at, zone);
   }
 
   String address(Member who, String name) {

@@ -72,11 +72,7 @@ public class Checking implements CommandKinds {
         command,
         check,
         () -> {
-          Member checker =
-              groups.members(who.group()).stream()
-                  .filter(member -> member.pid().equals(colleague))
-                  .findFirst()
-                  .orElseThrow(Refusal::unknown);
+          Member checker = groups.member(who.group(), colleague);
           return step(
               who,
               search,

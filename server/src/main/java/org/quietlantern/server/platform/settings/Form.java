@@ -25,12 +25,7 @@ enum Form {
   COPIES("a number from 1 to 999", value -> isNumber(value, 1, 999)),
   FILE("a file that can be read", value -> value.isEmpty() || isReadable(value)),
   DATABASE("“own”, or HOST:PORT/NAME", Form::isDatabase),
-  PLACE_OR_NONE(
-      "HOST:PORT",
-      value ->
-          value.isEmpty()
-              || (value.matches("[\\w.-]+:\\d{1,5}")
-                  && isNumber(value.replaceAll(".*:", ""), 1, 65_535))),
+  PLACE_OR_NONE("HOST:PORT", value -> value.isEmpty() || isPlace(value)),
   MAIL_SECURITY("“starttls”, “tls” or “none”", value -> value.matches("starttls|tls|none")),
   MAIL_ADDRESS("a mail address", value -> MailAddress.read(value).isPresent()),
   ANYTHING("a word without spaces", value -> value.matches("\\S{0,200}")),
@@ -110,8 +105,11 @@ enum Form {
 
   private static boolean isDatabase(String value) {
     return value.equals("own")
-        || (value.matches("[\\w.-]+:\\d{1,5}/\\w{1,63}")
-            && isNumber(value.replaceAll(".*:|/.*", ""), 1, 65_535));
+        || (value.matches("[^/]+/\\w{1,63}") && isPlace(value.replaceAll("/.*", "")));
+  }
+
+  private static boolean isPlace(String value) {
+    return value.matches("[\\w.-]+:\\d{1,5}") && PORT.fits(value.replaceAll(".*:", ""));
   }
 
   private static boolean isMemory(String value) {
