@@ -32,7 +32,9 @@ export function usePlaces(pages: string[] | undefined, viewing: Viewing): Findin
   const looked = useDeferredValue(typed);
   const all = pages ?? NONE;
   const folded = useMemo(() => all.map(words), [all]);
-  const wanted = useMemo(() => pattern(looked), [looked]);
+  // Where nothing is typed the list goes at once, and the lights with it.
+  const sought = typed.trim() ? looked : '';
+  const wanted = useMemo(() => pattern(sought), [sought]);
   const places = useMemo(() => (wanted ? find(all, folded, wanted) : []), [all, folded, wanted]);
   const { pages: drawn } = viewing;
   const ranges = useMemo(
