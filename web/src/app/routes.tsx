@@ -20,6 +20,7 @@ import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
 import { EntryPage, FoundGroup, JoinPage, SignInPage } from '../features/session';
+import { TasksPage } from '../features/tasks';
 import { DescribedPage } from '../features/text';
 import { TodayPage } from '../features/today';
 import { ComparePage, TrailPage } from '../features/trail';
@@ -51,6 +52,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'today', element: <TodayPage /> },
+      { path: 'tasks', element: <TasksPage /> },
       { path: 'activity', element: <ActivityPage /> },
       { path: 'group', element: <GroupPage /> },
       { path: 'search', element: <SearchPage /> },

@@ -12,6 +12,7 @@ const PAGES: Partial<Record<string, (id: string) => string>> = {
   alert: (id) => `a/${id}`,
   publication: (id) => `p/${id}`,
   note: (id) => `n/${id}`,
+  task: () => 'tasks',
 };
 
 /** What a thing is called where its name is gone, or not the reader's to see. */
@@ -22,6 +23,7 @@ const UNNAMED: Record<string, string> = {
   publication: 'a publication',
   note: 'a report',
   person: 'somebody',
+  task: 'something',
 };
 
 /** What was done, without who did it: words, and what they lead to. */

@@ -30,11 +30,21 @@ export const PAGES: Record<string, HelpOf> = {
     path: 'today',
     says: [
       'Above, each mark is an arrival of the last month on the day it came, lit where you have looked.',
-      'Waits for you: arrivals that you have not reviewed, what a colleague raised or asks you by name, copies that came, revisions to check, and what does not work as it should. A line goes when it is dealt with where it leads; Looked at lets a remark that mentions you wait no more.',
+      'Waits for you: arrivals that you have not reviewed, what a colleague raised or asks you by name, what you have to look up, copies that came, revisions to check, and what does not work as it should. A line goes when it is dealt with where it leads; Looked at lets a remark that mentions you wait no more.',
       'Beside it stands what the others did since your last visit, folded by person and place. A visit ends when you were not seen here for an hour.',
       'Activity has everything line by line, also of one folder, publication, saved search or alert. What you did yourself is undone from there, as long as nobody changed the same thing since.',
     ],
     words: ['round', 'raise', 'lamp'],
+  },
+  tasks: {
+    title: 'To be looked up',
+    path: 'tasks',
+    says: [
+      'A task is noted here, on the leaf of a publication, from a remark, or beside a work that a publication cites and that is not here. When such a work comes, its task says so.',
+      'It is somebody’s, or waits for whoever takes it; yours wait for you on Today, what is due first before the rest.',
+      'It ends as done, with what came of it if there is something to say, or is given up with a word why. Both can be undone, and it can be opened again.',
+    ],
+    words: ['task'],
   },
   group: {
     title: 'The group',

@@ -4,6 +4,7 @@ import type { Schema } from '../../api';
 import { AccessWord, Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
 import { Remarks } from '../remarks';
 import { mayWrite, useHere } from '../session';
+import { TasksOf } from '../tasks';
 import { Ways } from '../text';
 import { Abstract } from './Abstract';
 import { usePutOut } from './api';
@@ -60,6 +61,7 @@ export function Leaf({
       <History key={`history of ${publication.id}`} publication={publication.id} />
       <Said leaf={leaf} />
       <Remarks key={`remarks on ${publication.id}`} publication={publication.id} />
+      <TasksOf key={`tasks of ${publication.id}`} publication={publication.id} />
     </>
   );
 }

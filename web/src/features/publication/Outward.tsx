@@ -1,9 +1,10 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, day, useCopyText } from '../../ui';
+import { counted, day } from '../../ui';
 import { useHere } from '../session';
 import { sheetHolding, sheetWith } from '../strategy';
 import { useOutward } from './api';
+import { Elsewhere } from './Elsewhere';
 
 /** The ways from a publication to others; each leads to a list that can be searched on. */
 export function Outward({ publication }: { publication: Schema['Summary'] }) {
@@ -50,7 +51,7 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
           {counted(outward.authorsLeft, 'further author')} not looked up
         </p>
       )}
-      {outward.elsewhere.length > 0 && <Elsewhere dois={outward.elsewhere} />}
+      {outward.elsewhere.length > 0 && <Elsewhere dois={outward.elsewhere} citing={publication} />}
       <p className="text-[13px] text-soft">counted in what was here on {day(outward.counted)}</p>
       {outward.closest.length > 0 && (
         <ul aria-label="Most alike" className="mt-1">
@@ -65,32 +66,6 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
         </ul>
       )}
     </section>
-  );
-}
-
-/** Works that it cites and that no source has brought here. */
-function Elsewhere({ dois }: { dois: string[] }) {
-  const copy = useCopyText();
-  return (
-    <details>
-      <summary className="act w-fit cursor-pointer">
-        {counted(dois.length, 'work')} that it cites {dois.length === 1 ? 'is' : 'are'} not here
-      </summary>
-      <Act
-        onClick={() => copy(dois.map((doi) => `https://doi.org/${doi}`).join('\n'), 'their DOIs')}
-      >
-        Copy their DOIs
-      </Act>
-      <ul className="mt-1 max-h-[30vh] overflow-y-auto text-[13px]">
-        {dois.map((doi) => (
-          <li key={doi}>
-            <a className="act" href={`https://doi.org/${doi}`} rel="noreferrer" target="_blank">
-              {doi}
-            </a>
-          </li>
-        ))}
-      </ul>
-    </details>
   );
 }
 

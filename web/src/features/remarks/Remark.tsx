@@ -2,21 +2,23 @@ import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, shortDay } from '../../ui';
 import { mayWrite, useHere } from '../session';
+import { NewTaskDialog } from '../tasks';
 import { useRemarkChanges } from './api';
 import { WriteRemark } from './WriteRemark';
 
 /** One remark or answer, and what can be done with it. */
 export function Remark({
   remark,
-  settles = false,
+  publication,
 }: {
   remark: Schema['RemarkThread'];
-  /** Whether it is settled by itself, with its answers. */
-  settles?: boolean;
+  /** Of one that begins: it is settled with its answers, and may become a task. */
+  publication?: string;
 }) {
   const here = useHere();
   const { write, takeBack, settle } = useRemarkChanges(here.id, remark.id);
   const [writing, setWriting] = useState(false);
+  const [isTasking, setTasking] = useState(false);
   const { name, text, at, changed, mine, changeable, settled } = remark;
   if (writing) {
     return (
@@ -49,12 +51,25 @@ export function Remark({
               Take it back
             </Act>
           )}
-          {settles && (
-            <Act disabled={settle.isPending} onClick={() => settle.mutate(!settled)}>
-              {settled ? 'Not settled' : 'Settle'}
-            </Act>
+          {publication && (
+            <>
+              <Act disabled={settle.isPending} onClick={() => settle.mutate(!settled)}>
+                {settled ? 'Not settled' : 'Settle'}
+              </Act>
+              <Act onClick={() => setTasking(true)}>To be looked up…</Act>
+            </>
           )}
         </p>
+      )}
+      {isTasking && (
+        <NewTaskDialog
+          begun={{
+            text: (text ?? '').slice(0, 1000),
+            ...(publication && { publication }),
+            remark: remark.id,
+          }}
+          onClose={() => setTasking(false)}
+        />
       )}
     </div>
   );

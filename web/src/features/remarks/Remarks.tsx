@@ -61,7 +61,7 @@ function Thread({ remark, publication }: { remark: Schema['RemarkThread']; publi
   }
   return (
     <>
-      <Remark remark={remark} settles />
+      <Remark remark={remark} publication={publication} />
       <ul className="pl-5">
         {remark.answers.map((one) => (
           <li key={one.id}>

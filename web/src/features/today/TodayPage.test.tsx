@@ -19,11 +19,12 @@ const month = Array.from({ length: 31 }, (_, at) => ({
   lit: at === 29 ? 3 : 0,
 }));
 
-function open(waits: Schema['WaitsFor'], sources: unknown[] = []) {
+function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown[] = []) {
   const asked = serve({
     'GET /today': waits,
     'GET /today/month': month,
     'GET /today/done': { since: '2026-11-20T10:00:00Z', lines: [], more: false },
+    'GET /tasks': { tasks, open: tasks.length, mine: tasks.length, nobodys: 0, ended: 0 },
     'GET /searches/to-check': [],
     'GET /alerts': [],
     'PUT /visit': {},
@@ -53,6 +54,16 @@ it('leads to what waits, and lets a mention wait no more', async () => {
       ],
     },
     [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
+    [
+      {
+        id: 't1',
+        text: 'Which lamps?',
+        by: 'Teodor Vance',
+        at: '2026-11-23',
+        due: '2026-11-20',
+        late: true,
+      },
+    ],
   );
   const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
   expect(waits.getByRole('link', { name: 'Review: Bats' })).toHaveAttribute(
@@ -61,6 +72,7 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   );
   expect(waits.getByText('in 2 rounds; nobody has seen 3 of them')).toBeInTheDocument();
   expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
+  expect(waits.getByText(/was due on 20 November 2026; noted by Teodor Vance/)).toBeInTheDocument();
   fireEvent.click(waits.getByRole('button', { name: 'Looked at' }));
   await waitFor(() =>
     expect(asked.find((one) => one.path === '/remarks/r1/looked-at')?.body).toEqual({

@@ -5,6 +5,7 @@ import { Deed } from '../activity';
 import { Title } from '../help';
 import { useToCheck } from '../saved';
 import { useHere } from '../session';
+import { useTasks } from '../tasks';
 import { useDone, useMonth, useWaiting } from './api';
 import { Month } from './Month';
 import { WaitsForYou } from './Waits';
@@ -16,9 +17,11 @@ export function TodayPage() {
   const waits = useWaiting(here.id);
   const done = useDone(here.id, here.today);
   const toCheck = useToCheck(here.id);
-  const failed = [month, waits, done, toCheck].find((one) => one.error);
+  const tasks = useTasks(here.id, 'mine', 0);
+  const failed = [month, waits, done, toCheck, tasks].find((one) => one.error);
   if (failed?.error) return <Failed error={failed.error} again={() => void failed.refetch()} />;
-  if (!month.data || !waits.data || !done.data || !toCheck.data) return <Waiting what="today" />;
+  if (!month.data || !waits.data || !done.data || !toCheck.data || !tasks.data)
+    return <Waiting what="today" />;
   return (
     <div className="h-full overflow-y-auto">
       <title>Today · Quiet Lantern</title>
@@ -36,7 +39,12 @@ export function TodayPage() {
       <div className="grid lg:grid-cols-[minmax(0,660px)_minmax(0,1fr)]">
         <section aria-label="Waits for you" className="px-4 py-4 lg:px-6">
           <h2 className="small-head">Waits for you</h2>
-          <WaitsForYou waits={waits.data} toCheck={toCheck.data} />
+          <WaitsForYou waits={waits.data} tasks={tasks.data} toCheck={toCheck.data} />
+          <p className="mt-2">
+            <Link className="act" to={`/g/${here.id}/tasks`}>
+              All that is to be looked up
+            </Link>
+          </p>
         </section>
         <section
           aria-label="Done by the others"

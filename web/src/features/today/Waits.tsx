@@ -47,9 +47,11 @@ function Waits({
 /** Everything that waits for the reader; a sentence where nothing does. */
 export function WaitsForYou({
   waits,
+  tasks,
   toCheck,
 }: {
   waits: Schema['WaitsFor'];
+  tasks: Schema['TasksPage'];
   toCheck: readonly Schema['ToCheck'][];
 }) {
   const here = useHere();
@@ -57,7 +59,10 @@ export function WaitsForYou({
   const stopped = useStopped(here.id);
   const { arrivals, raised, mentions, copies } = waits;
   const g = `/g/${here.id}`;
-  const all = arrivals.length + raised.length + mentions.length + copies.length;
+  const all = [arrivals, raised, mentions, copies, tasks.tasks].reduce(
+    (sum, { length }) => sum + length,
+    0,
+  );
   if (all + toCheck.length + stopped.length === 0) {
     return <p className="mt-2 text-soft">Nothing waits for you.</p>;
   }
@@ -89,6 +94,14 @@ export function WaitsForYou({
           }
         >
           {one.by} mentions you, {shortDay(one.at)}: “{one.text}”
+        </Waits>
+      ))}
+      {tasks.tasks.map((one) => (
+        <Waits key={one.id} title={one.text} to={`${g}/tasks?of=mine`} act="See the task">
+          {one.here && `${one.here.title} is here now; `}
+          {one.due && `${one.late ? 'was due on' : 'until'} ${day(one.due)}; `}
+          noted by {one.by} on {shortDay(one.at)}
+          {one.publication && ` for “${one.publication.title}”`}
         </Waits>
       ))}
       {raised.map((one) => (
@@ -127,7 +140,7 @@ export function WaitsForYou({
           {one.why}
         </Waits>
       ))}
-      {waits.more && (
+      {(waits.more || tasks.next != null) && (
         <li className="py-2 text-soft">There is more; it comes here as these are dealt with.</li>
       )}
     </ul>

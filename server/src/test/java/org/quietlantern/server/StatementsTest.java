@@ -91,6 +91,19 @@ class StatementsTest {
       String text = group.text();
       for (int i = 0; i < size; i++) {
         group.marginNote(text);
+        client
+            .post(
+                "/tasks",
+                Map.of(
+                    "text",
+                    "Look",
+                    "publication",
+                    found.get(0),
+                    "doi",
+                    "10.5555/size." + i,
+                    "owner",
+                    group.member(0).pid()))
+            .ok();
       }
       String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
       APP.passUntilSomethingCame();

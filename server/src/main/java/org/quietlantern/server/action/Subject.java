@@ -16,7 +16,8 @@ public record Subject(Of of, String id) {
     LIMIT_SET,
     NOTE,
     REQUEST,
-    PERSON;
+    PERSON,
+    TASK;
 
     /** In lower case, as it is written in records and addresses. */
     public String word() {

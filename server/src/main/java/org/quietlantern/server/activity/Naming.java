@@ -17,6 +17,7 @@ import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.task.TaskLists;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,18 +33,21 @@ public class Naming {
   private final Alerts alerts;
   private final Publications publications;
   private final Groups groups;
+  private final TaskLists tasks;
 
   Naming(
       Folders folders,
       SavedSearches searches,
       Alerts alerts,
       Publications publications,
-      Groups groups) {
+      Groups groups,
+      TaskLists tasks) {
     this.folders = folders;
     this.searches = searches;
     this.alerts = alerts;
     this.publications = publications;
     this.groups = groups;
+    this.tasks = tasks;
   }
 
   /** In the order given. */
@@ -55,6 +59,7 @@ public class Naming {
     name(names, Subject.Of.FOLDER, folders.names(who, ids(deeds, Subject.Of.FOLDER)));
     name(names, Subject.Of.SEARCH, searches.names(who, ids(deeds, Subject.Of.SEARCH)));
     name(names, Subject.Of.ALERT, alerts.names(who, ids(deeds, Subject.Of.ALERT)));
+    name(names, Subject.Of.TASK, tasks.names(who, ids(deeds, Subject.Of.TASK)));
     name(
         names,
         Subject.Of.PERSON,

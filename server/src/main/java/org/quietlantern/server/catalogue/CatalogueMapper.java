@@ -268,14 +268,19 @@ interface CatalogueMapper {
       """)
   List<OpenRecord> openRecords(int publication);
 
-  /** Those of some keys that a record which is here has. */
+  /** A key, and the work that has it now. */
+  record WithKey(String value, int publication) {}
+
+  /** The works that have one of the keys, in the order in which they came. */
   @Select(
       """
-      select distinct k.value from work_key k join source_record r on r.id = k.source_record
-      join source s on s.id = r.source
-      where k.value = any(#{keys}) and not r.deleted and (s.grp is null or s.grp = #{viewer})
+      select distinct k.value, coalesce(p.canonical, p.id) as publication from work_key k
+      join source_record r on r.id = k.source_record
+      join publication p on p.id = r.publication
+      where k.value = any(#{keys}) and not r.deleted and (p.grp is null or p.grp = #{viewer})
+      order by publication
       """)
-  List<String> keysHere(int viewer, String[] keys);
+  List<WithKey> withKeys(int viewer, String[] keys);
 
   /** What they are now that have a record with one of the keys. */
   @Select(

@@ -77,9 +77,21 @@ public class Publications {
 
   /** Those of the DOIs that no publication here has, in their order. */
   public List<String> notHere(Viewer viewer, List<String> dois) {
-    String[] keys = dois.stream().map(SameWork::doiKey).toArray(String[]::new);
-    Set<String> here = Set.copyOf(mapper.keysHere(viewer.group(), keys));
+    Set<String> here = withDois(viewer, dois).keySet();
     return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
+  }
+
+  private Map<String, Integer> withDois(Viewer viewer, Collection<String> dois) {
+    String[] keys = dois.stream().map(SameWork::doiKey).distinct().toArray(String[]::new);
+    if (keys.length == 0) {
+      return Map.of();
+    }
+    return mapper.withKeys(viewer.group(), keys).stream()
+        .collect(
+            Collectors.toMap(
+                CatalogueMapper.WithKey::value,
+                CatalogueMapper.WithKey::publication,
+                (one, other) -> one));
   }
 
   /** All that share a key with a work ({@link SameWork#keys}), withdrawn ones left out. */
@@ -88,6 +100,21 @@ public class Publications {
         .map(this::stored)
         .filter(stored -> !stored.withdrawn())
         .toList();
+  }
+
+  /** Titles of works by the row numbers they are asked by; what is not there is left out. */
+  public Map<Integer, WorkTitled> titles(Viewer viewer, Collection<Integer> ids) {
+    return byId(viewer, ids).stream()
+        .collect(Collectors.toMap(StoredPublication::asked, WorkTitled::of));
+  }
+
+  /** Works that are here by now of those with a DOI, by {@link SameWork#doiKey}. */
+  public Map<String, WorkTitled> byDoi(Viewer viewer, Collection<String> dois) {
+    Map<String, Integer> here = withDois(viewer, dois);
+    Map<Integer, WorkTitled> titles = titles(viewer, here.values());
+    return here.entrySet().stream()
+        .filter(one -> titles.containsKey(one.getValue()))
+        .collect(Collectors.toMap(Map.Entry::getKey, one -> titles.get(one.getValue())));
   }
 
   public Optional<StoredPublication> find(Viewer viewer, String pid) {

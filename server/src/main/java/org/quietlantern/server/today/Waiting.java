@@ -6,12 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -39,9 +38,6 @@ public class Waiting {
   private final Trail trail;
   private final Publications publications;
   private final Calendar calendar;
-
-  /** A publication that something is about. */
-  public record WorkTitled(String id, String title) {}
 
   /** Brought to the group by a colleague; {@code question} may be empty. */
   public record RaisedShown(WorkTitled publication, String by, String question, Instant at) {}
@@ -95,8 +91,8 @@ public class Waiting {
     List<RequestLists.DeliveredCopy> copies =
         requests.delivered(who, calendar.now().minus(NEWS), MOST + 1);
     Map<Integer, WorkTitled> titles =
-        titles(
-            who,
+        publications.titles(
+            Viewer.of(who),
             Stream.of(
                     raised.stream().map(Reviews.Raised::publication),
                     mentions.stream().map(RemarkLists.Mention::publication),
@@ -155,13 +151,5 @@ public class Waiting {
             copy ->
                 copy.publication() == null
                     || opened.getOrDefault(copy.publication(), Instant.MIN).isBefore(copy.at()));
-  }
-
-  private Map<Integer, WorkTitled> titles(Member who, List<Integer> ids) {
-    return publications.byId(Viewer.of(who), ids).stream()
-        .collect(
-            Collectors.toMap(
-                StoredPublication::asked,
-                stored -> new WorkTitled(stored.pid(), stored.publication().title())));
   }
 }

@@ -113,6 +113,10 @@ public final class Client {
     return write("POST", path, body, command);
   }
 
+  public Response put(String path, Object body) {
+    return write("PUT", path, body, UUID.randomUUID());
+  }
+
   public Response write(String method, String path, Object body, UUID command) {
     return writeText(method, path, JSON.writeValueAsString(body), command);
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A group that has one of everything, to fill the variables of any endpoint with. An endpoint with
@@ -24,7 +25,8 @@ public final class World {
           "set",
           "note",
           "ended",
-          "invitation");
+          "invitation",
+          "task");
 
   private static final String ASKED = "asked@x.example";
   private final TestGroup group;
@@ -107,6 +109,7 @@ public final class World {
             .get("id")
             .asString());
     values.put("member", group.member(1).pid());
+    values.put("task", task(client, group.member(0).pid()));
     values.put(
         "invitation",
         client
@@ -138,6 +141,27 @@ public final class World {
         .skip(which)
         .findFirst()
         .orElseThrow();
+  }
+
+  /** One that each thing was done to. */
+  private static String task(Client client, String me) {
+    String task = client.post("/tasks", Map.of("text", "Which moths?")).ok().get("id").asString();
+    String path = "/tasks/" + task;
+    client.put(path + "/owner", Map.of("owner", me, "version", 1)).ok();
+    client.put(path + "/owner", Map.of("version", 2)).ok();
+    client.put(path + "/state", Map.of("state", "given up", "word", "x", "version", 3)).ok();
+    client.put(path + "/state", Map.of("state", "open", "version", 4)).ok();
+    return task;
+  }
+
+  /** As somebody sees it who looks at it now. */
+  private int versionOfTask() {
+    for (JsonNode task : group.client(0).get("/tasks").ok().get("tasks")) {
+      if (task.get("id").asString().equals(values.get("task"))) {
+        return task.get("version").asInt();
+      }
+    }
+    return 0;
   }
 
   private static String request(Client client, String publication) {
@@ -278,6 +302,13 @@ public final class World {
     body.put("state", "sent");
     body.put("kinds", List.of("article"));
     body.put("lenders", List.of(Map.of("name", "Next door", "kinds", List.of("article"))));
+    if (endpoint.path().contains("/tasks")) {
+      body.put("owner", group.member(1).pid());
+      body.put("due", "2030-12-24");
+      body.put("publication", values.get("publication"));
+      body.put("version", versionOfTask());
+      body.put("state", "done");
+    }
     if (endpoint.path().contains("/journals")) {
       body.put("file", "title,issn\nMoths of the fens,9999-1004\n");
     }
