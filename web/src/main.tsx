@@ -2,9 +2,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import './app/theme.css';
-import { showTheme, theme } from './ui';
+import { followDevice, showTheme, theme } from './ui';
 
 showTheme(theme());
+followDevice();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 createRoot(root).render(

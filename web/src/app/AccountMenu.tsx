@@ -28,6 +28,9 @@ export function AccountMenu({ name, role }: { name: string; role: string }) {
               To {other.name}
             </Link>
           ))}
+          <Link className="act" to={`/g/${group}/account`} onClick={close}>
+            Your account
+          </Link>
           <Link className="act" to="/found">
             Found a group
           </Link>

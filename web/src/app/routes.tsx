@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate, useLocation, useParams } from 'react-router';
+import { AccountPage } from '../features/account';
 import { ActivityPage } from '../features/activity';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
@@ -19,7 +20,14 @@ import { ReadingPage } from '../features/reading';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
 import { SearchPage } from '../features/search';
-import { EntryPage, FoundGroup, JoinPage, SignInPage } from '../features/session';
+import {
+  AddressPage,
+  EntryPage,
+  ForgottenPage,
+  FoundGroup,
+  JoinPage,
+  SignInPage,
+} from '../features/session';
 import { TasksPage } from '../features/tasks';
 import { DescribedPage } from '../features/text';
 import { TodayPage } from '../features/today';
@@ -41,6 +49,8 @@ export const router = createBrowserRouter([
   { path: '/', element: <MyGroup to="today" /> },
   { path: '/sign-in', element: <SignInPage /> },
   { path: '/enter', element: <EntryPage /> },
+  { path: '/forgotten', element: <ForgottenPage /> },
+  { path: '/address', element: <AddressPage /> },
   { path: '/join', element: <JoinPage /> },
   { path: '/found', element: <FoundGroup /> },
   { path: '/open/p/:id', element: <OpenPublication /> },
@@ -55,6 +65,7 @@ export const router = createBrowserRouter([
       { path: 'tasks', element: <TasksPage /> },
       { path: 'activity', element: <ActivityPage /> },
       { path: 'group', element: <GroupPage /> },
+      { path: 'account', element: <AccountPage /> },
       { path: 'search', element: <SearchPage /> },
       { path: 'q/:q', element: <SearchPage /> },
       { path: 'trail', element: <TrailPage /> },

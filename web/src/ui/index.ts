@@ -11,7 +11,16 @@ export { Marked, type Span } from './Marked';
 export { NoticeContext, useNotice, type Notice } from './notices';
 export { useCopyAddress, useCopyLink, useCopyText } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
-export { keysAreOn, setKeys, setTheme, showTheme, theme, type Theme } from './settings';
+export {
+  chosenTheme,
+  followDevice,
+  keysAreOn,
+  setKeys,
+  setTheme,
+  showTheme,
+  theme,
+  type Theme,
+} from './settings';
 export {
   clock,
   counted,

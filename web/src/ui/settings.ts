@@ -11,10 +11,16 @@ export function setKeys(on: boolean): void {
   localStorage.setItem(SINGLE_KEYS, on ? 'on' : 'off');
 }
 
+/** The one that was chosen; null: whatever the device asks for. */
+export function chosenTheme(): Theme | null {
+  const chosen = localStorage.getItem(THEME);
+  return chosen === 'daybreak' || chosen === 'nightfall' ? chosen : null;
+}
+
 /** The one chosen before, else the one that the device asks for. */
 export function theme(): Theme {
-  const chosen = localStorage.getItem(THEME);
-  if (chosen === 'daybreak' || chosen === 'nightfall') return chosen;
+  const chosen = chosenTheme();
+  if (chosen) return chosen;
   return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'nightfall' : 'daybreak';
 }
 
@@ -22,7 +28,16 @@ export function showTheme(next: Theme): void {
   document.documentElement.dataset.theme = next;
 }
 
-export function setTheme(next: Theme): void {
-  localStorage.setItem(THEME, next);
-  showTheme(next);
+/** Null: the one that the device asks for, also when that changes. */
+export function setTheme(next: Theme | null): void {
+  if (next) localStorage.setItem(THEME, next);
+  else localStorage.removeItem(THEME);
+  showTheme(theme());
+}
+
+/** Shows what the device asks for as it changes, as long as nothing was chosen. */
+export function followDevice(): void {
+  window
+    .matchMedia('(prefers-color-scheme: dark)')
+    .addEventListener('change', () => showTheme(theme()));
 }

@@ -46,6 +46,17 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['task'],
   },
+  account: {
+    title: 'Your account',
+    path: 'account',
+    says: [
+      'Whoever forgot a password asks for a link where one signs in: it works once, for an hour. Changing the password ends all other visits.',
+      'Another address counts once it has answered the letter that is sent to it; the former one is told.',
+      'Where you are signed in is listed with the last use; a visit that you do not know is ended there, and then the password changed.',
+      'Colours and single keys belong to this browser, not to the account.',
+    ],
+    words: ['lamp'],
+  },
   group: {
     title: 'The group',
     path: 'group',

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useSignIn } from './api';
 import { Entrance, EntranceEnd, EntranceField } from './Entrance';
 
@@ -37,6 +37,11 @@ export function SignInPage() {
         onChange={setPassword}
       />
       <EntranceEnd act="Sign in" busy={signIn.isPending} error={signIn.error} />
+      <p className="mt-4">
+        <Link className="act" to="/forgotten" state={{ email }}>
+          I forgot my password
+        </Link>
+      </p>
     </Entrance>
   );
 }

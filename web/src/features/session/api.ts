@@ -84,6 +84,28 @@ export function useEnter() {
   );
 }
 
+/** Asks for a link by mail to choose another password. */
+export function useForgotten() {
+  return useMutation({
+    mutationFn: async (email: string) => {
+      await withToken();
+      await api.POST('/api/entry/forgotten', { body: { email } });
+    },
+  });
+}
+
+/** Confirms that an address is one's own; answers it. */
+export function useConfirmAddress() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async (code: string) => {
+      await withToken();
+      return body(await api.POST('/api/entry/address', { body: { code } })).email;
+    },
+    onSuccess: () => void client.invalidateQueries({ queryKey: keys.me }),
+  });
+}
+
 /** Founds a group, once however often it is pressed, and leads on before anything is read anew. */
 export function useFound(then: (group: string) => void) {
   const client = useQueryClient();

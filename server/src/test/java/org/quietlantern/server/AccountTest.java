@@ -130,7 +130,8 @@ class AccountTest {
     assertThat(client.post("/api/session", Map.of("email", "a@x.example")).status()).isEqualTo(400);
   }
 
-  @DisplayName("The session holds the account's number and nothing else; signing out ends it")
+  @DisplayName(
+      "The session holds the account's number and what the browser calls itself; signing out ends it")
   @Test
   void theSession() {
     TestGroup group = APP.group("Anna Account");
@@ -142,7 +143,8 @@ class AccountTest {
             database.queryForList(
                 "select distinct attribute_name from spring_session_attributes order by 1",
                 String.class))
-        .containsExactly("account", FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME);
+        .containsExactly(
+            "account", "agent", FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME);
     assertThat(
             database.queryForList(
                 "select principal_name from spring_session where principal_name <> ?",

@@ -30,6 +30,8 @@ class StrangersTest {
           "POST /api/session",
           "POST /api/entry",
           "POST /api/entry/visit",
+          "POST /api/entry/forgotten",
+          "POST /api/entry/address",
           "POST /api/join",
           "POST /api/join/visit");
 

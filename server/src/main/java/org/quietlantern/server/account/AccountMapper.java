@@ -1,5 +1,6 @@
 package org.quietlantern.server.account;
 
+import java.time.ZoneId;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -21,6 +22,19 @@ interface AccountMapper {
       values (lower(#{email}), #{hash}, #{zone}) returning id
       """)
   int add(String email, String hash, String zone);
+
+  @Select("select password_hash from account where id = #{account}")
+  String passwordHash(int account);
+
+  @Select("select zone from account where id = #{account}")
+  String zoneName(int account);
+
+  default ZoneId zone(int account) {
+    return ZoneId.of(zoneName(account));
+  }
+
+  @Update("update account set email = #{email} where id = #{account}")
+  void setEmail(int account, String email);
 
   @Update("update account set password_hash = #{hash} where id = #{account}")
   void setPassword(int account, String hash);

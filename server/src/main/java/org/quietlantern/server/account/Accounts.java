@@ -2,6 +2,7 @@ package org.quietlantern.server.account;
 
 import java.util.Optional;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.SystemTime;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -11,10 +12,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Accounts {
   private final AccountMapper mapper;
+  private final EntryMapper links;
+  private final SystemTime system;
   private final PasswordEncoder passwords;
   private final PasswordWork work;
 
-  Accounts(AccountMapper mapper, PasswordEncoder passwords, PasswordWork work) {
+  Accounts(
+      AccountMapper mapper,
+      EntryMapper links,
+      PasswordEncoder passwords,
+      PasswordWork work,
+      SystemTime system) {
+    this.links = links;
+    this.system = system;
     this.work = work;
     this.mapper = mapper;
     this.passwords = passwords;
@@ -58,6 +68,13 @@ public class Accounts {
   @Transactional(propagation = Propagation.MANDATORY)
   public int make(String email, String hash, String zone) {
     return mapper.add(email, hash, zone);
+  }
+
+  /** Gives an account another password; links that were sent for one before are void. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  void setPassword(int account, String hash) {
+    mapper.setPassword(account, hash);
+    links.forget(mapper.email(account), system.now());
   }
 
   @Transactional

@@ -19,6 +19,7 @@ class Entries {
   private static final int LONGEST_CODE = 100;
   private final EntryMapper mapper;
   private final AccountMapper accounts;
+  private final Accounts people;
   private final PasswordWork work;
   private final SystemTime system;
   private final TransactionTemplate transaction;
@@ -33,11 +34,13 @@ class Entries {
   Entries(
       EntryMapper mapper,
       AccountMapper accounts,
+      Accounts people,
       PasswordWork work,
       SystemTime system,
       PlatformTransactionManager transactions) {
     this.mapper = mapper;
     this.accounts = accounts;
+    this.people = people;
     this.work = work;
     this.system = system;
     this.transaction = new TransactionTemplate(transactions);
@@ -68,7 +71,9 @@ class Entries {
 
   private static Refusal gone(String why) {
     return new Refusal(
-        HttpStatus.GONE, "gone", why + " Whoever runs the installation can make another.");
+        HttpStatus.GONE,
+        "gone",
+        why + " Ask for another where you sign in, or whoever runs the installation.");
   }
 
   /** Answers the account. The password is worked on outside of any transaction. */
@@ -89,7 +94,7 @@ class Entries {
     AccountMapper.Login login = accounts.findLogin(link.email());
     int account = login == null ? accounts.add(link.email(), hash, zone) : login.id();
     if (login != null) {
-      accounts.setPassword(account, hash);
+      people.setPassword(account, hash);
     }
     if (link.steward()) {
       accounts.makeSteward(account);

@@ -43,19 +43,35 @@ class Tries {
   @Transactional
   String begin(String email, String origin, @Nullable String device) {
     String scope = scope(email, device);
+    count(scope, "with this address", origin);
+    return scope;
+  }
+
+  /**
+   * Notes that something is tried that only few tries are for; refused where it has to wait.
+   *
+   * @param scope of what the tries are counted
+   * @param which tries there are too many of, in words
+   */
+  @Transactional
+  void count(String scope, String which, String origin) {
     mapper.oneAfterTheOther(scope);
     Instant now = time.now();
     Instant since = now.minus(WINDOW);
     TryMapper.Known known = mapper.known(scope, since);
     Duration wait = known.count() < FREE ? Duration.ZERO : wait(known.count());
     if (known.last() != null && known.last().plus(wait).isAfter(now)) {
-      throw tooMany("with this address", Duration.between(now, known.last().plus(wait)));
+      throw tooMany(which, Duration.between(now, known.last().plus(wait)));
     }
     if (mapper.ofOrigin(origin, since) >= FREE_OF_ORIGIN) {
       throw tooMany("from where you are", WINDOW);
     }
     mapper.add(scope, origin, now);
-    return scope;
+  }
+
+  @Transactional
+  void forget(String scope) {
+    mapper.forget(scope);
   }
 
   /** Twice as long with every further try, a window at most. */

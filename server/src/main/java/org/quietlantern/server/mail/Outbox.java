@@ -37,6 +37,18 @@ public class Outbox {
     this.system = system;
   }
 
+  public boolean hasMail() {
+    return !properties.mail().server().isEmpty();
+  }
+
+  /** Refused where the installation has no mail server. */
+  public void requireMail() {
+    if (!hasMail()) {
+      throw Refusal.conflict(
+          "no-mail", "This installation has no mail server; whoever runs it can set mail-server.");
+    }
+  }
+
   /**
    * Writes a letter, as a part of what it tells: it leaves if that is done, and not otherwise.
    * Answers its number. Refused where the installation has no mail server, and where a group has
@@ -44,10 +56,7 @@ public class Outbox {
    */
   @Transactional(propagation = Propagation.MANDATORY)
   public long write(Letter letter) {
-    if (properties.mail().server().isEmpty()) {
-      throw Refusal.conflict(
-          "no-mail", "This installation has no mail server; whoever runs it can set mail-server.");
-    }
+    requireMail();
     var now = system.now();
     if (letter.group() != null
         && mapper.writtenSince(letter.group(), now.minus(HOUR)) >= OF_A_GROUP) {

@@ -11,11 +11,19 @@ public final class Zones {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
 
+  private static final DateTimeFormatter MOMENT =
+      DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm", Locale.ENGLISH);
+
   private Zones() {}
 
   /** The day of a moment in words, {@code 24 November 2026}. */
   public static String day(Instant at, ZoneId zone) {
     return DAY.format(at.atZone(zone));
+  }
+
+  /** A moment in words, {@code 24 November 2026, 14:05}. */
+  public static String moment(Instant at, ZoneId zone) {
+    return MOMENT.format(at.atZone(zone));
   }
 
   /** The id of a zone like {@code Europe/Oslo}; refused where there is none of that name. */

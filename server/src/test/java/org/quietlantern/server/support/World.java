@@ -124,6 +124,7 @@ public final class World {
     values.put("load", "0");
     values.put("job", "harvest");
     values.put("year", "2025");
+    values.put("visit", "0123456789abcdef");
     values.put("founding", UUID.randomUUID().toString());
   }
 

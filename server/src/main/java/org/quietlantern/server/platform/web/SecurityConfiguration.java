@@ -106,6 +106,8 @@ class SecurityConfiguration {
                         "/api/session",
                         "/api/entry",
                         "/api/entry/visit",
+                        "/api/entry/forgotten",
+                        "/api/entry/address",
                         "/api/join",
                         "/api/join/visit")
                     .permitAll()

@@ -3,8 +3,14 @@ package org.quietlantern.server.platform.web;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -15,10 +21,15 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
 
-/** Who is signed in. The session holds the number of the account and nothing else. */
+/**
+ * Who is signed in. A session holds the number of the account, and what the browser calls itself.
+ */
 @Component
 public class SessionAccount implements SecurityContextRepository {
   private static final String ATTRIBUTE = "account";
+  private static final String AGENT = "agent";
+  private static final int LONGEST_AGENT = 300;
+  private static final int SHOWN = 16;
   private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
   SessionAccount(FindByIndexNameSessionRepository<? extends Session> sessions) {
@@ -35,8 +46,61 @@ public class SessionAccount implements SecurityContextRepository {
     signOut(request);
     HttpSession session = request.getSession(true);
     session.setAttribute(ATTRIBUTE, account);
+    String agent = Optional.ofNullable(request.getHeader(HttpHeaders.USER_AGENT)).orElse("");
+    session.setAttribute(AGENT, agent.substring(0, Math.min(LONGEST_AGENT, agent.length())));
     session.setAttribute(
         FindByIndexNameSessionRepository.PRINCIPAL_NAME_INDEX_NAME, Integer.toString(account));
+  }
+
+  /**
+   * Where somebody is signed in.
+   *
+   * @param id made of the session's, which nobody is shown
+   * @param agent how the browser called itself, as it did; empty where it said nothing
+   * @param here whether it is the visit of the request
+   */
+  public record VisitShown(String id, String agent, Instant began, Instant last, boolean here) {}
+
+  /** Of the account of a request, the last used first. */
+  public List<VisitShown> visits(HttpServletRequest request) {
+    String here = request.getSession(false).getId();
+    return own().stream()
+        .sorted(Comparator.comparing(Session::getLastAccessedTime).reversed())
+        .map(
+            visit ->
+                new VisitShown(
+                    shown(visit),
+                    visit.getAttributeOrDefault(AGENT, ""),
+                    visit.getCreationTime(),
+                    visit.getLastAccessedTime(),
+                    visit.getId().equals(here)))
+        .toList();
+  }
+
+  private List<? extends Session> own() {
+    return sessions.findByPrincipalName(Integer.toString(current())).values().stream()
+        .filter(visit -> !visit.isExpired())
+        .toList();
+  }
+
+  private static String shown(Session visit) {
+    return HexFormat.of().formatHex(Hash.of(visit.getId())).substring(0, SHOWN);
+  }
+
+  /** Ends a visit of whoever is signed in; unknown where it is none of theirs. */
+  public void end(String visit) {
+    sessions.deleteById(
+        own().stream()
+            .filter(one -> shown(one).equals(visit))
+            .findFirst()
+            .orElseThrow(Refusal::unknown)
+            .getId());
+  }
+
+  /** Ends all visits of an account but the one of a request. */
+  public void endOthers(HttpServletRequest request) {
+    String here = request.getSession(false).getId();
+    own().stream().map(Session::getId).filter(id -> !id.equals(here)).forEach(sessions::deleteById);
   }
 
   /** Ends all visits of an account, wherever they are. */

@@ -13,7 +13,17 @@ class Shell implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
     for (String address :
-        new String[] {"/", "/sign-in", "/enter", "/join", "/found", "/open/**", "/g/**"}) {
+        new String[] {
+          "/",
+          "/sign-in",
+          "/enter",
+          "/forgotten",
+          "/address",
+          "/join",
+          "/found",
+          "/open/**",
+          "/g/**"
+        }) {
       registry.addViewController(address).setViewName("forward:/index.html");
     }
   }

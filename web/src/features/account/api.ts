@@ -1,0 +1,53 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, type Schema } from '../../api';
+import { useNotice } from '../../ui';
+
+const VISITS = ['visits'];
+
+/** Where one is signed in. */
+export function useVisits() {
+  return useQuery({
+    queryKey: VISITS,
+    queryFn: async ({ signal }) => body(await api.GET('/api/me/visits', { signal })),
+  });
+}
+
+/** Something about one's account; what went wrong is told where it was asked. */
+function useTold<Words>(send: (words: Words) => Promise<unknown>, says: (words: Words) => string) {
+  const tell = useNotice();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: send,
+    onSuccess: (_, words) => {
+      tell({ text: says(words) });
+      void client.invalidateQueries({ queryKey: VISITS });
+    },
+  });
+}
+
+/** Another password; all other visits end. */
+export function useSetPassword() {
+  return useTold(
+    (words: Schema['PasswordWords']) => api.PUT('/api/me/password', { body: words }),
+    () => 'Your password is changed; you are signed in here only.',
+  );
+}
+
+/** Asks an address whether it is one's own. */
+export function useAskForAddress() {
+  return useTold(
+    (words: Schema['AddressWords']) => api.POST('/api/me/address', { body: words }),
+    ({ email }) => `A letter is on its way to ${email}; its link works once, for an hour.`,
+  );
+}
+
+/** Ends a visit; null: all others. */
+export function useEndVisit() {
+  return useTold(
+    (visit: string | null) =>
+      visit
+        ? api.DELETE('/api/me/visits/{visit}', { params: { path: { visit } } })
+        : api.DELETE('/api/me/visits'),
+    (visit) => (visit ? 'That visit has ended.' : 'You are signed in here only.'),
+  );
+}
