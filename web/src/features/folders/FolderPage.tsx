@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { isProblem } from '../../api';
 import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
@@ -11,6 +12,7 @@ import { FolderItems } from './FolderItems';
 import { NotesHere } from './NotesHere';
 import { FOLDER_ORDERS, folderOrder } from './orders';
 import { SearchesHere } from './SearchesHere';
+import { CopyFolderDialog, MergeDialog } from './WholeFolderDialog';
 
 /** A folder: its searches and notes above, what is kept in it as a list with the leaf beside. */
 export function FolderPage() {
@@ -21,11 +23,19 @@ export function FolderPage() {
   const order = folderOrder(address.params.get('order'));
   const found = useFolder(here.id, id, order);
   const { end } = useFolderChanges(here.id, id);
-  const [changing, setChanging] = useState(false);
+  const [asked, setAsked] = useState<'change' | 'merge' | 'copy' | null>(null);
+  if (isProblem(found.error, 'merged')) {
+    return <Navigate to={`/g/${here.id}/f/${String(found.error.details.folder)}`} replace />;
+  }
   if (found.error) return <Failed error={found.error} />;
   const folder = found.data;
   if (!folder || folder.id !== id) return <Waiting what="the folder" />;
   const { name, description, ids, pile } = folder;
+  const close = () => setAsked(null);
+  const go = (to: string) => {
+    close();
+    void navigate(`/g/${here.id}/f/${to}`);
+  };
   const ended = () => void navigate(`/g/${here.id}/folders`);
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
@@ -50,7 +60,9 @@ export function FolderPage() {
           )}
           {mayWrite(here) && !pile && (
             <>
-              <Act onClick={() => setChanging(true)}>Name and place</Act>
+              <Act onClick={() => setAsked('change')}>Name and place</Act>
+              <Act onClick={() => setAsked('copy')}>Copy it</Act>
+              <Act onClick={() => setAsked('merge')}>Put into another</Act>
               <Act disabled={end.isPending} onClick={() => end.mutate(null, { onSuccess: ended })}>
                 End it
               </Act>
@@ -79,7 +91,9 @@ export function FolderPage() {
           />
         )}
       </div>
-      {changing && <FolderDialog folder={folder} onClose={() => setChanging(false)} />}
+      {asked === 'change' && <FolderDialog folder={folder} onClose={close} />}
+      {asked === 'merge' && <MergeDialog folder={folder} onThere={go} onClose={close} />}
+      {asked === 'copy' && <CopyFolderDialog folder={folder} onThere={go} onClose={close} />}
     </div>
   );
 }

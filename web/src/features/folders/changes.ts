@@ -26,6 +26,32 @@ export function useFolderChanges(group: string, folder: string) {
         ),
       (ended) => `“${ended.name}” has ended with all that is in it. It can be brought back.`,
     ),
+    merge: useAct(
+      group,
+      async (to: string, header) =>
+        body(
+          await api.POST('/api/groups/{group}/folders/{folder}/merged', {
+            params: { path, header },
+            body: { to },
+          }),
+        ),
+      (merged) =>
+        `${merged.from} went into ${merged.into.name}: ${counted(merged.publications, 'publication')}` +
+        (merged.there > 0 ? `, ${merged.there} more were there already.` : '.'),
+      { quiet: true },
+    ),
+    copy: useAct(
+      group,
+      async (name: string, header) =>
+        body(
+          await api.POST('/api/groups/{group}/folders/{folder}/copies', {
+            params: { path, header },
+            body: { name },
+          }),
+        ),
+      (made) => `“${made.name}” is a copy.`,
+      { quiet: true },
+    ),
     move: useAct(
       group,
       async ({ copy, ...what }: { publications: string[]; to: string; copy: boolean }, header) => {

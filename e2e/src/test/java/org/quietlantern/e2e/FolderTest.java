@@ -108,6 +108,35 @@ class FolderTest {
     }
   }
 
+  @DisplayName("A folder goes into another; its address leads there, for the other too; undone")
+  @Test
+  void merged() {
+    try (Person ilse = person("ilse");
+        Person teodor = person("teodor")) {
+      open(ilse, "Moth declines");
+      String before = ilse.path().replaceAll("\\?.*", "");
+      open(teodor, "Moth declines");
+      ilse.exactly("Put into another").click();
+      dialog(ilse).getByLabel("Into").selectOption("Verge lighting");
+      ilse.exactly("Put them together").dblclick();
+      assertThat(
+              ilse.page()
+                  .getByRole(AriaRole.HEADING)
+                  .filter(new Locator.FilterOptions().setHasText("Verge lighting")))
+          .isVisible();
+      String into = ilse.path().replaceAll("\\?.*", "");
+      // Whoever looked at the former one is led along.
+      teodor.page().waitForURL(url -> url.contains(into));
+      teodor.page().navigate(lantern.address() + before);
+      teodor.page().waitForURL(url -> url.contains(into));
+      ilse.exactly("Undo").click();
+      ilse.link("Folders").waitFor();
+      open(teodor, "Moth declines");
+      assertThat(teodor.path()).startsWith(before);
+      assertThat(kept(teodor)).isVisible();
+    }
+  }
+
   @DisplayName("A remark with a mention is answered by the other, settled, and folded for both")
   @Test
   void remarked() {

@@ -83,6 +83,82 @@ class GroupTest {
     }
   }
 
+  @DisplayName("From a remark to a colleague's task, found on their Today, and what came of it")
+  @Test
+  void task() {
+    try (Person ilse = new Person(chromium.browser(), lantern).signIn("ilse");
+        Person teodor = new Person(chromium.browser(), lantern).signIn("teodor")) {
+      ilse.newSheet().search("moth*");
+      ilse.page().getByLabel("Publications found").locator("a.font-serif").nth(3).click();
+      ilse.page().getByLabel("Say something to the group").click();
+      ilse.page().keyboard().type("Who counted these moths?", FAST);
+      ilse.page().keyboard().press("Control+Enter");
+      Locator remarks = ilse.page().getByLabel("Remarks");
+      assertThat(remarks).containsText("Who counted these moths?");
+      remarks.getByText("To be looked up…").click();
+      ilse.page()
+          .getByLabel("Who does it")
+          .selectOption(new SelectOption().setLabel("Teodor Vance"));
+      // Twice, as whoever is in a hurry: one task all the same.
+      ilse.exactly("Note it").dblclick();
+      Locator tasks = region(ilse, "To be looked up");
+      assertThat(tasks.getByRole(AriaRole.LISTITEM)).hasCount(1);
+      assertThat(tasks).containsText("Teodor Vance does it");
+
+      teodor.go("Today");
+      assertThat(region(teodor, "Waits for you")).containsText("Who counted these moths?");
+      teodor.link("See the task: Who counted these moths?").click();
+      Locator line =
+          teodor
+              .page()
+              .getByRole(AriaRole.LISTITEM)
+              .filter(new Locator.FilterOptions().setHasText("Who counted these moths?"));
+      line.getByText("Give up…").click();
+      assertThat(teodor.exactly("Give it up")).isDisabled();
+      teodor.page().keyboard().press("Escape");
+      line.getByText("Done…").click();
+      teodor.page().keyboard().type("Two students, by hand", FAST);
+      teodor.exactly("It is done").click();
+      assertThat(teodor.text("You have nothing to look up.")).isVisible();
+      assertThat(tasks).containsText("1 task ended");
+      tasks.getByText("1 task ended").click();
+      assertThat(tasks).containsText("“Two students, by hand”");
+      teodor.exactly("Undo").click();
+      assertThat(line).containsText("Teodor Vance does it");
+      assertThat(tasks).containsText("Teodor Vance does it");
+    }
+  }
+
+  @DisplayName("A forgotten password: asked for, found in the letter, another one, and in")
+  @Test
+  void forgotten() {
+    try (Person sefa = new Person(chromium.browser(), lantern)) {
+      sefa.page().navigate(lantern.address() + "/sign-in");
+      sefa.page().getByLabel("E-mail").fill("sefa@ternhollow.example");
+      sefa.link("I forgot my password").click();
+      assertThat(sefa.page().getByLabel("E-mail")).hasValue("sefa@ternhollow.example");
+      sefa.page().keyboard().press("Enter");
+      assertThat(sefa.text("its letter is on the way")).isVisible();
+      String code = "";
+      for (int i = 0; i < 40 && code.isEmpty(); i++) {
+        sefa.page().waitForTimeout(500);
+        String letters = lantern.letters();
+        code =
+            letters.contains("/enter#")
+                ? letters.replaceFirst("(?s).*/enter#([\\w-]+).*", "$1")
+                : "";
+      }
+      sefa.page().navigate(lantern.address() + "/enter#" + code);
+      assertThat(sefa.text("Another password for")).isVisible();
+      sefa.page().keyboard().type("lamp-at-midnight", FAST);
+      sefa.page().keyboard().press("Enter");
+      sefa.page().waitForURL(Pattern.compile(".*/g/[^/]+/today"));
+      sefa.page().navigate(lantern.address() + "/enter#" + code);
+      sefa.page().reload();
+      assertThat(sefa.page().getByRole(AriaRole.ALERT)).containsText("used already");
+    }
+  }
+
   /** Answers what stands in the link of the letter. */
   private static String askIn(Person ilse) {
     ilse.link("Tern Hollow night ecology").click();

@@ -9,6 +9,8 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** A demo of its own, started and stopped by the script that a user has. */
 final class Lantern implements AutoCloseable {
@@ -70,8 +72,8 @@ final class Lantern implements AutoCloseable {
   String letters() {
     try {
       String mail = "http://127.0.0.1:" + read("stand-ins.port") + "/mail";
-      String last = get(mail).replaceFirst("(?s).*?href=\"/mail/(\\d+)\".*", "$1");
-      return get(mail + "/" + last);
+      Matcher last = Pattern.compile("href=\"/mail/(\\d+)\"").matcher(get(mail));
+      return last.find() ? get(mail + "/" + last.group(1)) : "";
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }

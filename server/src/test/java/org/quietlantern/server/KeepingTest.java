@@ -206,7 +206,7 @@ class KeepingTest {
     assertThat(watched.body()).contains("Watched");
     UUID ended = UUID.randomUUID();
     assertThat(end(outer, ended).status()).isEqualTo(200);
-    assertThat(kim.get("/folders/" + outer).status()).isEqualTo(404);
+    assertThat(kim.get("/folders/" + outer).type()).isEqualTo("ended");
     assertThat(kim.get("/bin").ok().get(0).get("name").asString()).isEqualTo("Outer");
     String again = group.folder("Outer");
     assertThat(undo(kaja, ended).type()).as("its name is taken").isEqualTo("folder-there");

@@ -26,6 +26,8 @@ public final class Wording {
           entry("item.place", "put {folder} in order by hand"),
           entry("folder.add", "made {folder}"),
           entry("folder.change", "described, named or moved {folder}"),
+          entry("folder.merge", "put everything of {folder} into {folder}"),
+          entry("folder.copy", "made {folder}, a copy of {folder}"),
           entry("folder.end", "put {folder} into the bin"),
           entry("bin.back", "brought {folder} {search} back from the bin"),
           entry("search.save", "saved {search}"),

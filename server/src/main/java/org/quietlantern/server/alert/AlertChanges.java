@@ -252,6 +252,7 @@ public class AlertChanges implements CommandKinds {
   }
 
   private String back(ChosenBefore before) {
+    folders.requireThere(before.chosen().folder());
     choose(before.alert(), before.chosen());
     return "";
   }

@@ -1,6 +1,9 @@
 package org.quietlantern.server.demo;
 
+import static java.time.ZoneOffset.UTC;
+
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
@@ -9,21 +12,24 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.remark.Remarks;
+import org.quietlantern.server.task.Tasks;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
-/** What members of the first made-up group say to each other in the last days of its past. */
+/** What members of the first made-up group say and ask each other in the last days of its past. */
 @Component
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoTalk {
   private final DemoMembers members;
   private final Matching matching;
   private final Remarks remarks;
+  private final Tasks tasks;
 
-  DemoTalk(DemoMembers members, Matching matching, Remarks remarks) {
+  DemoTalk(DemoMembers members, Matching matching, Remarks remarks, Tasks tasks) {
     this.members = members;
     this.matching = matching;
     this.remarks = remarks;
+    this.tasks = tasks;
   }
 
   /** {@code left}: days until the past ends. */
@@ -36,6 +42,23 @@ class DemoTalk {
       case 5 ->
           say("Maren", "curfew* and bat*", "The map has the sites in the wrong county.", null)
               .ifPresent(this::settled);
+      case 7 -> {
+        toLookUp("Sefa", "Which recorder had the longer battery?", "loggers", "Sefa", 30)
+            .ifPresent(
+                task ->
+                    tasks.state(
+                        members.named("Sefa"),
+                        command("looked up"),
+                        task,
+                        1,
+                        "done",
+                        "the second, by eleven nights; table 3"));
+        toLookUp("Teodor", "Ask the county for the lamp register", "", "", 0);
+      }
+      case 3 -> {
+        toLookUp("Teodor", "How high were the columns at the dimmed sites?", "dimm*", "Ilse", 10);
+        toLookUp("Ilse", "Is the data of this one open?", "\"light traps\"", "Maren", 0);
+      }
       case 2 ->
           say(
               "Maren",
@@ -51,11 +74,33 @@ class DemoTalk {
     remarks.settle(members.named("Maren"), command("settled"), remark, true);
   }
 
+  /**
+   * Of the first that a line finds, if it finds any.
+   *
+   * @param line empty: of none
+   * @param owner empty: whoever takes it
+   * @param days until the day on which it is due, from the end of the past; 0: none
+   */
+  private Optional<String> toLookUp(
+      String given, String text, String line, String owner, int days) {
+    Member who = members.named(given);
+    Optional<String> work = line.isEmpty() ? Optional.of("") : first(who, line);
+    String whose = owner.isEmpty() ? "" : members.named(owner).pid();
+    LocalDate due = days == 0 ? null : LocalDate.ofInstant(DemoStart.PRESENT, UTC).plusDays(days);
+    return work.map(
+        about ->
+            tasks.add(who, command(text), new Tasks.Noted(text, about, "", "", whose, due)).id());
+  }
+
+  private Optional<String> first(Member who, String line) {
+    return matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids().stream()
+        .findFirst();
+  }
+
   /** Of the first that a line finds, if it finds any. */
   private Optional<String> say(String given, String line, String text, @Nullable String answers) {
     Member who = members.named(given);
-    return matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids().stream()
-        .findFirst()
+    return first(who, line)
         .map(work -> remarks.add(who, command(given + text), work, text, answers).id());
   }
 

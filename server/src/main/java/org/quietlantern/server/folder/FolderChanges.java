@@ -253,6 +253,7 @@ public class FolderChanges implements CommandKinds {
   }
 
   private void restoreFolder(int folder) {
+    mapper.liftOut(folder);
     if (mapper.end(folder, null) == 0) {
       throw Folders.nameTaken(mapper.place(folder).name());
     }

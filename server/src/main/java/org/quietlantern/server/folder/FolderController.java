@@ -26,6 +26,7 @@ class FolderController {
   private final FolderReading reading;
   private final Keeping keeping;
   private final FolderChanges changes;
+  private final WholeFolders whole;
   private final Moving moving;
   private final ItemNotes notes;
   private final HandOrder hand;
@@ -42,6 +43,9 @@ class FolderController {
   /** {@code to}: the other folder. */
   record ToMove(List<String> publications, String to) {}
 
+  /** {@code to}: the other folder. */
+  record MergedInto(String to) {}
+
   record PlacedBefore(@Nullable String before) {}
 
   record NewNote(String was, String text) {}
@@ -53,11 +57,13 @@ class FolderController {
       FolderReading reading,
       Keeping keeping,
       FolderChanges changes,
+      WholeFolders whole,
       Moving moving,
       ItemNotes notes,
       HandOrder hand,
       SavedSearches searches) {
     this.changes = changes;
+    this.whole = whole;
     this.moving = moving;
     this.notes = notes;
     this.hand = hand;
@@ -95,6 +101,26 @@ class FolderController {
   Folders.FolderName endFolder(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String folder) {
     return changes.end(me, command, folder);
+  }
+
+  /** Puts everything of a folder into another one; the first is no more. */
+  @PostMapping("/folders/{folder}/merged")
+  WholeFolders.Merged merge(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody MergedInto body) {
+    return whole.merge(me, command, folder, body.to());
+  }
+
+  /** Makes another folder with the same publications and what was said of them. */
+  @PostMapping("/folders/{folder}/copies")
+  Folders.FolderName copyFolder(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody NewFolder body) {
+    return whole.copy(me, command, folder, body.name());
   }
 
   /** What ended in the group and can be brought back. */

@@ -49,7 +49,8 @@ interface FolderMapper {
       Instant at) {}
 
   /** An item in a folder of the group, for taking it out and putting it back. */
-  record KeptItem(int id, int folder, String folderName, int publication, Instant at) {}
+  record KeptItem(
+      int id, int folder, String folderName, int publication, Instant at, @Nullable Double place) {}
 
   record ReasonRow(int id, int membership, Integer step, String text, Instant at) {}
 
@@ -77,7 +78,7 @@ interface FolderMapper {
   @Select(
       """
       select pid as id, name from folder
-      where grp = #{group} and pid = any(#{folders}) and ended is null
+      where grp = #{group} and pid = any(#{folders})
         and (owner is null or owner = #{membership})
       """)
   List<Folders.FolderName> names(int group, int membership, String[] folders);
@@ -190,7 +191,7 @@ interface FolderMapper {
   /** Items in folders of the group that a member kept there. */
   @Select(
       """
-      select i.id, i.folder, f.name as folder_name, i.publication, i.at
+      select i.id, i.folder, f.name as folder_name, i.publication, i.at, i.place
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
       where f.grp = #{group} and f.owner is null and f.ended is null
         and (p.id = #{publication} or p.canonical = #{publication})
@@ -203,7 +204,7 @@ interface FolderMapper {
   /** Items of a work in one folder; more than one where works became one. */
   @Select(
       """
-      select i.id, i.folder, f.name as folder_name, i.publication, i.at
+      select i.id, i.folder, f.name as folder_name, i.publication, i.at, i.place
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
       where f.id = #{folder} and (p.id = #{publication} or p.canonical = #{publication})
       order by i.id
@@ -267,7 +268,8 @@ interface FolderMapper {
   /** {@code ended} none: it is there again; 0 where its name is taken meanwhile. */
   @Update(
       """
-      update folder f set ended = #{ended}
+      update folder f set ended = #{ended},
+        merged = case when #{ended}::timestamptz is null then null else merged end
       where id = #{folder} and (#{ended}::timestamptz is not null or not exists (
         select 1 from folder t where t.grp = f.grp and t.ended is null
           and coalesce(t.owner, 0) = coalesce(f.owner, 0)
@@ -294,9 +296,44 @@ interface FolderMapper {
   @Select(
       """
       select id, pid, name, ended from folder
-      where grp = #{group} and owner is null and ended is not null order by ended desc, id desc
+      where grp = #{group} and owner is null and ended is not null and merged is null
+      order by ended desc, id desc
       """)
   List<Ended> ended(int group);
+
+  @Select("select ended is null from folder where id = #{folder}")
+  boolean isThere(int folder);
+
+  /** A folder, or the one that it went into; null where that is no more. */
+  @Select(
+      """
+      with recursive way as (
+        select id, merged, ended from folder where id = #{folder}
+        union select f.id, f.merged, f.ended from folder f join way w on f.id = w.merged)
+      select id from way where ended is null
+      """)
+  Integer living(int folder);
+
+  /** Where a folder lay that is no more, it is among the outermost. */
+  @Update(
+      """
+      update folder f set parent = null
+      where id = #{folder} and exists (
+        select 1 from folder p where p.id = f.parent and p.ended is not null)
+      """)
+  void liftOut(int folder);
+
+  /** {@code into}: the folder into which another one went, if it did. */
+  record Gone(String name, @Nullable String into, @Nullable String intoName) {}
+
+  /** A folder of the group that ended; null where there is none. */
+  @Select(
+      """
+      select f.name, t.pid as into, t.name as into_name
+      from folder f left join folder t on t.id = f.merged
+      where f.grp = #{group} and f.pid = #{pid} and f.owner is null and f.ended is not null
+      """)
+  Gone gone(int group, String pid);
 
   @Select("select name from membership where id = #{membership}")
   String nameOf(int membership);

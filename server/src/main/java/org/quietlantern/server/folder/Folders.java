@@ -16,6 +16,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -123,7 +124,7 @@ public class Folders implements CommandKinds {
                 Collectors.mapping(k -> new FolderName(k.pid(), k.name()), Collectors.toList())));
   }
 
-  /** Names of those folders that are there and that the member may see, by public id. */
+  /** Names of those folders that the member may see, ended or not, by public id. */
   @Transactional(readOnly = true)
   public Map<String, String> names(Member who, Collection<String> folders) {
     return mapper.names(who.group(), who.id(), folders.toArray(String[]::new)).stream()
@@ -138,6 +139,41 @@ public class Folders implements CommandKinds {
 
   FolderMapper.Folder get(Member who, String folder) {
     return Optional.ofNullable(mapper.find(who.group(), who.id(), folder))
-        .orElseThrow(Refusal::unknown);
+        .orElseThrow(() -> unknown(who, folder));
+  }
+
+  /** Of one that ended it is said what became of it. */
+  private Refusal unknown(Member who, String folder) {
+    return Optional.ofNullable(mapper.gone(who.group(), folder))
+        .map(Folders::gone)
+        .orElseGet(Refusal::unknown);
+  }
+
+  private static Refusal gone(FolderMapper.Gone gone) {
+    return gone.into() == null
+        ? new Refusal(
+            HttpStatus.GONE,
+            "ended",
+            "The folder “%s” lies in the bin, from which it can be brought back."
+                .formatted(gone.name()))
+        : new Refusal(
+            HttpStatus.GONE,
+            "merged",
+            "The folder “%s” went into “%s”.".formatted(gone.name(), gone.intoName()),
+            Map.of("folder", gone.into()));
+  }
+
+  /** Refuses to put something back into a folder (row number) that has ended. */
+  @Transactional(readOnly = true)
+  public void requireThere(int folder) {
+    if (!mapper.isThere(folder)) {
+      throw isNoMore(mapper.place(folder).name());
+    }
+  }
+
+  static Refusal isNoMore(String name) {
+    return Refusal.conflict(
+        "folder-ended",
+        "The folder “%s” is no more; bring it back first, then undo this.".formatted(name));
   }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
@@ -48,6 +49,8 @@ public class Items {
    *
    * @param at when the item came into the folder
    * @param reasons those that were taken away
+   * @param place in the order by hand; absent for nowhere, and in what was noted before there was
+   *     one
    * @param stays who else kept it there, so that it stays; empty: it is gone from the folder
    */
   public record Taken(
@@ -56,7 +59,8 @@ public class Items {
       int publication,
       Instant at,
       List<ReasonKept> reasons,
-      String stays) {}
+      String stays,
+      @Nullable Double place) {}
 
   Items(FolderMapper mapper, Reviews reviews, Calendar calendar) {
     this.mapper = mapper;
@@ -201,18 +205,50 @@ public class Items {
         reasons.stream()
             .map(r -> new ReasonKept(r.id(), r.membership(), r.step(), r.text(), r.at()))
             .toList(),
-        stays);
+        stays,
+        item.place());
   }
 
-  /** Puts back what was taken out, with dates, steps and reasons as they were. */
+  /**
+   * Puts back what was taken out, with dates, steps and reasons as they were; into the folder that
+   * the first one went into, where it did.
+   */
   public void putBack(Taken taken) {
-    Integer held = mapper.findItem(taken.folder(), taken.publication());
-    int item = held != null ? held : item(taken.folder(), taken.publication(), taken.at());
+    Integer folder = mapper.living(taken.folder());
+    if (folder == null) {
+      throw Folders.isNoMore(taken.folderName());
+    }
+    Integer held = mapper.findItem(folder, taken.publication());
+    int item = held != null ? held : item(folder, taken.publication(), taken.at());
+    if (held == null && taken.place() != null && folder == taken.folder()) {
+      mapper.placeAt(item, taken.place());
+    }
     for (ReasonKept reason : taken.reasons()) {
       if (!mapper.gaveReason(item, reason.membership(), reason.text())) {
         mapper.restoreReason(item, reason);
       }
     }
+  }
+
+  /**
+   * What moving a work away changed, by name: the work in its folder, and that each member kept it
+   * there: what was said went along, so that an earlier keep finds nothing there to take back.
+   *
+   * @param work row number as it is known now
+   */
+  static List<String> changes(int folder, int work, List<Taken> taken) {
+    return Stream.concat(
+            Stream.of("item:" + folder + ":" + work),
+            taken.stream()
+                .flatMap(one -> one.reasons().stream())
+                .map(reason -> keep(folder, work, reason.membership())))
+        .distinct()
+        .toList();
+  }
+
+  /** The name of what a member changes by keeping a work. */
+  static String keep(int folder, int work, int membership) {
+    return "keep:" + folder + ":" + work + ":" + membership;
   }
 
   /** What became of a work in the folders where its keep was changed; empty where nothing did. */

@@ -124,10 +124,7 @@ public class Keeping implements CommandKinds {
             last.keeper(),
             last.elsewhere());
     return CommandResult.of(answer, new Before(folder, kept))
-        .changing(
-            works.stream()
-                .map(work -> "keep:" + folder + ":" + work.id() + ":" + who.id())
-                .toList())
+        .changing(works.stream().map(work -> Items.keep(folder, work.id(), who.id())).toList())
         .about(Subject.Of.FOLDER, List.of(last.folderId()))
         .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
         .toldTo(pile ? Audience.ME : Audience.GROUP);

@@ -93,6 +93,7 @@ public class Moving implements CommandKinds {
     }
     List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, Keeping.MOST);
     List<One> all = new ArrayList<>();
+    List<String> changes = new ArrayList<>();
     int there = 0;
     for (StoredPublication work : works) {
       List<Items.Taken> held =
@@ -104,14 +105,11 @@ public class Moving implements CommandKinds {
       there += mapper.findItem(second.id(), work.id()) == null ? 0 : 1;
       List<Items.Taken> taken = leaves ? held : List.of();
       List<Integer> reasons = items.bring(second.id(), work.id(), held);
-      all.add(new One(work.id(), taken, reasons, verdict(who, command, first, second, work)));
-    }
-    List<String> changes = new ArrayList<>();
-    for (StoredPublication work : works) {
       changes.add("item:" + second.id() + ":" + work.id());
       if (leaves) {
-        changes.add("item:" + first.id() + ":" + work.id());
+        changes.addAll(Items.changes(first.id(), work.id(), taken));
       }
+      all.add(new One(work.id(), taken, reasons, verdict(who, command, first, second, work)));
     }
     return CommandResult.of(
             new Moved(first.name(), second.name(), works.size(), there),

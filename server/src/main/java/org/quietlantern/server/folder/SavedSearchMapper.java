@@ -168,6 +168,10 @@ interface SavedSearchMapper {
   @Select("select id, name, folder from saved_search where pid = #{pid} and ended is null")
   Place place(String pid);
 
+  /** Where it lies or lay, ended or not. */
+  @Select("select folder from saved_search where pid = #{pid}")
+  int folderOf(String pid);
+
   /** Names it and puts it into a folder; 0 where that has one of the name already. */
   @Update(
       """

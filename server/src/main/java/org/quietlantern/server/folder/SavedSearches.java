@@ -173,6 +173,7 @@ public class SavedSearches implements CommandKinds {
   /** Brings a saved search back, as a part of a command. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void bringBack(String pid) {
+    folders.requireThere(mapper.folderOf(pid));
     if (mapper.end(pid, null) == 0) {
       throw Refusal.conflict("search-there", "The folder has a saved search of that name again.");
     }

@@ -1,0 +1,65 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { serve, showAt } from '../../test-server';
+import { AccountPage } from '.';
+
+const AGENT = 'Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0';
+const visit = (id: string, here: boolean) => ({
+  id,
+  agent: here ? AGENT : '',
+  began: '2026-11-23T08:00:00Z',
+  last: '2026-11-24T08:00:00Z',
+  here,
+});
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.unstubAllGlobals());
+
+function open() {
+  vi.stubGlobal('matchMedia', () => ({ matches: true, addEventListener: () => {} }));
+  const asked = serve({
+    'GET /api/me/visits': [visit('a1', true), visit('b2', false)],
+    'DELETE /api/me/visits/b2': {},
+    'PUT /api/me/password': {},
+    'GET /api/me': { email: 'ilse@ternhollow.example', groups: [], steward: false },
+  });
+  showAt('/g/group/account', <AccountPage />);
+  return asked;
+}
+
+it('lists visits with what the browser calls itself, and ends one', async () => {
+  const asked = open();
+  const visits = within(await screen.findByRole('region', { name: 'Where you are signed in' }));
+  expect(await visits.findByText('Firefox on Linux')).toBeVisible();
+  expect(visits.getAllByRole('button', { name: /^End the visit/ })).toHaveLength(1);
+  fireEvent.click(visits.getByRole('button', { name: /an unnamed browser/ }));
+  await waitFor(() => expect(asked.some((one) => one.path.endsWith('/visits/b2'))).toBe(true));
+});
+
+it('changes the password with the old one, and keeps what was typed until it is done', async () => {
+  const asked = open();
+  const form = within(await screen.findByRole('region', { name: 'Another password' }));
+  fireEvent.change(form.getByLabelText('Your password'), { target: { value: 'old-words-here' } });
+  fireEvent.change(form.getByLabelText(/^Another one/), { target: { value: 'new-words-here' } });
+  fireEvent.click(form.getByRole('button', { name: 'Change it' }));
+  await waitFor(() =>
+    expect(asked.find((one) => one.path.endsWith('/me/password'))?.body).toEqual({
+      password: 'old-words-here',
+      next: 'new-words-here',
+    }),
+  );
+  await waitFor(() => expect(form.getByLabelText('Your password')).toHaveValue(''));
+});
+
+it('has the colours of the device until others are chosen', async () => {
+  open();
+  const colours = within(await screen.findByRole('group', { name: 'Colours' }));
+  expect(colours.getByRole('button', { name: 'as the device has it' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  fireEvent.click(colours.getByRole('button', { name: 'day' }));
+  expect(document.documentElement.dataset.theme).toBe('daybreak');
+  fireEvent.click(colours.getByRole('button', { name: 'as the device has it' }));
+  expect(document.documentElement.dataset.theme).toBe('nightfall');
+});
