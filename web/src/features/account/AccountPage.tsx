@@ -28,7 +28,7 @@ export function AccountPage() {
       <Visits />
       <section aria-label="In this browser" className="mt-5 max-w-[52rem]">
         <h2 className="small-head">In this browser</h2>
-        <p className="mt-1 flex flex-wrap gap-x-4" role="group" aria-label="Colours">
+        <p className="mt-1 flex flex-wrap items-baseline gap-x-4" role="group" aria-label="Colours">
           Colours:
           {THEMES.map(([theme, name]) => (
             <Act

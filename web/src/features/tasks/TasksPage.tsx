@@ -55,7 +55,7 @@ export function TasksPage() {
         </Link>
       </nav>
       {tasks.length === 0 && <p className="mt-4 max-w-[65ch] text-soft">{NONE[of]}</p>}
-      <ul className="mt-3">
+      <ul className="mt-3 max-w-[52rem]">
         {tasks.map((task) => (
           <li key={task.id} className="border-b border-base-300 py-2">
             <TaskLine task={task} />

@@ -1,6 +1,7 @@
 package org.quietlantern.server.account;
 
 import java.time.Instant;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -32,4 +33,7 @@ interface AddressChangeMapper {
   /** Makes all other links of an account void. */
   @Update("update address_change set used = #{now} where account = #{account} and used is null")
   void forget(int account, Instant now);
+
+  @Delete("delete from address_change where system_until < #{before}")
+  void sweep(Instant before);
 }

@@ -1,6 +1,7 @@
 package org.quietlantern.server.account;
 
 import java.time.Instant;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -23,4 +24,7 @@ interface EntryMapper {
   /** Answers 0 if somebody used it meanwhile. */
   @Update("update entry_link set used = #{now} where code = #{code} and used is null")
   int use(byte[] code, Instant now);
+
+  @Delete("delete from entry_link where until < #{before}")
+  void sweep(Instant before);
 }
