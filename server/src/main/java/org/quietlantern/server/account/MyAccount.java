@@ -75,7 +75,8 @@ class MyAccount {
   private void check(int account, @Nullable String password, String origin) {
     String scope = "own password " + account;
     tries.count(scope, "with this account", origin);
-    if (!work.matches(password == null ? "" : password, accounts.passwordHash(account))) {
+    boolean isOne = password != null && password.length() <= PasswordWork.LONGEST;
+    if (!isOne || !work.matches(password, accounts.passwordHash(account))) {
       throw new Refusal(HttpStatus.FORBIDDEN, "wrong-words", "That is not your password.");
     }
     tries.forget(scope);

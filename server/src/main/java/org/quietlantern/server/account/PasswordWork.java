@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 @Component
 class PasswordWork {
   private static final int SHORTEST = 10;
-  private static final int LONGEST = 200;
+  static final int LONGEST = 200;
   private static final int AT_ONCE = 2;
   private static final int WAITING = 40;
   private final PasswordEncoder passwords;

@@ -381,6 +381,14 @@ interface FolderMapper {
   @Delete("delete from item_reason where id = #{id}")
   void removeReason(int id);
 
+  /** As long as it stands in a folder; 0 where it went elsewhere. */
+  @Delete(
+      """
+      delete from item_reason r using item i
+      where r.id = #{id} and i.id = r.item and i.folder = #{folder}
+      """)
+  int removeReasonIn(int folder, int id);
+
   @Select(
       """
       select m.name from item_reason r join item i on i.id = r.item

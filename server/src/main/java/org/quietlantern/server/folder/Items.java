@@ -122,7 +122,9 @@ public class Items {
 
   /** Takes one reason back, and the item with its last reason. Answers what stays and why. */
   public String removeReason(Member who, int folder, int publication, int reason) {
-    mapper.removeReason(reason);
+    if (mapper.removeReasonIn(folder, reason) == 0) {
+      return "It is not in the folder any more.";
+    }
     if (mapper.removeItem(folder, publication) > 0) {
       return "";
     }

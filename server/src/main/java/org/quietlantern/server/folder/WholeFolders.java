@@ -150,6 +150,9 @@ public class WholeFolders implements CommandKinds {
   /** What an earlier act would put back into a folder that is no more is not undone any more. */
   private static List<String> changes(MergedBefore before) {
     List<String> changes = new ArrayList<>();
+    // Of two that share a folder the later one is undone first.
+    changes.add("whole:" + before.from());
+    changes.add("whole:" + before.to());
     Stream.concat(
             before.items().stream().map(WholeFolderMapper.Went::publication),
             before.same().stream().map(WholeFolderMapper.Same::publication))

@@ -29,6 +29,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class Tasks implements CommandKinds {
   static final int LONGEST = 1_000;
+  private static final int LONGEST_DOI = 300;
   static final String OPEN = "open";
   static final String DONE = "done";
   static final String GIVEN_UP = "given up";
@@ -94,6 +95,9 @@ public class Tasks implements CommandKinds {
   /** Notes something to be looked up; a cited work is looked up once at a time. */
   public TaskGiven add(Member who, UUID command, Noted noted) {
     String text = cleaned(noted.text());
+    if (noted.doi().length() > LONGEST_DOI) {
+      throw Refusal.unusable("doi", "A DOI has 300 characters at most.");
+    }
     return commands.run(
         who,
         command,

@@ -131,6 +131,7 @@ class MyAccountTest {
     Client here = signedIn();
     Client there = signedIn();
     assertThat(change(here, "guess", OTHER).type()).isEqualTo("wrong-words");
+    assertThat(change(here, "x".repeat(100_000), OTHER).type()).isEqualTo("wrong-words");
     assertThat(change(here, TestApp.PASSWORD, "short").type()).isEqualTo("password");
     assertThat(change(here, TestApp.PASSWORD, OTHER).status()).isEqualTo(204);
     assertThat(here.get("/api/me").status()).isEqualTo(200);

@@ -149,6 +149,21 @@ class WholeFoldersTest {
     assertThat(ids(mia, third)).containsExactly(found.get(0));
   }
 
+  @DisplayName("Of two that share a folder the later one is undone first")
+  @Test
+  void twoInARow() {
+    String third = group.folder("Third");
+    keep(mia, first, found.subList(0, 2), "x");
+    UUID before = merge(first, second);
+    UUID later = merge(second, third);
+    assertThat(undo(mia, before).type()).isEqualTo("changed-since");
+    assertThat(ids(mia, third)).hasSize(2);
+    undo(mia, later).ok();
+    undo(mia, before).ok();
+    assertThat(ids(mia, first)).hasSize(2);
+    assertThat(ids(mia, third)).isEmpty();
+  }
+
   @DisplayName("Refused: itself, one that lies in it, a pile, what is of the same name, a stranger")
   @Test
   void refused() {

@@ -172,6 +172,8 @@ class TasksTest {
         .isEqualTo(404);
     assertThat(other.post("/tasks", Map.of("text", "x", "owner", me)).status()).isEqualTo(404);
     assertThat(tove.post("/tasks", Map.of("text", " \n ")).type()).isEqualTo("text");
+    assertThat(tove.post("/tasks", Map.of("text", "x", "doi", "1".repeat(301))).type())
+        .isEqualTo("doi");
     assertThat(tove.post("/tasks", Map.of("text", "x".repeat(1_001))).type()).isEqualTo("text");
     assertThat(tove.post("/tasks", Map.of("text", "x", "due", "soon")).status())
         .isBetween(400, 422);
