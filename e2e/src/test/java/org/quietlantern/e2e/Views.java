@@ -56,7 +56,6 @@ final class Views {
         List.of(
             "/catalogue/headings?h=Lepidoptera",
             "/account",
-            "/tasks",
             "/report?of=" + names.get(0),
             "/compare?one=" + names.get(0) + "&other=" + names.get(1))) {
       ilse.page().navigate(lantern.address() + group + address);
