@@ -1,6 +1,7 @@
 export { AccessWord, isReadHere } from './AccessWord';
 export { Act } from './Act';
 export { leaving, neighboursOf } from './cameFrom';
+export { Choice } from './Choice';
 export { ChooseFile } from './ChooseFile';
 export { Dialog } from './Dialog';
 export { DialogForm } from './DialogForm';

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Act, counted, Failed, people, useAddress, Waiting } from '../../ui';
+import { Act, Choice, counted, Failed, people, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { RequestLine, useRequests } from '../text';
@@ -96,17 +96,5 @@ export function RequestsPage() {
         )}
       </p>
     </div>
-  );
-}
-
-function Choice({ on, to, children }: { on: boolean; to: string; children: React.ReactNode }) {
-  return (
-    <Link
-      className={`act ${on ? 'font-semibold underline' : ''}`}
-      aria-current={on ? 'true' : undefined}
-      to={to}
-    >
-      {children}
-    </Link>
   );
 }

@@ -95,6 +95,11 @@ function Acts({ task, onAsk }: { task: Task; onAsk: (asked: Asked) => void }) {
         <Act disabled={state.isPending} onClick={() => state.mutate({ state: 'open', word: '' })}>
           Open it again
         </Act>
+        {state.error && (
+          <span role="alert" className="ml-3 text-error">
+            {state.error.message}
+          </span>
+        )}
       </p>
     );
   }

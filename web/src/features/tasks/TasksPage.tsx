@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Act, Failed, useAddress, Waiting } from '../../ui';
+import { Act, Choice, Failed, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useTasks, type Which } from './api';
@@ -40,14 +40,9 @@ export function TasksPage() {
       </Title>
       <nav aria-label="Which tasks" className="flex flex-wrap gap-x-4">
         {choices.map(([which, name, n]) => (
-          <Link
-            key={which}
-            className={`act ${of === which ? 'font-semibold underline' : ''}`}
-            aria-current={of === which ? 'true' : undefined}
-            to={address.to('of', which, 'from')}
-          >
+          <Choice key={which} on={of === which} to={address.to('of', which, 'from')}>
             {name} {n.toLocaleString('en-GB')}
-          </Link>
+          </Choice>
         ))}
         {mayWrite(here) && <Act onClick={() => setNew(true)}>Note something…</Act>}
         <Link className="act" to={`/g/${here.id}/notes?kind=task&open=yes`}>

@@ -1,6 +1,7 @@
 package org.quietlantern.server.account;
 
-import org.quietlantern.server.platform.Hash;
+import java.util.Optional;
+import org.quietlantern.server.platform.Codes;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
@@ -16,10 +17,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class Entries {
-  private static final int LONGEST_CODE = 100;
   private final EntryMapper mapper;
-  private final AccountMapper accounts;
-  private final Accounts people;
+  private final Accounts accounts;
   private final PasswordWork work;
   private final SystemTime system;
   private final TransactionTemplate transaction;
@@ -33,14 +32,12 @@ class Entries {
 
   Entries(
       EntryMapper mapper,
-      AccountMapper accounts,
-      Accounts people,
+      Accounts accounts,
       PasswordWork work,
       SystemTime system,
       PlatformTransactionManager transactions) {
     this.mapper = mapper;
     this.accounts = accounts;
-    this.people = people;
     this.work = work;
     this.system = system;
     this.transaction = new TransactionTemplate(transactions);
@@ -49,14 +46,11 @@ class Entries {
   /** Unknown for a code that nobody was given; gone for one that was used or is too old. */
   EntryShown look(@Nullable String code) {
     EntryMapper.Link link = open(code);
-    return new EntryShown(link.email(), accounts.findLogin(link.email()) != null);
+    return new EntryShown(link.email(), accounts.find(link.email()).isPresent());
   }
 
   private EntryMapper.Link open(@Nullable String code) {
-    if (code == null || code.length() > LONGEST_CODE) {
-      throw Refusal.unknown();
-    }
-    EntryMapper.Link link = mapper.find(Hash.of(code));
+    EntryMapper.Link link = mapper.find(Codes.hash(code));
     if (link == null) {
       throw Refusal.unknown();
     }
@@ -83,7 +77,7 @@ class Entries {
     String hash = work.chosen(password);
     return transaction.execute(
         status -> {
-          if (mapper.use(Hash.of(code), system.now()) == 0) {
+          if (mapper.use(Codes.hash(code), system.now()) == 0) {
             throw gone("This link was used already.");
           }
           return account(link, hash, known);
@@ -91,10 +85,10 @@ class Entries {
   }
 
   private int account(EntryMapper.Link link, String hash, String zone) {
-    AccountMapper.Login login = accounts.findLogin(link.email());
-    int account = login == null ? accounts.add(link.email(), hash, zone) : login.id();
-    if (login != null) {
-      people.setPassword(account, hash);
+    Optional<Integer> known = accounts.find(link.email());
+    int account = known.orElseGet(() -> accounts.make(link.email(), hash, zone));
+    if (known.isPresent()) {
+      accounts.setPassword(account, hash);
     }
     if (link.steward()) {
       accounts.makeSteward(account);

@@ -3,11 +3,9 @@ package org.quietlantern.server.account;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import org.quietlantern.core.mail.MailAddress;
+import org.quietlantern.server.mail.Letter;
 import org.quietlantern.server.platform.Codes;
-import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.Zones;
 import org.quietlantern.server.platform.job.Job;
@@ -21,7 +19,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class Forgotten implements Job {
-  private static final int CODE_BYTES = 32;
   private static final Duration OPEN = Duration.ofHours(1);
 
   /** Links of one address that may be open at once; who asks for more finds those. */
@@ -53,10 +50,7 @@ class Forgotten implements Job {
   /** The same answer for every address; refused where one asks very often, as with passwords. */
   void ask(@Nullable String email, String origin) {
     letters.requireMail();
-    String address =
-        MailAddress.read(email == null ? "" : email)
-            .map(MailAddress::text)
-            .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
+    String address = Letter.to(email).text();
     transaction.executeWithoutResult(
         status -> {
           tries.count("forgotten " + address, "with this address", origin);
@@ -94,9 +88,9 @@ class Forgotten implements Job {
     if (login == null || mapper.open(email, now) >= MOST) {
       return;
     }
-    String code = Codes.random(CODE_BYTES);
+    String code = Codes.ofLink();
     Instant until = now.plus(OPEN);
-    mapper.addLink(Hash.of(code), email, until);
+    mapper.addLink(Codes.hash(code), email, until);
     letters.link(
         email,
         "Another password for Quiet Lantern",

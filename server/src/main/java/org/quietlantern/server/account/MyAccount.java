@@ -3,9 +3,8 @@ package org.quietlantern.server.account;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import org.quietlantern.core.mail.MailAddress;
+import org.quietlantern.server.mail.Letter;
 import org.quietlantern.server.platform.Codes;
-import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
@@ -23,9 +22,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Service
 class MyAccount {
-  private static final int CODE_BYTES = 32;
   private static final Duration OPEN = Duration.ofHours(1);
-  private static final int LONGEST_CODE = 100;
 
   /** Letters to new addresses that an account causes in an hour. */
   private static final int MOST = 3;
@@ -89,10 +86,7 @@ class MyAccount {
   void askForAddress(
       int account, @Nullable String email, @Nullable String password, String origin) {
     letters.requireMail();
-    String address =
-        MailAddress.read(email == null ? "" : email)
-            .map(MailAddress::text)
-            .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
+    String address = Letter.to(email).text();
     check(account, password, origin);
     transaction.executeWithoutResult(status -> write(account, address));
   }
@@ -105,9 +99,9 @@ class MyAccount {
           "too-many-letters",
           "Three addresses were asked within an hour. Try again later.");
     }
-    String code = Codes.random(CODE_BYTES);
+    String code = Codes.ofLink();
     Instant until = now.plus(OPEN);
-    changes.add(Hash.of(code), account, address, until);
+    changes.add(Codes.hash(code), account, address, until);
     if (accounts.findLogin(address) == null) {
       letters.link(
           address,
@@ -127,11 +121,9 @@ class MyAccount {
 
   /** Gives the account the address in which its link was found; answers the address. */
   String confirm(@Nullable String code) {
-    if (code == null || code.length() > LONGEST_CODE) {
-      throw Refusal.unknown();
-    }
+    byte[] link = Codes.hash(code);
     AddressChangeMapper.Row row =
-        Optional.ofNullable(changes.find(Hash.of(code))).orElseThrow(Refusal::unknown);
+        Optional.ofNullable(changes.find(link)).orElseThrow(Refusal::unknown);
     Instant now = system.now();
     if (!row.systemUntil().isAfter(now)) {
       throw gone("This link is too old.");
@@ -139,7 +131,7 @@ class MyAccount {
     try {
       transaction.executeWithoutResult(
           status -> {
-            if (changes.use(Hash.of(code), now) == 0) {
+            if (changes.use(link, now) == 0) {
               throw gone("This link was used already.");
             }
             String before = accounts.email(row.account());

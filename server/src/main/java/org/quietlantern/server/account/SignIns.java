@@ -9,7 +9,6 @@ import org.springframework.stereotype.Service;
 @Service
 class SignIns {
   private static final int LONGEST_ADDRESS = 320;
-  private static final int LONGEST_PASSWORD = 200;
   private final Tries tries;
   private final Accounts accounts;
   private final PasswordWork work;
@@ -32,7 +31,7 @@ class SignIns {
     if (email == null || password == null) {
       throw Refusal.unusable("sign-in", "Both address and password are needed.");
     }
-    if (email.length() > LONGEST_ADDRESS || password.length() > LONGEST_PASSWORD) {
+    if (email.length() > LONGEST_ADDRESS || password.length() > PasswordWork.LONGEST) {
       throw Refusal.unusable(
           "sign-in", "An address has at most 320 characters, a password at most 200.");
     }

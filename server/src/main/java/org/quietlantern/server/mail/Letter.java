@@ -3,6 +3,7 @@ package org.quietlantern.server.mail;
 import java.util.Map;
 import org.quietlantern.core.mail.MailAddress;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
 
 /**
  * A letter that is to be written.
@@ -16,4 +17,11 @@ public record Letter(
     String subject,
     String template,
     Map<String, String> values,
-    @Nullable Integer group) {}
+    @Nullable Integer group) {
+
+  /** To whom a letter is to go; refused, in its field of a form, where that is no address. */
+  public static MailAddress to(@Nullable String email) {
+    return MailAddress.read(email == null ? "" : email)
+        .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
+  }
+}

@@ -19,7 +19,6 @@ import org.quietlantern.server.mail.Letter;
 import org.quietlantern.server.mail.Outbox;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Codes;
-import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
@@ -33,7 +32,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Invitations implements CommandKinds {
   private static final Set<String> ROLES = Set.of("coordinator", "member", "guest");
-  private static final int CODE_BYTES = 32;
   private static final Duration OPEN = Duration.ofDays(7);
   private static final String WHO = "A coordinator of the group asks people in.";
   private final CommandKind<InvitationMade, Made> invite =
@@ -125,9 +123,7 @@ public class Invitations implements CommandKinds {
   /** Asks somebody in; a second letter to the same address makes the first one's link void. */
   public InvitationMade invite(Member who, UUID command, String email, String role) {
     who.requireCoordinator(WHO);
-    MailAddress to =
-        MailAddress.read(email == null ? "" : email)
-            .orElseThrow(() -> Refusal.unusable("email", "That is no e-mail address."));
+    MailAddress to = Letter.to(email);
     refuseUnknownRole(role);
     return commands.run(
         who,
@@ -140,7 +136,7 @@ public class Invitations implements CommandKinds {
           if (replaced != null) {
             mapper.takeBack(replaced, now);
           }
-          String code = Codes.random(CODE_BYTES);
+          String code = Codes.ofLink();
           Instant until = system.now().plus(OPEN);
           String pid = ids.next();
           int id =
@@ -150,7 +146,7 @@ public class Invitations implements CommandKinds {
                       who.group(),
                       to.text(),
                       role,
-                      Hash.of(code),
+                      Codes.hash(code),
                       who.id(),
                       outbox.write(letter(who, to, role, code, until)),
                       now,

@@ -8,7 +8,7 @@ import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.Codes;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
@@ -21,7 +21,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Coming into a group by the link of an invitation: once, for its address, within its days. */
 @Service
 class Joining {
-  private static final int LONGEST_CODE = 100;
   private final InvitationMapper mapper;
   private final Groups groups;
   private final Accounts accounts;
@@ -82,10 +81,7 @@ class Joining {
   }
 
   private InvitationMapper.Row open(@Nullable String code) {
-    if (code == null || code.length() > LONGEST_CODE) {
-      throw Refusal.unknown();
-    }
-    InvitationMapper.Row row = mapper.byCode(Hash.of(code));
+    InvitationMapper.Row row = mapper.byCode(Codes.hash(code));
     if (row == null) {
       throw Refusal.unknown();
     }

@@ -96,7 +96,7 @@ interface TaskMapper {
   @Select("select pid, body from task where grp = #{group} and pid = any(#{pids})")
   List<Name> names(int group, String[] pids);
 
-  /** Who looks a cited work up already; empty where nobody does. */
+  /** The open task for a cited work; null where there is none. */
   @Select(
       """
       select pid from task
