@@ -36,6 +36,20 @@ public record SearchContext(
     trees = Map.copyOf(trees);
   }
 
+  /** The same for somebody who may read what everybody may, and nothing else. */
+  public SearchContext fromOutside() {
+    return new SearchContext(
+        today,
+        zone,
+        Holdings.NONE,
+        List.of(),
+        journals,
+        trees,
+        headings,
+        InsideTexts.NONE,
+        edition + "/outside");
+  }
+
   /** Nothing is known but the day. */
   public static SearchContext on(LocalDate today, ZoneId zone) {
     return new SearchContext(

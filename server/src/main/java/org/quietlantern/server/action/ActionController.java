@@ -1,6 +1,7 @@
 package org.quietlantern.server.action;
 
 import java.util.UUID;
+import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.Member;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -25,6 +26,7 @@ class ActionController {
 
   /** Cheap enough to ask every few seconds: 304 while nothing happened. */
   @GetMapping("/changes")
+  @FolderGuestsMay
   ResponseEntity<Happenings.Changes> changes(Member me, @RequestParam long since) {
     return happenings
         .since(me, since)

@@ -65,11 +65,32 @@ interface ActionMapper {
   @Select("select coalesce(max(no), 0) from action where grp = #{group}")
   long latest(int group);
 
+  /** The same of what was done in folders that a member sees. */
+  @Select(
+      """
+      select coalesce(max(no), 0) from action where grp = #{group} and about && (
+        select array_agg('folder:' || f.pid) from folder f
+        join folders_of(#{membership}) v on v.folder = f.id)
+      """)
+  long latestInFolders(int group, int membership);
+
+  /** Kinds of what was done in folders that a member sees. */
+  @Select(
+      """
+      select distinct what from action
+      where grp = #{group} and no > #{since} and visible_to = 'group' and about && (
+        select array_agg('folder:' || f.pid) from folder f
+        join folders_of(#{membership}) v on v.folder = f.id)
+      order by what
+      """)
+  List<String> sinceInFolders(int group, int membership, long since);
+
   @Select(
       """
       select distinct what from action
       where grp = #{group} and no > #{since}
         and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+        and not (about && (select hidden_from(#{membership})))
       order by what
       """)
   List<String> since(int group, int membership, long since);
@@ -96,7 +117,20 @@ interface ActionMapper {
       from action
       where grp = #{group} and what <> all(#{untold}::text[])
         and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+        and not (about && (select hidden_from(#{membership})))
       """;
+
+  /**
+   * What a member may do with all the folders that something is about: {@code edit}, less, or
+   * {@code nothing} where one of them is hidden; null where it is about none.
+   */
+  @Select(
+      """
+      select case when bool_or(v.may is null) then 'nothing' else min(v.may)::text end
+      from folder f left join folders_of(#{membership}) v on v.folder = f.id
+      where 'folder:' || f.pid = any(#{about}::text[])
+      """)
+  String mayDoIn(int membership, String[] about);
 
   /** By others and by the lantern, the latest first. */
   @Select(

@@ -27,10 +27,16 @@ public class Happenings {
   /** Empty while nothing happened since that number. */
   @Transactional(readOnly = true)
   public Optional<Changes> since(Member me, long since) {
-    long latest = mapper.latest(me.group());
+    long latest =
+        me.onlyFolders() ? mapper.latestInFolders(me.group(), me.id()) : mapper.latest(me.group());
     return latest == since
         ? Optional.empty()
-        : Optional.of(new Changes(latest, mapper.since(me.group(), me.id(), since)));
+        : Optional.of(
+            new Changes(
+                latest,
+                me.onlyFolders()
+                    ? mapper.sinceInFolders(me.group(), me.id(), since)
+                    : mapper.since(me.group(), me.id(), since)));
   }
 
   /**

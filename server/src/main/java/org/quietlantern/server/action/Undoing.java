@@ -10,6 +10,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.Zones;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Takes back what a member did. */
@@ -52,6 +53,7 @@ public class Undoing {
     if (action == null || action.membership() == null || action.membership() != who.id()) {
       throw Refusal.unknown();
     }
+    refuseWithoutRight(who, action);
     CommandKind<?, ?> kind = kinds.getOrDefault(action.what(), UNDO);
     ActionMapper.ChangedSince later =
         mapper.changedSince(who.group(), action.changes(), action.no());
@@ -65,6 +67,18 @@ public class Undoing {
     return CommandKind.done(new Undone(action.what(), note))
         .changing(List.of(action.changes()))
         .about(Stream.of(action.about()).map(Subject::of).toList());
+  }
+
+  /** Whoever may not change a folder any more does not change it by an undo. */
+  private void refuseWithoutRight(Member who, ActionMapper.Row action) {
+    String may = mapper.mayDoIn(who.id(), action.about());
+    if ("nothing".equals(may)) {
+      throw Refusal.unknown();
+    }
+    if (may != null && !may.equals("edit")) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN, "not-yours", "You may only read that folder now, so it stays.");
+    }
   }
 
   private static String changedSince(Member who, ActionMapper.ChangedSince later) {

@@ -53,10 +53,10 @@ public class AlertChanges implements CommandKinds {
       CommandKind.of("alert.state", Alerts.AlertLine.class, StateBefore.class, this::back);
 
   private final CommandKind<Alerts.AlertLine, ChosenBefore> change =
-      CommandKind.of("alert.change", Alerts.AlertLine.class, ChosenBefore.class, this::back);
+      new CommandKind<>("alert.change", Alerts.AlertLine.class, ChosenBefore.class, this::back);
 
   private final CommandKind<SearchEnded, SearchBefore> endSearch =
-      CommandKind.of("search.end", SearchEnded.class, SearchBefore.class, this::back);
+      new CommandKind<>("search.end", SearchEnded.class, SearchBefore.class, this::back);
 
   /**
    * What a member chooses of an alert.
@@ -184,15 +184,13 @@ public class AlertChanges implements CommandKinds {
     if (wanted.hour() == null) {
       throw Refusal.unusable("hour", "An hour is needed, as 05:00.");
     }
-    if (folders.isPile(who, wanted.folder())) {
-      throw Refusal.unusable("pile", "What an alert keeps is the group's: choose a shared folder.");
-    }
     int id = alerts.id(who, pid);
     AlertMapper.Chosen chosen =
         new AlertMapper.Chosen(
-            rhythm.text(), wanted.hour(), wanted.asked(), folders.id(who, wanted.folder()));
+            rhythm.text(), wanted.hour(), wanted.asked(), folders.idToEdit(who, wanted.folder()));
     AlertMapper.Chosen before = mapper.chosen(id);
     choose(id, chosen);
+    folders.refuseUnseen(who.group());
     return CommandResult.of(Alerts.line(alerts.get(who, pid)), new ChosenBefore(id, before))
         .changing(Subject.Of.ALERT, pid);
   }
@@ -213,6 +211,7 @@ public class AlertChanges implements CommandKinds {
   }
 
   private CommandResult<SearchEnded, SearchBefore> endedSearch(Member who, String search) {
+    searches.requireEdit(who, search);
     String name = searches.get(who, search).name();
     String watching = searches.get(who, search).alert();
     Integer id = watching == null ? null : alerts.id(who, watching);
@@ -251,14 +250,15 @@ public class AlertChanges implements CommandKinds {
     }
   }
 
-  private String back(ChosenBefore before) {
+  private String back(Member who, UUID command, ChosenBefore before) {
     folders.requireThere(before.chosen().folder());
     choose(before.alert(), before.chosen());
+    folders.refuseUnseen(who.group());
     return "";
   }
 
-  private String back(SearchBefore before) {
-    searches.bringBack(before.search());
+  private String back(Member who, UUID command, SearchBefore before) {
+    searches.bringBack(who, before.search());
     if (before.alert() != null) {
       setBack(before.alert(), before.state(), before.gathering());
     }

@@ -43,7 +43,7 @@ final class AtomWriter {
     xml.writeDefaultNamespace(ATOM);
     element("id", feed.id());
     element("title", feed.title());
-    element("subtitle", "What Quiet Lantern found for " + feed.group());
+    element("subtitle", feed.subtitle());
     element("updated", time(feed.updated()));
     link("self", "application/atom+xml", feed.self());
     link("first", "application/atom+xml", feed.first());
@@ -51,7 +51,7 @@ final class AtomWriter {
       link("next", "application/atom+xml", feed.next());
     }
     link("alternate", "text/html", feed.alternate());
-    person(feed.group());
+    person(feed.author());
     element("generator", "Quiet Lantern");
     for (AtomFeed.Entry entry : feed.entries()) {
       entry(entry);
@@ -74,26 +74,28 @@ final class AtomWriter {
     if (!publication.doi().isEmpty()) {
       link("related", "text/html", "https://doi.org/" + publication.doi());
     }
-    category(CLASS, entry.newClass(), entry.newClass());
+    if (entry.newClass() != null) {
+      category(CLASS, entry.newClass(), entry.newClass());
+    }
     for (Relations.Notice notice : publication.relations().notices()) {
       category(NOTICE, notice.kind(), notice.kind());
     }
     for (HeadingUse heading : publication.headings()) {
       category(HEADING, heading.uri(), heading.label());
     }
-    element("summary", summary(publication));
+    element("summary", summary(publication, entry.abstractText()));
     xml.writeEndElement();
   }
 
-  private static String summary(Publication publication) {
+  private static String summary(Publication publication, String abstractText) {
     StringBuilder summary = new StringBuilder();
     for (Relations.Notice notice : publication.relations().notices()) {
       summary.append("This has a ").append(notice.kind());
       summary.append(notice.doi().isEmpty() ? "" : ", doi:" + notice.doi()).append(".\n\n");
     }
     summary.append(PlainCitation.of(publication));
-    if (!publication.abstractText().isEmpty()) {
-      summary.append("\n\n").append(publication.abstractText());
+    if (!abstractText.isEmpty()) {
+      summary.append("\n\n").append(abstractText);
     }
     return summary.toString();
   }

@@ -147,6 +147,7 @@ public class Feeds implements CommandKinds {
     return new AtomFeed(
         AtomFeed.id(installation, "feed:" + row.pid()),
         row.alertName(),
+        "What Quiet Lantern found for " + row.groupName(),
         row.groupName(),
         before == 0 ? address : address + "?before=" + before,
         address,
@@ -161,6 +162,7 @@ public class Feeds implements CommandKinds {
     return new AtomFeed.Entry(
         AtomFeed.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
         stored.publication(),
+        stored.publication().abstractText(),
         properties.stableLink(stored.pid()),
         told.findingClass(),
         told.came(),

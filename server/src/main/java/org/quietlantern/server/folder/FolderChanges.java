@@ -40,16 +40,17 @@ public class FolderChanges implements CommandKinds {
   private final Calendar calendar;
 
   private final CommandKind<Folders.FolderName, FolderBefore> change =
-      CommandKind.of("folder.change", Folders.FolderName.class, FolderBefore.class, this::rename);
+      new CommandKind<>(
+          "folder.change", Folders.FolderName.class, FolderBefore.class, this::rename);
 
   private final CommandKind<Folders.FolderName, FolderEnded> end =
-      CommandKind.of("folder.end", Folders.FolderName.class, FolderEnded.class, this::back);
+      new CommandKind<>("folder.end", Folders.FolderName.class, FolderEnded.class, this::back);
 
   private final CommandKind<TakenOut, ItemsBefore> takeOut =
       CommandKind.of("item.take-out", TakenOut.class, ItemsBefore.class, this::putBack);
 
   private final CommandKind<SavedSearch, SearchBefore> changeSearch =
-      CommandKind.of("search.change", SavedSearch.class, SearchBefore.class, this::rename);
+      new CommandKind<>("search.change", SavedSearch.class, SearchBefore.class, this::rename);
 
   private final CommandKind<Ended, BroughtBack> bringBack =
       CommandKind.of("bin.back", Ended.class, BroughtBack.class, this::endAgain);
@@ -107,13 +108,13 @@ public class FolderChanges implements CommandKinds {
 
   private CommandResult<Folders.FolderName, FolderBefore> changed(
       Member who, String pid, FolderWanted wanted) {
-    FolderMapper.Folder folder = folders.get(who, pid);
+    FolderMapper.Folder folder = folders.toEdit(who, pid);
     String clean = Folders.cleaned(wanted.name());
     String description =
         wanted.description() == null
             ? folder.description()
             : Text.atMost(LONGEST_DESCRIPTION, Text.clean(wanted.description()));
-    Integer into = wanted.parent() == null ? null : folders.get(who, wanted.parent()).id();
+    Integer into = wanted.parent() == null ? null : folders.toEdit(who, wanted.parent()).id();
     if (folder.pile() && into != null) {
       throw Refusal.unusable("pile", "Your pile stays where it is.");
     }
@@ -125,6 +126,7 @@ public class FolderChanges implements CommandKinds {
       throw Folders.nameTaken(clean);
     }
     mapper.describe(folder.id(), description);
+    folders.refuseUnseen(who.group());
     return CommandResult.of(
             new Folders.FolderName(folder.pid(), clean),
             new FolderBefore(folder.id(), before.name(), before.parent(), folder.description()))
@@ -138,10 +140,11 @@ public class FolderChanges implements CommandKinds {
   }
 
   private CommandResult<Folders.FolderName, FolderEnded> ended(Member who, String pid) {
-    FolderMapper.Folder folder = folders.get(who, pid);
+    FolderMapper.Folder folder = folders.toEdit(who, pid);
     if (folder.pile()) {
       throw Refusal.unusable("pile", "Your pile cannot be ended; what is in it can be taken out.");
     }
+    mapper.liftHidden(folder.id(), who.id());
     List<String> inside = mapper.inside(folder.id());
     if (!inside.isEmpty()) {
       throw Refusal.conflict(
@@ -167,7 +170,7 @@ public class FolderChanges implements CommandKinds {
   }
 
   private CommandResult<TakenOut, ItemsBefore> taken(Member who, String pid, List<String> ids) {
-    FolderMapper.Folder folder = folders.get(who, pid);
+    FolderMapper.Folder folder = folders.toEdit(who, pid);
     List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, Keeping.MOST);
     List<Items.Taken> taken = new ArrayList<>();
     works.forEach(work -> taken.addAll(items.takeOut(folder.id(), work.id())));
@@ -189,9 +192,9 @@ public class FolderChanges implements CommandKinds {
 
   private CommandResult<SavedSearch, SearchBefore> changedSearch(
       Member who, String pid, String name, String folder) {
-    saved.get(who, pid);
+    saved.requireEdit(who, pid);
     String clean = SavedSearches.cleaned(name);
-    FolderMapper.Folder into = folders.get(who, folder);
+    FolderMapper.Folder into = folders.toEdit(who, folder);
     if (into.pile()) {
       throw Refusal.unusable("pile", "Saved searches stand in folders of the group.");
     }
@@ -199,6 +202,7 @@ public class FolderChanges implements CommandKinds {
     if (searches.change(pid, clean, into.id()) == 0) {
       throw SavedSearches.nameTaken(clean);
     }
+    folders.refuseUnseen(who.group());
     return CommandResult.of(
             saved.get(who, pid), new SearchBefore(pid, before.name(), before.folder()))
         .changing(List.of("search:" + pid + ":place"))
@@ -209,10 +213,9 @@ public class FolderChanges implements CommandKinds {
   @Transactional(readOnly = true)
   public List<Ended> bin(Member who) {
     Stream<Ended> ofFolders =
-        mapper.ended(who.group()).stream()
-            .map(f -> new Ended("folder", f.pid(), f.name(), f.ended()));
+        mapper.ended(who.id()).stream().map(f -> new Ended("folder", f.pid(), f.name(), f.ended()));
     Stream<Ended> ofSearches =
-        searches.ended(who.group()).stream()
+        searches.ended(who.id()).stream()
             .map(s -> new Ended("search", s.pid(), s.name(), s.ended()));
     return Stream.concat(ofFolders, ofSearches)
         .sorted(Comparator.comparing(Ended::at).reversed())
@@ -231,14 +234,15 @@ public class FolderChanges implements CommandKinds {
             .findFirst()
             .orElseThrow(Refusal::unknown);
     if (ended.kind().equals("search")) {
-      saved.bringBack(id);
+      saved.bringBack(who, id);
       return CommandResult.of(ended, new BroughtBack(id, null, ended.at()))
           .changing(Subject.Of.SEARCH, id);
     }
     Optional<FolderMapper.Ended> folder =
-        mapper.ended(who.group()).stream().filter(one -> one.pid().equals(id)).findFirst();
+        mapper.ended(who.id()).stream().filter(one -> one.pid().equals(id)).findFirst();
     int row = folder.orElseThrow().id();
-    restoreFolder(row);
+    folders.requireEdit(who, row);
+    restoreFolder(who, row);
     return CommandResult.of(ended, new BroughtBack(id, row, ended.at()))
         .changing(Subject.Of.FOLDER, id);
   }
@@ -252,11 +256,12 @@ public class FolderChanges implements CommandKinds {
     return "";
   }
 
-  private void restoreFolder(int folder) {
+  private void restoreFolder(Member who, int folder) {
     mapper.liftOut(folder);
     if (mapper.end(folder, null) == 0) {
       throw Folders.nameTaken(mapper.place(folder).name());
     }
+    folders.refuseUnseen(who.group());
   }
 
   @Override
@@ -264,18 +269,19 @@ public class FolderChanges implements CommandKinds {
     return List.of(change, end, takeOut, changeSearch, bringBack);
   }
 
-  private String rename(FolderBefore before) {
+  private String rename(Member who, UUID command, FolderBefore before) {
     if (mapper.change(before.folder(), before.name(), before.parent()) == 0) {
       throw Folders.nameTaken(before.name());
     }
     if (before.description() != null) {
       mapper.describe(before.folder(), before.description());
     }
+    folders.refuseUnseen(who.group());
     return "";
   }
 
-  private String back(FolderEnded before) {
-    restoreFolder(before.folder());
+  private String back(Member who, UUID command, FolderEnded before) {
+    restoreFolder(who, before.folder());
     return "";
   }
 
@@ -284,10 +290,11 @@ public class FolderChanges implements CommandKinds {
     return "";
   }
 
-  private String rename(SearchBefore before) {
+  private String rename(Member who, UUID command, SearchBefore before) {
     if (searches.change(before.search(), before.name(), before.folder()) == 0) {
       throw SavedSearches.nameTaken(before.name());
     }
+    folders.refuseUnseen(who.group());
     return "";
   }
 }

@@ -2,6 +2,7 @@ package org.quietlantern.server.folder;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyRequest;
@@ -75,6 +76,7 @@ class FolderController {
 
   /** Folders of the group, and the pile of the member. */
   @GetMapping("/folders")
+  @FolderGuestsMay
   List<Folders.FolderLine> folders(Member me) {
     return folders.list(me);
   }
@@ -142,6 +144,7 @@ class FolderController {
    * other way round.
    */
   @GetMapping("/folders/{folder}")
+  @FolderGuestsMay
   FolderReading.FolderView folder(
       Member me,
       @PathVariable String folder,
@@ -158,6 +161,7 @@ class FolderController {
   /** Rows of a folder, by ids. */
   @PostMapping("/folders/{folder}/rows")
   @GuestsMay
+  @FolderGuestsMay
   List<FolderReading.FolderItem> rows(
       Member me, @PathVariable String folder, @RequestBody WantedRows body) {
     return reading.rows(me, folder, body.ids());
@@ -236,6 +240,7 @@ class FolderController {
   @GetMapping(
       path = "/folders/{folder}/export.ris",
       produces = "application/x-research-info-systems")
+  @FolderGuestsMay
   ResponseEntity<byte[]> exportRis(Member me, @PathVariable String folder) {
     FolderReading.RisFile file = reading.ris(me, folder);
     String name = file.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".ris";

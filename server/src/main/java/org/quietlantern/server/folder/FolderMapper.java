@@ -14,14 +14,41 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface FolderMapper {
-  record Folder(int id, String pid, String name, boolean pile, String parent, String description) {
-    /** Who is told of what is done in it. */
+  /**
+   * A folder as somebody sees it who may.
+   *
+   * @param parent the one in which it lies, where they see that too
+   * @param may what they may do in it: {@code read}, {@code remark} or {@code edit}
+   * @param closed whether it is for some of the group only; piles are
+   */
+  record Folder(
+      int id,
+      String pid,
+      String name,
+      boolean pile,
+      @Nullable String parent,
+      String description,
+      String may,
+      boolean closed) {
+    /** Who is told of what is done in it, of those who see it. */
     Audience audience() {
       return pile ? Audience.ME : Audience.GROUP;
     }
+
+    boolean allows(FolderRight wanted) {
+      return FolderRight.read(may).orElseThrow().allows(wanted);
+    }
   }
 
-  record Listed(String pid, String name, boolean pile, String parent, int items, int searches) {}
+  record Listed(
+      String pid,
+      String name,
+      boolean pile,
+      @Nullable String parent,
+      String may,
+      boolean closed,
+      int items,
+      int searches) {}
 
   /**
    * @param publication row number of the work as it is known now
@@ -56,32 +83,30 @@ interface FolderMapper {
 
   record KeptIn(int publication, String pid, String name) {}
 
-  @Select(
+  String SEEN =
       """
-      select id, pid, name, owner is not null as pile,
-        (select p.pid from folder p where p.id = folder.parent) as parent, description
-      from folder
-      where grp = #{group} and pid = #{pid} and ended is null
-        and (owner is null or owner = #{membership})
-      """)
-  Folder find(int group, int membership, String pid);
+      with seen as materialized (select * from folders_of(#{membership}))
+      select f.id, f.pid, f.name, f.owner is not null as pile, p.pid as parent, f.description,
+        v.may, v.closed
+      from folder f join seen v on v.folder = f.id
+      left join (select p.id, p.pid from folder p join seen on seen.folder = p.id) p
+        on p.id = f.parent
+      """;
+
+  /** One that is there and that the member may see. */
+  @Select(SEEN + " where f.pid = #{pid} and f.ended is null")
+  Folder find(int membership, String pid);
+
+  /** The same by its row number, ended or not. */
+  @Select(SEEN + " where f.id = #{id}")
+  Folder byId(int membership, int id);
 
   @Select(
       """
-      select id, pid, name, owner is not null as pile,
-        (select p.pid from folder p where p.id = folder.parent) as parent, description
-      from folder
-      where grp = #{group} and (owner is null or owner = #{membership}) and id = #{id}
+      select f.pid as id, f.name from folder f join folders_of(#{membership}) v on v.folder = f.id
+      where f.pid = any(#{folders})
       """)
-  Folder byId(int group, int membership, int id);
-
-  @Select(
-      """
-      select pid as id, name from folder
-      where grp = #{group} and pid = any(#{folders})
-        and (owner is null or owner = #{membership})
-      """)
-  List<Folders.FolderName> names(int group, int membership, String[] folders);
+  List<Folders.FolderName> names(int membership, String[] folders);
 
   @Select(
       """
@@ -99,17 +124,17 @@ interface FolderMapper {
 
   @Select(
       """
-      select f.pid, f.name, f.owner is not null as pile,
-        (select p.pid from folder p where p.id = f.parent) as parent,
+      with seen as materialized (select * from folders_of(#{membership}))
+      select f.pid, f.name, f.owner is not null as pile, v.may, v.closed,
+        (select p.pid from folder p join seen on seen.folder = p.id where p.id = f.parent) as parent,
         (select count(distinct coalesce(p.canonical, p.id)) from item i
           join publication p on p.id = i.publication where i.folder = f.id)::int as items,
         (select count(*) from saved_search s
           where s.folder = f.id and s.ended is null)::int as searches
-      from folder f
-      where f.grp = #{group} and f.ended is null and (f.owner is null or f.owner = #{membership})
+      from folder f join seen v on v.folder = f.id where f.ended is null
       order by f.owner is not null, lower(f.name), f.id
       """)
-  List<Listed> list(int group, int membership);
+  List<Listed> list(int membership);
 
   @Select(
       """
@@ -188,18 +213,18 @@ interface FolderMapper {
       """)
   List<Reason> reasons(int folder, Integer[] publications);
 
-  /** Items in folders of the group that a member kept there. */
+  /** Items in folders that the whole group sees, which a member kept there. */
   @Select(
       """
       select i.id, i.folder, f.name as folder_name, i.publication, i.at, i.place
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
-      where f.grp = #{group} and f.owner is null and f.ended is null
-        and (p.id = #{publication} or p.canonical = #{publication})
+      join folders_of(#{membership}) v on v.folder = f.id and not v.closed
+      where f.ended is null and (p.id = #{publication} or p.canonical = #{publication})
         and exists (select 1 from item_reason r
           where r.item = i.id and r.membership = #{membership})
       order by i.id
       """)
-  List<KeptItem> keptBy(int group, int membership, int publication);
+  List<KeptItem> keptBy(int membership, int publication);
 
   /** Items of a work in one folder; more than one where works became one. */
   @Select(
@@ -229,10 +254,11 @@ interface FolderMapper {
   @Update(
       """
       update folder f set name = #{name}, parent = #{parent}
-      where id = #{folder} and not exists (select 1 from folder t
+      where id = #{folder} and (open_to = 'named' or not exists (select 1 from folder t
         where t.grp = f.grp and coalesce(t.owner, 0) = coalesce(f.owner, 0) and t.ended is null
           and coalesce(t.parent, 0) = coalesce(#{parent}::integer, 0)
-          and lower(t.name) = lower(#{name}) and t.id <> f.id)
+          and t.open_to is distinct from 'named' and lower(t.name) = lower(#{name})
+          and t.id <> f.id))
       """)
   int change(int folder, String name, Integer parent);
 
@@ -255,6 +281,40 @@ interface FolderMapper {
       """)
   List<String> inside(int folder);
 
+  /** Puts folders that lie in one and that a member does not see among the outermost. */
+  @Update(
+      """
+      update folder set parent = null
+      where parent = #{folder} and ended is null
+        and id not in (select folder from folders_of(#{membership}))
+      """)
+  void liftHidden(int folder, int membership);
+
+  /** Something that is the group's and would stand where not everybody sees it. */
+  record Unseen(String what, String folder) {}
+
+  /** Searches that stand in closed folders of a group, and alerts that keep where not all may. */
+  @Select(
+      """
+      with recursive tree as (
+        select id, owner, open_to, group_may from folder where grp = #{group} and parent is null
+        union
+        select f.id, f.owner, coalesce(f.open_to, t.open_to),
+          case when f.open_to is null then t.group_may else f.group_may end
+        from folder f join tree t on f.parent = t.id)
+      select s.name as what, f.name as folder from saved_search s join folder f on f.id = s.folder
+      join tree t on t.id = f.id
+      where s.ended is null and f.ended is null and (t.owner is not null or t.open_to = 'named')
+      union all
+      select s.name, f.name from alert a join folder f on f.id = a.folder
+      join tree t on t.id = f.id
+      join revision r on r.id = a.revision join saved_search s on s.id = r.saved_search
+      where a.state <> 'ended' and s.ended is null and (t.owner is not null
+        or t.open_to = 'named' or t.group_may <> 'edit')
+      order by 1, 2
+      """)
+  List<Unseen> unseen(int group);
+
   /** Names of searches that are watched from a folder, or keep into it. */
   @Select(
       """
@@ -270,10 +330,12 @@ interface FolderMapper {
       """
       update folder f set ended = #{ended},
         merged = case when #{ended}::timestamptz is null then null else merged end
-      where id = #{folder} and (#{ended}::timestamptz is not null or not exists (
-        select 1 from folder t where t.grp = f.grp and t.ended is null
-          and coalesce(t.owner, 0) = coalesce(f.owner, 0)
-          and coalesce(t.parent, 0) = coalesce(f.parent, 0) and lower(t.name) = lower(f.name)))
+      where id = #{folder} and (#{ended}::timestamptz is not null or open_to = 'named'
+        or not exists (
+          select 1 from folder t where t.grp = f.grp and t.ended is null
+            and coalesce(t.owner, 0) = coalesce(f.owner, 0)
+            and coalesce(t.parent, 0) = coalesce(f.parent, 0)
+            and t.open_to is distinct from 'named' and lower(t.name) = lower(f.name)))
       """)
   int end(int folder, Instant ended);
 
@@ -295,11 +357,12 @@ interface FolderMapper {
 
   @Select(
       """
-      select id, pid, name, ended from folder
-      where grp = #{group} and owner is null and ended is not null and merged is null
-      order by ended desc, id desc
+      select f.id, f.pid, f.name, f.ended
+      from folder f join folders_of(#{membership}) v on v.folder = f.id
+      where f.owner is null and f.ended is not null and f.merged is null
+      order by f.ended desc, f.id desc
       """)
-  List<Ended> ended(int group);
+  List<Ended> ended(int membership);
 
   @Select("select ended is null from folder where id = #{folder}")
   boolean isThere(int folder);
@@ -314,6 +377,16 @@ interface FolderMapper {
       """)
   Integer living(int folder);
 
+  /** Whether a folder in which a member may do something holds a work, or one merged into it. */
+  @Select(
+      """
+      select exists (select 1 from item i join folder f on f.id = i.folder
+        join publication p on p.id = i.publication
+        join folders_of(#{membership}) v on v.folder = f.id and v.may >= #{may}::folder_right
+        where f.ended is null and (p.id = #{publication} or p.canonical = #{publication}))
+      """)
+  boolean holds(int membership, int publication, String may);
+
   /** Where a folder lay that is no more, it is among the outermost. */
   @Update(
       """
@@ -326,14 +399,16 @@ interface FolderMapper {
   /** {@code into}: the folder into which another one went, if it did. */
   record Gone(String name, @Nullable String into, @Nullable String intoName) {}
 
-  /** A folder of the group that ended; null where there is none. */
+  /** A folder that ended and that the member might see; null where there is none. */
   @Select(
       """
+      with seen as materialized (select * from folders_of(#{membership}))
       select f.name, t.pid as into, t.name as into_name
-      from folder f left join folder t on t.id = f.merged
-      where f.grp = #{group} and f.pid = #{pid} and f.owner is null and f.ended is not null
+      from folder f join seen v on v.folder = f.id
+      left join (select t.* from folder t join seen on seen.folder = t.id) t on t.id = f.merged
+      where f.pid = #{pid} and f.owner is null and f.ended is not null
       """)
-  Gone gone(int group, String pid);
+  Gone gone(int membership, String pid);
 
   @Select("select name from membership where id = #{membership}")
   String nameOf(int membership);
@@ -411,10 +486,10 @@ interface FolderMapper {
       """
       select distinct coalesce(p.canonical, p.id) as publication, f.pid, f.name, lower(f.name), f.id
       from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
-      where f.grp = #{group} and f.ended is null and (f.owner is null or f.owner = #{membership})
-        and i.publication in (
+      join folders_of(#{membership}) v on v.folder = f.id
+      where f.ended is null and i.publication in (
         select id from publication where id = any(#{publications}) or canonical = any(#{publications}))
       order by lower(f.name), f.id
       """)
-  List<KeptIn> keptIn(int group, int membership, Integer[] publications);
+  List<KeptIn> keptIn(int membership, Integer[] publications);
 }

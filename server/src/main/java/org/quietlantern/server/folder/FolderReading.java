@@ -83,6 +83,8 @@ public class FolderReading {
    *
    * @param parent the folder in which it lies
    * @param description what it is for; may be empty
+   * @param may what the reader may do: {@code read}, {@code remark} or {@code edit}
+   * @param closed whether it is for some of the group only
    * @param ids of all its publications, in the order that was asked for
    */
   public record FolderView(
@@ -91,6 +93,8 @@ public class FolderReading {
       boolean pile,
       @Nullable String parent,
       String description,
+      String may,
+      boolean closed,
       List<String> ids,
       List<FolderItem> items) {}
 
@@ -132,6 +136,8 @@ public class FolderReading {
         folder.pile(),
         folder.parent(),
         folder.description(),
+        folder.may(),
+        folder.closed(),
         all.stream().map(FolderMapper.Item::pid).toList(),
         rows(who, folder, first));
   }

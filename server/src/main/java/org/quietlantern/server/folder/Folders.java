@@ -37,9 +37,18 @@ public class Folders implements CommandKinds {
    *
    * @param pile the member's own, which nobody else sees
    * @param parent the folder in which it lies
+   * @param may {@code read}, {@code remark} or {@code edit}
+   * @param closed whether it is for some of the group only
    */
   public record FolderLine(
-      String id, String name, boolean pile, @Nullable String parent, int items, int searches) {}
+      String id,
+      String name,
+      boolean pile,
+      @Nullable String parent,
+      String may,
+      boolean closed,
+      int items,
+      int searches) {}
 
   /** A folder by name. */
   public record FolderName(String id, String name) {}
@@ -55,8 +64,18 @@ public class Folders implements CommandKinds {
 
   @Transactional(readOnly = true)
   public List<FolderLine> list(Member who) {
-    return mapper.list(who.group(), who.id()).stream()
-        .map(f -> new FolderLine(f.pid(), f.name(), f.pile(), f.parent(), f.items(), f.searches()))
+    return mapper.list(who.id()).stream()
+        .map(
+            f ->
+                new FolderLine(
+                    f.pid(),
+                    f.name(),
+                    f.pile(),
+                    f.parent(),
+                    f.may(),
+                    f.closed(),
+                    f.items(),
+                    f.searches()))
         .toList();
   }
 
@@ -94,7 +113,7 @@ public class Folders implements CommandKinds {
   }
 
   private String takeBack(Member who, UUID command, Before before) {
-    int folder = get(who, before.folder()).id();
+    int folder = toEdit(who, before.folder()).id();
     if (!mapper.isEmpty(folder)) {
       throw Refusal.conflict("folder-holds", "There is something in the folder, so it stays.");
     }
@@ -108,16 +127,50 @@ public class Folders implements CommandKinds {
     return get(who, folder).id();
   }
 
+  /** Row number of a folder that the member may change; for parts of commands. */
+  @Transactional(readOnly = true)
+  public int idToEdit(Member who, String folder) {
+    return toEdit(who, folder).id();
+  }
+
   /** Whether a folder is the member's own pile, of which others see nothing. */
   @Transactional(readOnly = true)
   public boolean isPile(Member who, String folder) {
     return get(who, folder).pile();
   }
 
+  /** Refuses where something that is the group's would stand in a folder not all of it sees. */
+  @Transactional(readOnly = true)
+  public void refuseUnseen(int group) {
+    mapper.unseen(group).stream()
+        .findFirst()
+        .ifPresent(
+            one -> {
+              throw Refusal.conflict(
+                  "folder-closed",
+                  "Searches and alerts are the group's, and “%s” in “%s” would not be: put it into a folder that every member may change."
+                      .formatted(one.what(), one.folder()));
+            });
+  }
+
+  /** Whether a member may say something of a work: guests by a folder that lets them. */
+  @Transactional(readOnly = true)
+  public boolean mayRemark(Member who, int publication) {
+    return who.mayWrite() || mapper.holds(who.id(), publication, FolderRight.REMARK.word());
+  }
+
+  /** Refuses a work to somebody who sees single folders only, where none of them holds it. */
+  @Transactional(readOnly = true)
+  public void requireSeen(Member who, int publication) {
+    if (who.onlyFolders() && !mapper.holds(who.id(), publication, FolderRight.READ.word())) {
+      throw Refusal.unknown();
+    }
+  }
+
   /** Folders of the group that hold these publications, by row number of the publication. */
   @Transactional(readOnly = true)
   public Map<Integer, List<FolderName>> holding(Member who, Collection<Integer> publications) {
-    return mapper.keptIn(who.group(), who.id(), publications.toArray(Integer[]::new)).stream()
+    return mapper.keptIn(who.id(), publications.toArray(Integer[]::new)).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.KeptIn::publication,
@@ -127,7 +180,7 @@ public class Folders implements CommandKinds {
   /** Names of those folders that the member may see, ended or not, by public id. */
   @Transactional(readOnly = true)
   public Map<String, String> names(Member who, Collection<String> folders) {
-    return mapper.names(who.group(), who.id(), folders.toArray(String[]::new)).stream()
+    return mapper.names(who.id(), folders.toArray(String[]::new)).stream()
         .collect(Collectors.toMap(FolderName::id, FolderName::name));
   }
 
@@ -137,14 +190,37 @@ public class Folders implements CommandKinds {
     return Optional.ofNullable(mapper.groupOf(folder));
   }
 
+  /** One that the member may see. */
   FolderMapper.Folder get(Member who, String folder) {
-    return Optional.ofNullable(mapper.find(who.group(), who.id(), folder))
+    return Optional.ofNullable(mapper.find(who.id(), folder))
         .orElseThrow(() -> unknown(who, folder));
+  }
+
+  /** One that the member may change; refused with what they may, where that is less. */
+  FolderMapper.Folder toEdit(Member who, String folder) {
+    FolderMapper.Folder found = get(who, folder);
+    requireEdit(found);
+    return found;
+  }
+
+  /** Refuses whoever may not change a folder (row number). */
+  @Transactional(readOnly = true)
+  public void requireEdit(Member who, int folder) {
+    requireEdit(Optional.ofNullable(mapper.byId(who.id(), folder)).orElseThrow(Refusal::unknown));
+  }
+
+  static void requireEdit(FolderMapper.Folder folder) {
+    if (!folder.allows(FolderRight.EDIT)) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN,
+          "not-yours",
+          "You may read “%s”, not change it.".formatted(folder.name()));
+    }
   }
 
   /** Of one that ended it is said what became of it. */
   private Refusal unknown(Member who, String folder) {
-    return Optional.ofNullable(mapper.gone(who.group(), folder))
+    return Optional.ofNullable(mapper.gone(who.id(), folder))
         .map(Folders::gone)
         .orElseGet(Refusal::unknown);
   }

@@ -45,7 +45,7 @@ public class HandOrder implements CommandKinds {
         command,
         place,
         () -> {
-          FolderMapper.Folder folder = folders.get(who, pid);
+          FolderMapper.Folder folder = folders.toEdit(who, pid);
           String next = put(folder.id(), publication, before);
           return CommandResult.of(
                   new Placed(publication, before), new Before(folder.id(), publication, next))

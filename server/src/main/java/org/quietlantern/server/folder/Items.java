@@ -85,10 +85,10 @@ public class Items {
   /** Puts a publication into a folder without saying anything of it. */
   Placed put(
       Member who, int folderId, StoredPublication stored, String note, @Nullable Integer step) {
-    FolderMapper.Folder folder = mapper.byId(who.group(), who.id(), folderId);
+    FolderMapper.Folder folder = mapper.byId(who.id(), folderId);
     Added added = add(who, folderId, stored, note, step);
     List<String> elsewhere =
-        mapper.keptIn(who.group(), who.id(), new Integer[] {stored.id()}).stream()
+        mapper.keptIn(who.id(), new Integer[] {stored.id()}).stream()
             .filter(k -> !k.pid().equals(folder.pid()))
             .map(FolderMapper.KeptIn::name)
             .toList();
@@ -139,9 +139,7 @@ public class Items {
    * nobody else kept it (rule V3).
    */
   public List<Taken> withdraw(Member who, int publication) {
-    return mapper.keptBy(who.group(), who.id(), publication).stream()
-        .map(item -> take(item, who.id()))
-        .toList();
+    return mapper.keptBy(who.id(), publication).stream().map(item -> take(item, who.id())).toList();
   }
 
   /** Takes a work out of a folder, whoever kept it there. Empty if it is not in it. */

@@ -23,8 +23,8 @@ import org.springframework.stereotype.Service;
 
 /**
  * Keeping from a list: one act, of one publication or several, confirmed with the folder's name,
- * undoable. In a folder of the group it is the verdict <i>keep</i>; in a pile others see that the
- * member has seen it, nothing else, by whichever address the pile is meant (rule K1).
+ * undoable. In a folder that the whole group sees it is the verdict <i>keep</i>; in a pile, or a
+ * folder for some only, others see that the member has seen it, nothing else (rule K1).
  */
 @Service
 public class Keeping implements CommandKinds {
@@ -79,22 +79,31 @@ public class Keeping implements CommandKinds {
     this.commands = commands;
   }
 
-  /** Keeps in a folder that the member may see. */
+  /** Keeps in a folder that the member may change. */
   public KeepResult keep(Member who, UUID command, String folder, ToKeep wanted) {
     return folders.isPile(who, folder)
         ? keepInPile(who, command, wanted)
         : commands.run(
-            who, command, keep, () -> kept(who, command, folders.id(who, folder), false, wanted));
+            who,
+            command,
+            keep,
+            () -> {
+              FolderMapper.Folder into = folders.toEdit(who, folder);
+              return kept(who, command, into.id(), into.closed(), wanted);
+            });
   }
 
   /** Keeps in the member's own pile, which is made when it is first needed. */
   public KeepResult keepInPile(Member who, UUID command, ToKeep wanted) {
     return commands.run(
-        who, command, keepInPile, () -> kept(who, command, piles.of(who), true, wanted));
+        who,
+        command,
+        keepInPile,
+        () -> kept(who, command, piles.of(who), true, wanted).toldTo(Audience.ME));
   }
 
   private CommandResult<KeepResult, Before> kept(
-      Member who, UUID command, int folder, boolean pile, ToKeep wanted) {
+      Member who, UUID command, int folder, boolean closed, ToKeep wanted) {
     if (wanted.note().length() > LONGEST_NOTE) {
       throw Refusal.unusable("note", "A note has at most 4,000 characters.");
     }
@@ -107,10 +116,10 @@ public class Keeping implements CommandKinds {
     int added = 0;
     for (StoredPublication work : works) {
       last =
-          pile
+          closed
               ? items.put(who, folder, work, note, step)
               : items.place(who, command, folder, work, note, step);
-      Integer event = pile ? seen(who, command, work) : last.event();
+      Integer event = closed ? seen(who, command, work) : last.event();
       kept.add(new One(work.id(), last.reason(), event));
       added += last.already() ? 0 : 1;
     }
@@ -126,8 +135,7 @@ public class Keeping implements CommandKinds {
     return CommandResult.of(answer, new Before(folder, kept))
         .changing(works.stream().map(work -> Items.keep(folder, work.id(), who.id())).toList())
         .about(Subject.Of.FOLDER, List.of(last.folderId()))
-        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
-        .toldTo(pile ? Audience.ME : Audience.GROUP);
+        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList());
   }
 
   /** Others see that the member has seen it; who said something before says nothing new. */
@@ -144,7 +152,7 @@ public class Keeping implements CommandKinds {
 
   private String takeBack(Member who, UUID command, Before before) {
     LinkedHashSet<String> notes = new LinkedHashSet<>();
-    boolean pile = mapper.byId(who.group(), who.id(), before.folder()).pile();
+    boolean pile = mapper.byId(who.id(), before.folder()).pile();
     for (One one : before.kept()) {
       if (one.event() != null) {
         reviews.takeBack(who, command, one.publication(), one.event());

@@ -21,7 +21,8 @@ import org.springframework.stereotype.Service;
 
 /**
  * Publications that go from one folder to another, one or many as one act, with what was said when
- * they were kept. From a pile into a folder of the group it is the verdict <i>keep</i> (rule K1).
+ * they were kept. From where others do not see it into a folder that the whole group sees it is the
+ * verdict <i>keep</i> (rule K1).
  */
 @Service
 public class Moving implements CommandKinds {
@@ -86,8 +87,8 @@ public class Moving implements CommandKinds {
 
   private CommandResult<Moved, Before> went(
       Member who, UUID command, String from, String to, List<String> ids, boolean leaves) {
-    FolderMapper.Folder first = folders.get(who, from);
-    FolderMapper.Folder second = folders.get(who, to);
+    FolderMapper.Folder first = leaves ? folders.toEdit(who, from) : folders.get(who, from);
+    FolderMapper.Folder second = folders.toEdit(who, to);
     if (first.id() == second.id()) {
       throw Refusal.unusable("same-folder", "It is in this folder.");
     }
@@ -126,7 +127,7 @@ public class Moving implements CommandKinds {
       FolderMapper.Folder first,
       FolderMapper.Folder second,
       StoredPublication work) {
-    return first.pile() && !second.pile()
+    return first.closed() && !second.closed()
         ? reviews.mark(who, command, work.id(), Mark.KEEP, "")
         : null;
   }

@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Revisions {
   private static final int MOST = 1000;
   private final SavedSearchMapper mapper;
+  private final SavedSearches searches;
   private final Json json;
   private final Calendar calendar;
 
@@ -48,8 +49,9 @@ public class Revisions {
   /** Since when, and by whom (a row number), changes ask for a reason. */
   public record Documented(Instant at, int membership) {}
 
-  Revisions(SavedSearchMapper mapper, Json json, Calendar calendar) {
+  Revisions(SavedSearchMapper mapper, SavedSearches searches, Json json, Calendar calendar) {
     this.mapper = mapper;
+    this.searches = searches;
     this.json = json;
     this.calendar = calendar;
   }
@@ -97,6 +99,7 @@ public class Revisions {
   /** Writes revision {@code n}; empty if there is one of that number. Answers its row number. */
   @Transactional(propagation = Propagation.MANDATORY)
   public Optional<Integer> add(Member who, String search, int n, Made made) {
+    searches.requireEdit(who, search);
     return Optional.ofNullable(mapper.revise(search, n, made, who.id(), calendar.now()));
   }
 

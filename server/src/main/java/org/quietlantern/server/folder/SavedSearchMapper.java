@@ -192,14 +192,14 @@ interface SavedSearchMapper {
       """)
   int end(String pid, Instant ended);
 
-  /** Ended ones of the group, the last first. */
+  /** Ended ones in folders that a member may see, the last first. */
   @Select(
       """
-      select s.pid, s.name, s.ended from saved_search s join folder f on f.id = s.folder
-      where f.grp = #{group} and f.owner is null and s.ended is not null
-      order by s.ended desc, s.id desc
+      select s.pid, s.name, s.ended
+      from saved_search s join folders_of(#{membership}) v on v.folder = s.folder
+      where s.ended is not null order by s.ended desc, s.id desc
       """)
-  List<Ended> ended(int group);
+  List<Ended> ended(int membership);
 
   record Ended(String pid, String name, Instant ended) {}
 }

@@ -75,7 +75,7 @@ public class SavedSearches implements CommandKinds {
         command,
         save,
         () -> matching.search(who, strategy, Ordering.RELEVANCE, 0),
-        answer -> make(who, folders.id(who, folder), cleaned(name), strategy, answer));
+        answer -> make(who, folders.idToEdit(who, folder), cleaned(name), strategy, answer));
   }
 
   /** A name as it is kept; refused where it is empty or too long. */
@@ -103,6 +103,7 @@ public class SavedSearches implements CommandKinds {
     }
     String body = json.write(StrategyBody.of(strategy));
     mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
+    folders.refuseUnseen(who.group());
     return CommandResult.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
   }
 
@@ -131,6 +132,12 @@ public class SavedSearches implements CommandKinds {
     SavedSearchMapper.Row row = row(who, pid);
     Strategy strategy = json.read(row.strategy(), StrategyBody.class).strategy();
     return new Watched(row.revision(), row.folder(), row.pid(), row.name(), strategy);
+  }
+
+  /** Refuses whoever may not change the folder in which it stands. */
+  @Transactional(readOnly = true)
+  public void requireEdit(Member who, String pid) {
+    folders.toEdit(who, row(who, pid).folderPid());
   }
 
   private SavedSearchMapper.Row row(Member who, String pid) {
@@ -172,11 +179,12 @@ public class SavedSearches implements CommandKinds {
 
   /** Brings a saved search back, as a part of a command. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void bringBack(String pid) {
+  public void bringBack(Member who, String pid) {
     folders.requireThere(mapper.folderOf(pid));
     if (mapper.end(pid, null) == 0) {
       throw Refusal.conflict("search-there", "The folder has a saved search of that name again.");
     }
+    folders.refuseUnseen(who.group());
   }
 
   @Override

@@ -3,6 +3,7 @@ package org.quietlantern.server.folder;
 import java.time.Instant;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -92,6 +93,7 @@ interface WholeFolderMapper {
       union all
       select f.name from folder f join folder g
         on g.parent = #{to} and g.ended is null and lower(g.name) = lower(f.name)
+          and f.open_to is distinct from 'named' and g.open_to is distinct from 'named'
       where f.parent = #{from} and f.ended is null and g.id <> #{from}
       """)
   List<String> sameNames(int from, int to);
@@ -142,11 +144,20 @@ interface WholeFolderMapper {
   /** A folder beside another one, described alike; none where its name is taken. */
   @Select(
       """
-      insert into folder (pid, grp, parent, name, description, at)
-      select #{pid}, grp, parent, #{name}, description, #{at} from folder where id = #{of}
+      insert into folder (pid, grp, parent, name, description, at, open_to, group_may)
+      select #{pid}, grp, parent, #{name}, description, #{at}, open_to, group_may
+      from folder where id = #{of}
       on conflict do nothing returning id
       """)
   Integer addLike(int of, String pid, String name, Instant at);
+
+  /** The same people may do the same. */
+  @Insert(
+      """
+      insert into folder_named (folder, membership, may)
+      select #{to}, membership, may from folder_named where folder = #{from}
+      """)
+  void copyNamed(int from, int to);
 
   @Select(
       """

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class WholeFolders implements CommandKinds {
   private final CommandKind<Merged, MergedBefore> merge =
-      CommandKind.of("folder.merge", Merged.class, MergedBefore.class, this::part);
+      new CommandKind<>("folder.merge", Merged.class, MergedBefore.class, this::part);
   private final CommandKind<Folders.FolderName, CopiedBefore> copy =
       CommandKind.of("folder.copy", Folders.FolderName.class, CopiedBefore.class, this::remove);
 
@@ -85,8 +85,8 @@ public class WholeFolders implements CommandKinds {
   }
 
   private CommandResult<Merged, MergedBefore> merged(Member who, String from, String to) {
-    FolderMapper.Folder first = folders.get(who, from);
-    FolderMapper.Folder second = folders.get(who, to);
+    FolderMapper.Folder first = folders.toEdit(who, from);
+    FolderMapper.Folder second = folders.toEdit(who, to);
     refuse(first, second);
     List<WholeFolderMapper.Went> items = mapper.notIn(first.id(), second.id());
     List<WholeFolderMapper.Same> same = mapper.inBoth(first.id(), second.id());
@@ -111,6 +111,7 @@ public class WholeFolders implements CommandKinds {
             mapper.moveNotes(first.id(), second.id()),
             mapper.moveFolders(first.id(), second.id()));
     mapper.merge(first.id(), second.id(), calendar.now());
+    folders.refuseUnseen(who.group());
     long works = items.stream().map(WholeFolderMapper.Went::publication).distinct().count();
     long there = same.stream().map(WholeFolderMapper.Same::publication).distinct().count();
     return CommandResult.of(
@@ -133,6 +134,11 @@ public class WholeFolders implements CommandKinds {
     if (first.pile() || second.pile()) {
       throw Refusal.unusable(
           "pile", "A pile stays; move what is in it into a folder of the group.");
+    }
+    if (first.closed() != second.closed()) {
+      throw Refusal.unusable(
+          "folder-closed",
+          "One of them is for some of the group only; move what is in it, or open it first.");
     }
     if (folderMapper.liesIn(second.id(), first.id())) {
       throw Refusal.unusable(
@@ -174,7 +180,7 @@ public class WholeFolders implements CommandKinds {
     return numbers.toArray(Integer[]::new);
   }
 
-  private String part(MergedBefore before) {
+  private String part(Member who, UUID command, MergedBefore before) {
     int from = before.to();
     int to = before.from();
     if (folderMapper.end(to, null) == 0) {
@@ -196,6 +202,7 @@ public class WholeFolders implements CommandKinds {
     mapper.returnAlerts(numbers(before.alerts()), from, to);
     mapper.returnNotes(numbers(before.notes()), from, to);
     mapper.returnFolders(numbers(before.inside()), from, to);
+    folders.refuseUnseen(who.group());
     int elsewhere = before.items().size() - returned;
     return elsewhere == 0 ? "" : elsewhere + " of them went elsewhere since, and stay there.";
   }
@@ -207,7 +214,7 @@ public class WholeFolders implements CommandKinds {
 
   private CommandResult<Folders.FolderName, CopiedBefore> copied(
       Member who, String pid, String name) {
-    FolderMapper.Folder folder = folders.get(who, pid);
+    FolderMapper.Folder folder = folders.toEdit(who, pid);
     if (folder.pile()) {
       throw Refusal.unusable("pile", "A pile stays one; copy what is in it into a folder.");
     }
@@ -216,6 +223,7 @@ public class WholeFolders implements CommandKinds {
     if (id == null) {
       throw Folders.nameTaken(name);
     }
+    mapper.copyNamed(folder.id(), id);
     List<Integer> items = mapper.copyItems(folder.id(), id);
     List<Integer> reasons = mapper.copyReasons(folder.id(), id);
     return CommandResult.of(

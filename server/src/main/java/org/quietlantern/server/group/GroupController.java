@@ -15,10 +15,11 @@ class GroupController {
   private final Calendar calendar;
   private final LanternProperties properties;
 
-  /** A member as others see them. */
-  record Person(String id, String name, String letters, String role) {
+  /** A member as others see them; {@code onlyFolders}: somebody asked to single folders. */
+  record Person(String id, String name, String letters, String role, boolean onlyFolders) {
     static Person of(Member member) {
-      return new Person(member.pid(), member.name(), member.letters(), member.role());
+      return new Person(
+          member.pid(), member.name(), member.letters(), member.role(), member.onlyFolders());
     }
   }
 
@@ -40,12 +41,15 @@ class GroupController {
 
   /** The group, its members, and what day it is there. */
   @GetMapping
+  @FolderGuestsMay
   GroupView group(Member me) {
     return new GroupView(
         me.groupPid(),
         groups.name(me.group()),
         Person.of(me),
-        groups.members(me.group()).stream().map(Person::of).toList(),
+        me.onlyFolders()
+            ? List.of(Person.of(me))
+            : groups.members(me.group()).stream().map(Person::of).toList(),
         calendar.today(me.zoneId()),
         me.zone(),
         properties.demo().enabled());

@@ -20,7 +20,8 @@ import org.springframework.web.servlet.HandlerMapping;
 
 /**
  * Stands before every address of a group: lets its members in, answers everybody else as if there
- * were nothing, and hands the {@link Member} to the method behind.
+ * were nothing, keeps who was asked to single folders to those, and hands the {@link Member} to the
+ * method behind.
  */
 @Component
 class GroupGate implements HandlerInterceptor, HandlerMethodArgumentResolver {
@@ -40,6 +41,9 @@ class GroupGate implements HandlerInterceptor, HandlerMethodArgumentResolver {
     }
     Member member =
         groups.findMember(group, SessionAccount.current()).orElseThrow(Refusal::unknown);
+    if (member.onlyFolders() && !method.hasMethodAnnotation(FolderGuestsMay.class)) {
+      throw Refusal.unknown();
+    }
     boolean reads =
         List.of("GET", "HEAD").contains(request.getMethod())
             || method.hasMethodAnnotation(GuestsMay.class);

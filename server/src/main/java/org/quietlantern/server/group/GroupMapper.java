@@ -10,16 +10,14 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface GroupMapper {
-  /** Somebody who joins. */
-  record NewMember(
-      String pid, int group, int account, String role, String name, String letters, Instant now) {}
-
   record Row(int id, String pid, String name, String zone) {}
 
   String MEMBERS =
       """
-      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role, g.zone,
-        g.texts, g.resolver_name as library, g.resolver_address as resolver
+      select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role,
+        m.only_folders, g.zone, g.texts,
+        case when m.only_folders then '' else g.resolver_name end as library,
+        case when m.only_folders then '' else g.resolver_address end as resolver
       from membership m join grp g on g.id = m.grp
       """;
 
@@ -53,14 +51,17 @@ interface GroupMapper {
 
   @Select(
       """
-      select m.id, m.pid, m.name, m.role, a.email, m.joined
+      select m.id, m.pid, m.name, m.role, m.only_folders, a.email, m.joined
       from membership m join account a on a.id = m.account
       where m.grp = #{group} and m.left_at is null order by m.id
       """)
   List<Groups.InGroup> people(int group);
 
-  @Update("update membership set role = #{role} where id = #{membership}")
-  void setRole(int membership, String role);
+  @Update(
+      """
+      update membership set role = #{role}, only_folders = #{onlyFolders} where id = #{membership}
+      """)
+  void setRole(int membership, String role, boolean onlyFolders);
 
   @Update("update membership set left_at = #{at} where id = #{membership}")
   void setLeft(int membership, @Nullable Instant at);
@@ -68,10 +69,11 @@ interface GroupMapper {
   /** Answers 0 for who was never in the group. */
   @Update(
       """
-      update membership set left_at = null, joined = #{now}, role = #{role}, name = #{name}
-      where grp = #{group} and account = #{account}
+      update membership set left_at = null, joined = #{now}, role = #{coming.role},
+        name = #{coming.name}, only_folders = #{coming.onlyFolders}
+      where grp = #{coming.group} and account = #{coming.account}
       """)
-  int comeAgain(int group, int account, String role, String name, Instant now);
+  int comeAgain(Groups.Coming coming, Instant now);
 
   /** The one that something founded; null if it did not. */
   @Select("select id, pid, name, zone from grp where founding = #{founding}")
@@ -99,8 +101,10 @@ interface GroupMapper {
 
   @Select(
       """
-      insert into membership (pid, grp, account, role, name, letters, joined)
-      values (#{pid}, #{group}, #{account}, #{role}, #{name}, #{letters}, #{now}) returning id
+      insert into membership (pid, grp, account, role, only_folders, name, letters, joined)
+      values (#{pid}, #{coming.group}, #{coming.account}, #{coming.role}, #{coming.onlyFolders},
+        #{coming.name}, #{letters}, #{now})
+      returning id
       """)
-  int join(NewMember row);
+  int join(String pid, Groups.Coming coming, String letters, Instant now);
 }

@@ -113,7 +113,13 @@ public class Groups {
 
   /** Somebody who is in a group, and the address of their account. */
   public record InGroup(
-      int id, String pid, String name, String role, String email, Instant joined) {}
+      int id,
+      String pid,
+      String name,
+      String role,
+      boolean onlyFolders,
+      String email,
+      Instant joined) {}
 
   /** Everybody who is in it now, in order of joining. */
   @Transactional(readOnly = true)
@@ -124,10 +130,10 @@ public class Groups {
   /** Told in the transaction in which who is in a group, or as what, has changed; row number. */
   public record PeopleChanged(int group) {}
 
-  /** Gives a member another role, as a part of a command. */
+  /** Gives a member another role, as a part of a command; {@code onlyFolders}: a guest of some. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void setRole(Member member, String role) {
-    mapper.setRole(member.id(), role);
+  public void setRole(Member member, String role, boolean onlyFolders) {
+    mapper.setRole(member.id(), role, onlyFolders);
     events.publishEvent(new PeopleChanged(member.group()));
   }
 
@@ -150,20 +156,30 @@ public class Groups {
    * membership, and owes what comes from now on.
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void letIn(int group, int account, String role, String name) {
-    if (mapper.comeAgain(group, account, role, name, calendar.now()) == 0) {
-      join(group, account, role, name);
+  public void letIn(Coming coming) {
+    if (mapper.comeAgain(coming, calendar.now()) == 0) {
+      join(coming);
     }
-    events.publishEvent(new PeopleChanged(group));
+    events.publishEvent(new PeopleChanged(coming.group()));
   }
+
+  /**
+   * Somebody who comes into a group. Row numbers.
+   *
+   * @param onlyFolders whether they see single folders only
+   */
+  public record Coming(int group, int account, String role, boolean onlyFolders, String name) {}
 
   /** The two letters are the first of the name, or the first and a later one if those are taken. */
   @Transactional
   public void join(int group, int account, String role, String name) {
-    List<String> taken = mapper.members(group).stream().map(Member::letters).toList();
-    String letters = lettersOf(name, taken);
-    mapper.join(
-        new GroupMapper.NewMember(ids.next(), group, account, role, name, letters, calendar.now()));
+    join(new Coming(group, account, role, false, name));
+  }
+
+  private void join(Coming coming) {
+    List<String> taken = mapper.members(coming.group()).stream().map(Member::letters).toList();
+    String letters = lettersOf(coming.name(), taken);
+    mapper.join(ids.next(), coming, letters, calendar.now());
   }
 
   /** Two letters; a third is a number where whoever is there has them all. */

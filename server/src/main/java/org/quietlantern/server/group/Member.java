@@ -8,6 +8,8 @@ import org.springframework.http.HttpStatus;
  * A person in a group: who acts. {@code id} and {@code group} are row numbers; the rest may be
  * shown.
  *
+ * @param onlyFolders whether somebody from outside was asked to single folders and sees nothing
+ *     else
  * @param texts grows whenever a text comes to the group or leaves it
  * @param library whose link resolver the group uses; may be empty
  * @param resolver behind which it takes OpenURLs; empty: there is none
@@ -20,6 +22,7 @@ public record Member(
     String name,
     String letters,
     String role,
+    boolean onlyFolders,
     String zone,
     int texts,
     String library,

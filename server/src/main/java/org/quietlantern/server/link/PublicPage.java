@@ -21,16 +21,19 @@ import org.springframework.stereotype.Component;
 
 /**
  * What anybody sees behind a stable link: the citation, and metadata for programs in the head
- * (Dublin Core in HTML, DCMI 2008-08-04). Nothing of any group. The pages are templates in {@code
- * resources/pages}; whatever is put into them is escaped.
+ * (Dublin Core in HTML, DCMI 2008-08-04). Nothing of any group but the citations of a folder that
+ * it opened. The pages are templates in {@code resources/pages}; whatever is put into them is
+ * escaped.
  */
 @Component
-class PublicPage {
+public class PublicPage {
   private static final Mustache.Compiler PAGES =
       Mustache.compiler().escapeHTML(true).strictSections(true).withLoader(PublicPage::file);
   private static final Template PUBLICATION = page("publication");
   private static final Template MISTYPED = page("mistyped");
   private static final Template UNKNOWN = page("unknown");
+  private static final Template FOLDER = page("folder");
+  private static final Template REVOKED = page("revoked");
 
   private final String baseUrl;
 
@@ -57,6 +60,24 @@ class PublicPage {
 
   record Unknown(String heading) {}
 
+  /** {@code links}: its stable link, or none where only a group has it. */
+  public record CitationShown(String citation, List<String> links) {}
+
+  /**
+   * A page of a folder that is open by its address.
+   *
+   * @param publications how many there are, in words
+   * @param first the address of the first page, where this is another one
+   * @param next the address of the next page, where there is one
+   */
+  public record FolderShown(
+      String heading,
+      String feed,
+      String publications,
+      List<CitationShown> citations,
+      List<String> first,
+      List<String> next) {}
+
   PublicPage(LanternProperties properties) {
     this.baseUrl = properties.baseUrl();
   }
@@ -81,7 +102,16 @@ class PublicPage {
     return MISTYPED.execute(new Mistyped("This link is mistyped", typed));
   }
 
-  String unknown() {
+  /** For whoever has the address of a folder. */
+  public String folder(FolderShown folder) {
+    return FOLDER.execute(folder);
+  }
+
+  public String revoked() {
+    return REVOKED.execute(new Unknown("This address was revoked"));
+  }
+
+  public String unknown() {
     return UNKNOWN.execute(new Unknown("There is nothing at this address"));
   }
 

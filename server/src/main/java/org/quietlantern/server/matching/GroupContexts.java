@@ -46,8 +46,10 @@ public class GroupContexts {
     this.calendar = calendar;
   }
 
+  /** Whoever sees single folders only learns nothing of what the group may read. */
   public SearchContext of(Member who) {
-    return of(who.group(), who.zoneId(), who.texts());
+    SearchContext ofGroup = of(who.group(), who.zoneId(), who.texts());
+    return who.onlyFolders() ? ofGroup.fromOutside() : ofGroup;
   }
 
   /** Of a group by its row number, in its zone. */

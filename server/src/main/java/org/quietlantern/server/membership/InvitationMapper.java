@@ -9,18 +9,26 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface InvitationMapper {
+  /** {@code folder}: its row number, where they are asked to it alone; with what they may. */
   record NewInvitation(
       String pid,
       int group,
       String email,
       String role,
+      @Nullable Integer folder,
+      @Nullable String may,
       byte[] code,
       int membership,
       long letter,
       Instant at,
       Instant systemUntil) {}
 
-  /** {@code by}: the name of who asked; absent for somebody who left. */
+  /**
+   * @param folder its row number, where they are asked to it alone; with its id, its name and what
+   *     they may
+   * @param folderEnded whether it is no more
+   * @param by the name of who asked; absent for somebody who left
+   */
   record Row(
       int id,
       String pid,
@@ -29,6 +37,11 @@ interface InvitationMapper {
       String groupName,
       String email,
       String role,
+      @Nullable Integer folder,
+      @Nullable String folderPid,
+      @Nullable String folderName,
+      @Nullable String may,
+      boolean folderEnded,
       @Nullable String by,
       long letter,
       Instant at,
@@ -39,18 +52,21 @@ interface InvitationMapper {
   String ROWS =
       """
       select i.id, i.pid, i.grp, g.pid as group_pid, g.name as group_name, i.email, i.role,
+        i.folder, f.pid as folder_pid, f.name as folder_name, i.may, f.ended is not null as folder_ended,
         case when m.left_at is null then m.name end as by, i.letter, i.at, i.system_until, i.used,
         i.taken_back
       from invitation i join grp g on g.id = i.grp join membership m on m.id = i.membership
+      left join folder f on f.id = i.folder
       """;
 
-  /** Those that nobody used and nobody took back, the latest first. */
+  /** To the group, or to a folder, that nobody used and nobody took back; the latest first. */
   @Select(
       ROWS
           + """
-          where i.grp = #{group} and i.used is null and i.taken_back is null order by i.id desc
+          where i.grp = #{group} and i.folder is not distinct from #{folder}::integer
+            and i.used is null and i.taken_back is null order by i.id desc
           """)
-  List<Row> open(int group);
+  List<Row> open(int group, @Nullable Integer folder);
 
   @Select(ROWS + "where i.grp = #{group} and i.pid = #{pid}")
   Row find(int group, String pid);
@@ -61,17 +77,17 @@ interface InvitationMapper {
   /** The one that is open for an address; null where there is none. */
   @Select(
       """
-      select id from invitation where grp = #{group} and email = #{email} and used is null
-        and taken_back is null
+      select id from invitation where grp = #{group} and email = #{email}
+        and folder is not distinct from #{folder}::integer and used is null and taken_back is null
       """)
-  Integer openFor(int group, String email);
+  Integer openFor(int group, String email, @Nullable Integer folder);
 
   @Select(
       """
       insert into invitation
-        (pid, grp, email, role, code, membership, letter, at, system_until)
-      values (#{pid}, #{group}, #{email}, #{role}, #{code}, #{membership}, #{letter}, #{at},
-        #{systemUntil})
+        (pid, grp, email, role, folder, may, code, membership, letter, at, system_until)
+      values (#{pid}, #{group}, #{email}, #{role}, #{folder}, #{may}::folder_right, #{code},
+        #{membership}, #{letter}, #{at}, #{systemUntil})
       returning id
       """)
   int add(NewInvitation invitation);

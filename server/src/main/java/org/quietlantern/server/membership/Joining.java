@@ -5,6 +5,7 @@ import java.util.function.IntSupplier;
 import org.quietlantern.server.account.Accounts;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.folder.FolderRights;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -23,6 +24,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Joining {
   private final InvitationMapper mapper;
   private final Groups groups;
+  private final FolderRights rights;
   private final Accounts accounts;
   private final Commands commands;
   private final Calendar calendar;
@@ -32,6 +34,8 @@ class Joining {
   /**
    * What an invitation is, to whoever has its link.
    *
+   * @param folder the name of the one to which alone they are asked; absent: into the group
+   * @param may what they may in it
    * @param known whether the address has an account
    * @param here whether who asks is signed in with that account
    * @param other whether they are signed in with another one
@@ -41,6 +45,8 @@ class Joining {
       String by,
       String email,
       String role,
+      @Nullable String folder,
+      @Nullable String may,
       boolean known,
       boolean here,
       boolean other) {}
@@ -51,6 +57,7 @@ class Joining {
   Joining(
       InvitationMapper mapper,
       Groups groups,
+      FolderRights rights,
       Accounts accounts,
       Commands commands,
       Calendar calendar,
@@ -58,6 +65,7 @@ class Joining {
       PlatformTransactionManager transactions) {
     this.mapper = mapper;
     this.groups = groups;
+    this.rights = rights;
     this.accounts = accounts;
     this.commands = commands;
     this.calendar = calendar;
@@ -75,6 +83,8 @@ class Joining {
         row.by() == null ? "A former member" : row.by(),
         row.email(),
         row.role(),
+        row.folderName(),
+        row.may(),
         account.isPresent(),
         here,
         visitor.isPresent() && !here);
@@ -93,6 +103,9 @@ class Joining {
     }
     if (!row.systemUntil().isAfter(system.now())) {
       throw gone("This link is older than seven days.");
+    }
+    if (row.folderEnded()) {
+      throw gone("The folder is no more.");
     }
     return row;
   }
@@ -141,8 +154,14 @@ class Joining {
       throw gone("This link was used already.");
     }
     int account = whose.getAsInt();
-    groups.letIn(row.grp(), account, row.role(), name);
+    boolean inIt = groups.findMember(row.groupPid(), account).isPresent();
+    if (row.folder() == null || !inIt) {
+      groups.letIn(new Groups.Coming(row.grp(), account, row.role(), row.folder() != null, name));
+    }
     Member member = groups.findMember(row.groupPid(), account).orElseThrow();
+    if (row.folder() != null) {
+      rights.name(row.folder(), member, row.may());
+    }
     commands.note(member, "member.join", new Subject(Subject.Of.PERSON, member.pid()));
     return new Joined(row.groupPid(), account);
   }

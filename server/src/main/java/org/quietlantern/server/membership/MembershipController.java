@@ -2,6 +2,7 @@ package org.quietlantern.server.membership;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -22,6 +23,9 @@ class MembershipController {
 
   /** {@code role}: coordinator, member or guest. */
   record Invited(String email, String role) {}
+
+  /** {@code may}: {@code read} or {@code remark}. */
+  record InvitedTo(String email, String may) {}
 
   record RoleGiven(String role) {}
 
@@ -49,7 +53,23 @@ class MembershipController {
     return invitations.invite(me, command, body.email(), body.role());
   }
 
-  /** Makes the link of an invitation void; for coordinators. */
+  /** Who was asked to a folder and did not come yet; for those who may change it. */
+  @GetMapping("/folders/{folder}/invitations")
+  List<Invitations.InvitationShown> invitationsTo(Member me, @PathVariable String folder) {
+    return invitations.open(me, folder);
+  }
+
+  /** Asks somebody from outside to a folder alone, by mail; for those who may change it. */
+  @PostMapping("/folders/{folder}/invitations")
+  Invitations.InvitationMade inviteTo(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody InvitedTo body) {
+    return invitations.inviteTo(me, command, folder, body.email(), body.may());
+  }
+
+  /** Makes the link of an invitation void; for those who could send it. */
   @DeleteMapping("/invitations/{invitation}")
   Invitations.InvitationMade takeBack(
       Member me, @PathVariable String invitation, @RequestHeader("Command-Id") UUID command) {
@@ -69,6 +89,7 @@ class MembershipController {
   /** Ends a membership: a coordinator anybody's, everybody their own. */
   @DeleteMapping("/members/{member}")
   @GuestsMay
+  @FolderGuestsMay
   Memberships.MemberChanged end(
       Member me, @PathVariable String member, @RequestHeader("Command-Id") UUID command) {
     return membership.end(me, command, member);

@@ -29,19 +29,26 @@ public class Memberships implements CommandKinds {
   /** {@code id}: public id of the membership. */
   public record MemberChanged(String id) {}
 
-  /** Row number of the membership. */
-  record Role(int id, String role) {}
+  /** Row number of the membership; {@code onlyFolders}: absent in what was noted before V40. */
+  record Role(int id, String role, @Nullable Boolean onlyFolders) {}
 
   record Ended(int id) {}
 
   /**
    * Somebody who is in the group.
    *
+   * @param onlyFolders whether they were asked to single folders and see nothing else
    * @param email for coordinators and oneself; else absent
    * @param joined when they joined, the last time
    */
   public record MemberShown(
-      String id, String name, String role, @Nullable String email, Instant joined, boolean me) {}
+      String id,
+      String name,
+      String role,
+      boolean onlyFolders,
+      @Nullable String email,
+      Instant joined,
+      boolean me) {}
 
   Memberships(Groups groups, Commands commands) {
     this.groups = groups;
@@ -58,6 +65,7 @@ public class Memberships implements CommandKinds {
                     row.pid(),
                     row.name(),
                     row.role(),
+                    row.onlyFolders(),
                     who.coordinates() || row.id() == who.id() ? row.email() : null,
                     row.joined(),
                     row.id() == who.id()))
@@ -77,8 +85,8 @@ public class Memberships implements CommandKinds {
           if (!role.equals("coordinator")) {
             refuseLast(member);
           }
-          groups.setRole(member, role);
-          return done(member, new Role(member.id(), member.role()));
+          groups.setRole(member, role, false);
+          return done(member, new Role(member.id(), member.role(), member.onlyFolders()));
         });
   }
 
@@ -127,7 +135,7 @@ public class Memberships implements CommandKinds {
               if (!before.role().equals("coordinator")) {
                 refuseLast(member);
               }
-              groups.setRole(member, before.role());
+              groups.setRole(member, before.role(), Boolean.TRUE.equals(before.onlyFolders()));
             });
     return "";
   }

@@ -2,6 +2,7 @@ package org.quietlantern.server.remark;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
@@ -37,12 +38,15 @@ class RemarkController {
 
   /** What the group says of a publication, the oldest first, each with its answers. */
   @GetMapping("/publications/{publication}/remarks")
+  @FolderGuestsMay
   List<RemarkLists.RemarkThread> of(Member me, @PathVariable String publication) {
     return lists.of(me, publication);
   }
 
-  /** Says something of a publication, or answers. */
+  /** Says something of a publication, or answers; guests where a folder lets them. */
   @PostMapping("/publications/{publication}/remarks")
+  @GuestsMay
+  @FolderGuestsMay
   Remarks.RemarkGiven add(
       Member me,
       @PathVariable String publication,
@@ -53,6 +57,8 @@ class RemarkController {
 
   /** Writes a remark of one's own anew, within a quarter of an hour. */
   @PutMapping("/remarks/{remark}")
+  @GuestsMay
+  @FolderGuestsMay
   Remarks.RemarkGiven change(
       Member me,
       @PathVariable String remark,
@@ -70,6 +76,8 @@ class RemarkController {
 
   /** Takes a remark of one's own back. */
   @DeleteMapping("/remarks/{remark}")
+  @GuestsMay
+  @FolderGuestsMay
   Remarks.RemarkGiven takeBack(
       Member me, @PathVariable String remark, @RequestHeader("Command-Id") UUID command) {
     return remarks.takeBack(me, command, remark);

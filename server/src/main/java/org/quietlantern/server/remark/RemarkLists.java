@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -20,6 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class RemarkLists {
   private final RemarkMapper mapper;
   private final Publications publications;
+  private final Folders folders;
   private final Groups groups;
   private final Calendar calendar;
 
@@ -45,7 +48,13 @@ public class RemarkLists {
       @Nullable String settledBy,
       List<RemarkThread> answers) {}
 
-  RemarkLists(RemarkMapper mapper, Publications publications, Groups groups, Calendar calendar) {
+  RemarkLists(
+      RemarkMapper mapper,
+      Publications publications,
+      Folders folders,
+      Groups groups,
+      Calendar calendar) {
+    this.folders = folders;
     this.mapper = mapper;
     this.publications = publications;
     this.groups = groups;
@@ -54,7 +63,9 @@ public class RemarkLists {
 
   /** Of a publication and what was joined with it, the oldest first. */
   public List<RemarkThread> of(Member who, String pid) {
-    Integer[] parts = publications.withParts(publications.present(Viewer.of(who), pid));
+    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    folders.requireSeen(who, stored.id());
+    Integer[] parts = publications.withParts(stored);
     List<RemarkMapper.Row> rows = mapper.of(who.group(), parts);
     Map<Integer, String> names = groups.names(who.group());
     Map<Integer, List<RemarkMapper.Row>> answers =

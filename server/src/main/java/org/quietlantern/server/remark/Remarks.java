@@ -15,6 +15,7 @@ import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
@@ -47,6 +48,7 @@ public class Remarks implements CommandKinds {
 
   private final RemarkMapper mapper;
   private final Publications publications;
+  private final Folders folders;
   private final Groups groups;
   private final Commands commands;
   private final PublicIds ids;
@@ -66,12 +68,14 @@ public class Remarks implements CommandKinds {
   Remarks(
       RemarkMapper mapper,
       Publications publications,
+      Folders folders,
       Groups groups,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
     this.publications = publications;
+    this.folders = folders;
     this.groups = groups;
     this.commands = commands;
     this.ids = ids;
@@ -88,6 +92,7 @@ public class Remarks implements CommandKinds {
         add,
         () -> {
           StoredPublication stored = publications.present(Viewer.of(who), pid);
+          refuseReader(who, stored.id());
           Integer above = answers == null ? null : answered(who, stored, answers);
           String remark = ids.next();
           int id =
@@ -97,6 +102,14 @@ public class Remarks implements CommandKinds {
           mention(who.group(), id, clean);
           return done(stored.pid(), remark, new Added(id));
         });
+  }
+
+  /** Guests say something of what is in a folder where they were asked to. */
+  private void refuseReader(Member who, int publication) {
+    folders.requireSeen(who, publication);
+    if (!folders.mayRemark(who, publication)) {
+      throw new Refusal(HttpStatus.FORBIDDEN, "guest", "Guests read; they change nothing.");
+    }
   }
 
   private int answered(Member who, StoredPublication stored, String answers) {
@@ -202,6 +215,7 @@ public class Remarks implements CommandKinds {
 
   private RemarkMapper.Row own(Member who, String remark) {
     RemarkMapper.Row row = get(who, remark);
+    refuseReader(who, row.publication());
     if (row.membership() != who.id()) {
       throw new Refusal(
           HttpStatus.FORBIDDEN, "not-yours", "A remark is changed by whoever wrote it.");

@@ -41,15 +41,15 @@ interface NoteMapper {
       """)
   List<Row> inFolder(int folder);
 
-  /** One that the member may see: of the group, or in the member's own pile. */
+  /** One that the member may see: in a folder that they see. */
   @Select(
       """
       select n.pid, f.pid as folder_pid, f.name as folder_name, n.title, n.of, n.blocks::text,
         n.membership, n.at
       from note n join folder f on f.id = n.folder
-      where f.grp = #{group} and (f.owner is null or f.owner = #{membership}) and n.pid = #{pid}
+      join folders_of(#{membership}) v on v.folder = f.id where n.pid = #{pid}
       """)
-  Row find(int group, int membership, String pid);
+  Row find(int membership, String pid);
 
   @Select(
       """

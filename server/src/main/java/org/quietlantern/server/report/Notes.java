@@ -77,7 +77,13 @@ public class Notes implements CommandKinds {
     String blocks = json.write(BlockShown.of(document));
     mapper.add(
         new NoteMapper.NewNote(
-            pid, folders.id(who, folder), document.title(), of, blocks, who.id(), calendar.now()));
+            pid,
+            folders.idToEdit(who, folder),
+            document.title(),
+            of,
+            blocks,
+            who.id(),
+            calendar.now()));
     NoteView view = get(who, pid);
     return CommandResult.of(view, new Before(pid))
         .changing(Subject.Of.NOTE, pid)
@@ -95,7 +101,7 @@ public class Notes implements CommandKinds {
   @Transactional(readOnly = true)
   NoteView get(Member who, String pid) {
     NoteMapper.Row row =
-        Optional.ofNullable(mapper.find(who.group(), who.id(), pid)).orElseThrow(Refusal::unknown);
+        Optional.ofNullable(mapper.find(who.id(), pid)).orElseThrow(Refusal::unknown);
     return new NoteView(
         line(row, groups.names(who.group())),
         new Folders.FolderName(row.folderPid(), row.folderName()),

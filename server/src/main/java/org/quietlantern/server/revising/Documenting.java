@@ -42,7 +42,7 @@ public class Documenting implements CommandKinds {
         command,
         declare,
         () -> {
-          searches.get(who, search);
+          searches.requireEdit(who, search);
           Revisions.Documented before = revisions.documented(search).orElse(null);
           set(search, documented ? before(before, who) : null);
           return CommandResult.of(documented, new Before(search, before))

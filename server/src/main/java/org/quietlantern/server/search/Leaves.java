@@ -67,11 +67,14 @@ public class Leaves {
   /** {@code strategy}: the search that led to it, if one did. */
   public Leaf get(Member who, String pid, Optional<Strategy> strategy) {
     StoredPublication stored = publications.present(Viewer.of(who), pid);
+    folders.requireSeen(who, stored.id());
     Publication publication = stored.publication();
     List<CurrentMark> said =
-        reviews
-            .onPublications(who.group(), List.of(stored.id()))
-            .getOrDefault(stored.id(), List.of());
+        who.onlyFolders()
+            ? List.of()
+            : reviews
+                .onPublications(who.group(), List.of(stored.id()))
+                .getOrDefault(stored.id(), List.of());
     Map<Integer, Member> members =
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
@@ -96,7 +99,7 @@ public class Leaves {
         why,
         highlighter.flatMap(lit -> inside(who, stored, lit, why)).orElse(null),
         said(said, members),
-        readings.of(who, stored, members),
+        who.onlyFolders() ? List.of() : readings.of(who, stored, members),
         publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
         numbers(publication),
         publication.issued().map(Object::toString).orElse(null));

@@ -7,6 +7,7 @@ import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Versions;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Answer;
@@ -182,6 +183,7 @@ class SearchController {
 
   /** One publication with everything that is known of it. */
   @GetMapping("/publications/{publication}")
+  @FolderGuestsMay
   Leaf publication(Member me, @PathVariable String publication) {
     return matching.inOneState(me, 0, () -> leaves.get(me, publication, Optional.empty()));
   }

@@ -243,6 +243,25 @@ public final class TestApp implements AutoCloseable, AfterAllCallback {
     bean(Groups.class).join(group, account, role, name);
   }
 
+  /** Lets somebody from outside into a group who sees a folder of it and nothing else. */
+  void joinFolder(int group, String name, String folder, String may) {
+    join(group, name, "guest");
+    JdbcTemplate database = bean(JdbcTemplate.class);
+    database.update(
+        "update membership set only_folders = true where grp = ? and name = ?", group, name);
+    database.update("update folder set open_to = coalesce(open_to, 'group') where pid = ?", folder);
+    database.update(
+        """
+        insert into folder_named (folder, membership, may)
+        select f.id, m.id, ?::folder_right from folder f, membership m
+        where f.pid = ? and m.grp = ? and m.name = ?
+        """,
+        may,
+        folder,
+        group,
+        name);
+  }
+
   /** Gives the account of a member of a test's group the steward's right. */
   public void makeSteward(Member member) {
     bean(Accounts.class).makeSteward(bean(Groups.class).account(member));

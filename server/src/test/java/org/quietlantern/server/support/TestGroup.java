@@ -26,14 +26,32 @@ public final class TestGroup {
     return app.bean(Groups.class).members(group).get(which);
   }
 
+  public int size() {
+    return app.bean(Groups.class).members(group).size();
+  }
+
   /** The browser of a member, signed in; addresses are below the group's. */
   public Client client(int which) {
     return clients.computeIfAbsent(
         which, w -> app.signedIn(member(w)).below("/api/groups/" + member(w).groupPid()));
   }
 
+  void join(String name) {
+    app.join(group, name, "member");
+  }
+
+  void makeSteward(int which) {
+    app.makeSteward(member(which));
+  }
+
   public TestGroup guest(String name) {
     app.join(group, name, "guest");
+    return this;
+  }
+
+  /** Somebody from outside, who sees a folder and nothing else. */
+  public TestGroup folderGuest(String name, String folder, String may) {
+    app.joinFolder(group, name, folder, may);
     return this;
   }
 

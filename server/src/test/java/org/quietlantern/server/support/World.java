@@ -155,6 +155,10 @@ public final class World {
     return task;
   }
 
+  private JsonNode rights() {
+    return group.client(0).get("/folders/" + values.get("folder") + "/rights").ok();
+  }
+
   /** As somebody sees it who looks at it now. */
   private int versionOfTask() {
     for (JsonNode task : group.client(0).get("/tasks").ok().get("tasks")) {
@@ -192,6 +196,15 @@ public final class World {
     return this;
   }
 
+  /** Somebody who looks after the shared catalogue and is no coordinator. */
+  public Client steward() {
+    if (group.size() == 4) {
+      group.join("Stella Steward");
+      group.makeSteward(4);
+    }
+    return group.client(4).below("");
+  }
+
   public Client member(int which) {
     return group.client(which).below("");
   }
@@ -199,6 +212,16 @@ public final class World {
   /** A folder that nothing else is about, with something in it. */
   public String spareFolder() {
     return values.get("spare");
+  }
+
+  /**
+   * Somebody from outside who may say something of what is in the folder, and sees nothing else.
+   */
+  public Client folderGuest() {
+    if (group.size() == 3) {
+      group.folderGuest("Fola Folders", values.get("folder"), "remark");
+    }
+    return group.client(3).below("");
   }
 
   public Client guest() {
@@ -309,6 +332,19 @@ public final class World {
       body.put("publication", values.get("publication"));
       body.put("version", versionOfTask());
       body.put("state", "done");
+    }
+    if (endpoint.path().endsWith("/rights")) {
+      body.put("openTo", "group");
+      body.put("groupMay", "edit");
+      body.put("named", List.of());
+      body.put("version", rights().get("version").asInt());
+    }
+    if (endpoint.path().endsWith("/folders/{folder}/invitations")) {
+      body.put("email", ASKED);
+      body.put("may", "read");
+    }
+    if (endpoint.path().contains("/vocabulary")) {
+      body.put("file", "bW90aHM=");
     }
     if (endpoint.path().contains("/journals")) {
       body.put("file", "title,issn\nMoths of the fens,9999-1004\n");

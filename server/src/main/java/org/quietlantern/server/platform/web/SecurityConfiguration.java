@@ -69,11 +69,11 @@ class SecurityConfiguration {
             given.getBytes(StandardCharsets.UTF_8));
   }
 
-  /** Open to anybody, and never a session: stable links and feeds. */
+  /** Open to anybody, and never a session: stable links, feeds, folders by their address. */
   @Bean
   @Order(1)
   SecurityFilterChain withoutSession(HttpSecurity http) {
-    return headers(http.securityMatcher("/p/**", "/feed/**"))
+    return headers(http.securityMatcher("/p/**", "/feed/**", "/shared/**"))
         .csrf(AbstractHttpConfigurer::disable)
         .requestCache(AbstractHttpConfigurer::disable)
         .securityContext(c -> c.securityContextRepository(new NullSecurityContextRepository()))
