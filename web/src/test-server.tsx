@@ -5,12 +5,21 @@ import { createMemoryRouter, Outlet, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import type { Schema } from './api';
 
-export const ME: Schema['Person'] = { id: 'me', name: 'Ilse', letters: 'Il', role: 'member' };
+export const ME: Schema['Person'] = {
+  id: 'me',
+  name: 'Ilse',
+  letters: 'Il',
+  role: 'member',
+  onlyFolders: false,
+};
 export const GROUP: Schema['GroupView'] = {
   id: 'group',
   name: 'Hollow',
   me: ME,
-  members: [ME, { id: 'teo', name: 'Teodor Vance', letters: 'Te', role: 'member' }],
+  members: [
+    ME,
+    { id: 'teo', name: 'Teodor Vance', letters: 'Te', role: 'member', onlyFolders: false },
+  ],
   today: '2026-11-24',
   zone: 'Europe/Oslo',
   demo: false,

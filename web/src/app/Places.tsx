@@ -1,16 +1,25 @@
 import { Link, useLocation } from 'react-router';
 import { presentPlace } from '../features/strategy';
-import { PLACES } from './places';
+import { PLACES, PLACES_OUTSIDE } from './places';
 
 /** In the top line; a bar at the bottom on narrow screens. */
-export function Places({ group, owed }: { group: string; owed: number }) {
+export function Places({
+  group,
+  owed,
+  outside,
+}: {
+  group: string;
+  owed: number;
+  /** Whether only single folders are open to the reader. */
+  outside: boolean;
+}) {
   const part = useLocation().pathname.split('/')[3] ?? '';
   return (
     <nav
       aria-label="Places"
       className="fixed inset-x-0 bottom-0 z-10 flex h-12 justify-around border-t border-base-300 bg-base-100 lg:static lg:h-full lg:justify-start lg:gap-5 lg:border-0"
     >
-      {PLACES.map((place) => {
+      {(outside ? PLACES_OUTSIDE : PLACES).map((place) => {
         const here = place.path === part || (place.also as readonly string[]).includes(part);
         return (
           <Link

@@ -7,3 +7,6 @@ export const PLACES = [
   { name: 'Alerts', path: 'alerts', also: ['a'] },
   { name: 'Catalogue', path: 'catalogue', also: [] },
 ] as const;
+
+/** Those of somebody who was asked to single folders and sees nothing else. */
+export const PLACES_OUTSIDE = PLACES.filter((place) => place.path === 'folders');

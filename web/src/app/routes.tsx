@@ -11,7 +11,7 @@ import {
   RequestsPage,
   SourcesPage,
 } from '../features/catalogue';
-import { FolderPage, FoldersPage } from '../features/folders';
+import { FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
 import { NotesPage } from '../features/margin';
@@ -83,6 +83,7 @@ export const router = createBrowserRouter([
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'folders', element: <FoldersPage /> },
       { path: 'f/:id', element: <FolderPage /> },
+      { path: 'f/:id/people', element: <FolderPeoplePage /> },
       { path: 'alerts', element: <AlertsPage /> },
       { path: 'a/:id', element: <AlertPage /> },
       { path: 'catalogue', element: <Navigate to="headings" replace /> },

@@ -94,6 +94,6 @@ export function useFolderNames(group: string) {
     queryKey: keys.folders(group),
     queryFn: async ({ signal }) =>
       body(await api.GET('/api/groups/{group}/folders', { params: { path: { group } }, signal })),
-    select: (folders) => folders.filter((folder) => !folder.pile),
+    select: (folders) => folders.filter((folder) => folder.may === 'edit' && !folder.closed),
   });
 }

@@ -39,7 +39,13 @@ it('shows how far everybody is with each round', () => {
 });
 
 it('gives guests no column', () => {
-  const guest = { id: 'gus', name: 'Gus Guest', letters: 'Gu', role: 'guest' as const };
+  const guest = {
+    id: 'gus',
+    name: 'Gus Guest',
+    letters: 'Gu',
+    role: 'guest' as const,
+    onlyFolders: false,
+  };
   const group = { ...GROUP, members: [...GROUP.members, guest] };
   showAt('/g/group/arrivals', <Board group={group} rounds={[round]} shown="r1" />);
   expect(screen.queryByText('Gus')).toBeNull();

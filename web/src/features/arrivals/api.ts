@@ -4,9 +4,10 @@ import { api, body, keys, type Schema } from '../../api';
 type Round = Schema['RoundLine'];
 
 /** Rounds page by page; the first page also says what waits in all of them. */
-export function useRounds(group: string) {
+export function useRounds(group: string, asked = true) {
   return useInfiniteQuery({
     queryKey: keys.rounds(group),
+    enabled: asked,
     initialPageParam: null as string | null,
     queryFn: async ({ pageParam, signal }) =>
       body(
@@ -44,6 +45,6 @@ export function owedIn(round: Round, member: string): number {
 }
 
 /** How many arrivals wait for the member in all rounds. */
-export function useOwed(group: string): number {
-  return useRounds(group).data?.pages[0]?.owed ?? 0;
+export function useOwed(group: string, asked = true): number {
+  return useRounds(group, asked).data?.pages[0]?.owed ?? 0;
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ChoiceField, DialogForm, NameField } from '../../ui';
 import { useHere } from '../session';
-import { useFolders } from '../keeping';
+import { useFoldersToChange } from '../keeping';
 import { useFolderChanges } from './changes';
 
 /** Names a folder, and puts it into another one. */
@@ -17,9 +17,7 @@ export function FolderDialog({
   const [description, setDescription] = useState(folder.description);
   const [parent, setParent] = useState(folder.parent ?? '');
   const { change } = useFolderChanges(here.id, folder.id);
-  const others = (useFolders(here.id).data ?? []).filter(
-    (one) => !one.pile && one.id !== folder.id,
-  );
+  const others = useFoldersToChange(here.id).filter((one) => !one.pile && one.id !== folder.id);
   return (
     <DialogForm
       title="Name and place"

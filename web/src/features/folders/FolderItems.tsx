@@ -30,16 +30,21 @@ export function FolderItems({
   const { takeOut } = useFolderChanges(here.id, folder.id);
   const [moving, setMoving] = useState<Moving | null>(null);
   const writes = mayWrite(here);
+  const changes = writes && folder.may === 'edit';
   const acts = (publications: string[], onGone: () => void) =>
     writes && (
       <>
-        <Act onClick={() => setMoving({ publications, onMoved: onGone })}>Move or copy</Act>
-        <Act
-          disabled={takeOut.isPending}
-          onClick={() => takeOut.mutate(publications, { onSuccess: onGone })}
-        >
-          Take out
+        <Act onClick={() => setMoving({ publications, onMoved: onGone })}>
+          {changes ? 'Move or copy' : 'Copy'}
         </Act>
+        {changes && (
+          <Act
+            disabled={takeOut.isPending}
+            onClick={() => takeOut.mutate(publications, { onSuccess: onGone })}
+          >
+            Take out
+          </Act>
+        )}
       </>
     );
   return (
@@ -53,7 +58,7 @@ export function FolderItems({
         said={(index) => <WhoKept item={items.row(index)} />}
         more={(index) => (
           <>
-            {byHand && writes && <ByHand folder={folder} at={index} />}
+            {byHand && changes && <ByHand folder={folder} at={index} />}
             {acts([ids[index] ?? ''], () => {})}
           </>
         )}

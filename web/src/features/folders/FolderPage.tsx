@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
 import { ActivityLink } from '../activity';
@@ -12,7 +12,7 @@ import { FolderItems } from './FolderItems';
 import { NotesHere } from './NotesHere';
 import { FOLDER_ORDERS, folderOrder } from './orders';
 import { SearchesHere } from './SearchesHere';
-import { CopyFolderDialog, MergeDialog } from './WholeFolderDialog';
+import { CopyFolderDialog, MergeDialog, TurnOverDialog } from './WholeFolderDialog';
 
 /** A folder: its searches and notes above, what is kept in it as a list with the leaf beside. */
 export function FolderPage() {
@@ -23,14 +23,15 @@ export function FolderPage() {
   const order = folderOrder(address.params.get('order'));
   const found = useFolder(here.id, id, order);
   const { end } = useFolderChanges(here.id, id);
-  const [asked, setAsked] = useState<'change' | 'merge' | 'copy' | null>(null);
+  const [asked, setAsked] = useState<'change' | 'merge' | 'copy' | 'over' | null>(null);
   if (isProblem(found.error, 'merged')) {
     return <Navigate to={`/g/${here.id}/f/${String(found.error.details.folder)}`} replace />;
   }
   if (found.error) return <Failed error={found.error} />;
   const folder = found.data;
   if (!folder || folder.id !== id) return <Waiting what="the folder" />;
-  const { name, description, ids, pile } = folder;
+  const { name, description, ids, pile, may, closed } = folder;
+  const changes = mayWrite(here) && !pile && may === 'edit';
   const close = () => setAsked(null);
   const go = (to: string) => {
     close();
@@ -43,7 +44,13 @@ export function FolderPage() {
       <div>
         <div className="bar">
           <h1 className="font-serif text-[21px] font-semibold">{name}</h1>
-          <span className="text-soft">{counted(ids.length, 'publication')}</span>
+          <span className="text-soft">
+            {counted(ids.length, 'publication')}
+            {closed && !pile && ' · for some of the group'}
+            {may !== 'edit' &&
+              mayWrite(here) &&
+              ` · you ${may === 'read' ? 'read' : 'read and remark'}`}
+          </span>
           {ids.length > 1 && (
             <OrderChoice
               orders={FOLDER_ORDERS}
@@ -58,7 +65,7 @@ export function FolderPage() {
               Export as RIS
             </a>
           )}
-          {mayWrite(here) && !pile && (
+          {changes && (
             <>
               <Act onClick={() => setAsked('change')}>Name and place</Act>
               <Act onClick={() => setAsked('copy')}>Copy it</Act>
@@ -68,15 +75,27 @@ export function FolderPage() {
               </Act>
             </>
           )}
-          <ActivityLink of={`folder:${id}`} />
+          {pile && ids.length > 0 && (
+            <Act onClick={() => setAsked('over')}>Turn it over to the group</Act>
+          )}
+          {!pile && !here.me.onlyFolders && (
+            <Link className="act" to={`/g/${here.id}/f/${id}/people`}>
+              Who sees it
+            </Link>
+          )}
+          {!here.me.onlyFolders && <ActivityLink of={`folder:${id}`} />}
           <HelpLink place="folders" />
         </div>
         <div className="max-h-[30vh] overflow-y-auto">
           {description && (
             <p className="border-b border-base-300 px-4 py-1.5 text-soft lg:px-6">{description}</p>
           )}
-          <SearchesHere folder={id} />
-          <NotesHere folder={id} />
+          {!here.me.onlyFolders && (
+            <>
+              <SearchesHere folder={id} />
+              <NotesHere folder={id} />
+            </>
+          )}
         </div>
       </div>
       <div id="list" tabIndex={-1} className="min-h-0 outline-none">
@@ -93,6 +112,7 @@ export function FolderPage() {
       </div>
       {asked === 'change' && <FolderDialog folder={folder} onClose={close} />}
       {asked === 'merge' && <MergeDialog folder={folder} onThere={go} onClose={close} />}
+      {asked === 'over' && <TurnOverDialog folder={folder} onThere={go} onClose={close} />}
       {asked === 'copy' && <CopyFolderDialog folder={folder} onThere={go} onClose={close} />}
     </div>
   );

@@ -17,9 +17,13 @@ export function FoldersPage() {
     <div className="page">
       <title>Folders · Quiet Lantern</title>
       <Title help="folders">Folders of {here.name}</Title>
-      <ToCheck />
+      {!here.me.onlyFolders && <ToCheck />}
       {folders.data.length === 0 && (
-        <p className="mt-3 text-soft">No folder yet. Make one; whatever is kept goes into one.</p>
+        <p className="mt-3 text-soft">
+          {mayWrite(here)
+            ? 'No folder yet. Make one; whatever is kept goes into one.'
+            : 'No folder is open to you at the moment.'}
+        </p>
       )}
       <ul className="mt-3 max-w-[46rem]">
         {inOrder(folders.data).map(({ folder, deep }) => (
@@ -34,27 +38,41 @@ export function FoldersPage() {
             >
               {folder.name}
             </Link>
-            {folder.pile && <span className="text-[13px] text-soft">only you see it</span>}
+            {standing(folder) && <span className="text-[13px] text-soft">{standing(folder)}</span>}
             <span className="text-soft">{counted(folder.items, 'publication')}</span>
-            <span className="w-32 text-right text-soft">
-              {counted(folder.searches, 'search', 'searches')}
-            </span>
+            {!here.me.onlyFolders && (
+              <span className="w-32 text-right text-soft">
+                {counted(folder.searches, 'search', 'searches')}
+              </span>
+            )}
           </li>
         ))}
       </ul>
       {mayWrite(here) && <NewFolder group={here.id} />}
-      <p className="mt-3">
-        <Link className="act" to={`/g/${here.id}/notes`}>
-          Margin notes
-        </Link>{' '}
-        <span className="text-soft">what was written at passages of texts</span>
-      </p>
-      <Bin />
+      {!here.me.onlyFolders && (
+        <>
+          <p className="mt-3">
+            <Link className="act" to={`/g/${here.id}/notes`}>
+              Margin notes
+            </Link>{' '}
+            <span className="text-soft">what was written at passages of texts</span>
+          </p>
+          <Bin />
+        </>
+      )}
     </div>
   );
 }
 
 type Folder = Schema['FolderLine'];
+
+/** What sets it apart from the others; empty for a folder that everybody sees and changes. */
+function standing({ pile, closed, may }: Folder): string {
+  const mine = may === 'edit' ? '' : may === 'read' ? 'you read it' : 'you read and remark';
+  return pile
+    ? 'only you see it'
+    : [closed ? 'for some of the group' : '', mine].filter(Boolean).join(' · ');
+}
 
 /** Each folder with those that lie in it behind it. */
 function inOrder(all: Folder[], parent?: string, deep = 0): { folder: Folder; deep: number }[] {

@@ -28,9 +28,13 @@ function From({ reason }: { reason: Schema['ReasonGiven'] }) {
       {reason.q && (
         <>
           , from{' '}
-          <Link className="act" to={`/g/${here.id}/q/${reason.q}`}>
-            “{reason.search}”
-          </Link>
+          {here.me.onlyFolders ? (
+            `“${reason.search}”`
+          ) : (
+            <Link className="act" to={`/g/${here.id}/q/${reason.q}`}>
+              “{reason.search}”
+            </Link>
+          )}
         </>
       )}
     </>
@@ -53,6 +57,7 @@ export function KeptHere({
           <Reason
             key={reason.at + reason.who}
             folder={folder.id}
+            changes={folder.may === 'edit'}
             publication={item.publication.id}
             reason={reason}
           />
@@ -64,10 +69,12 @@ export function KeptHere({
 
 function Reason({
   folder,
+  changes,
   publication,
   reason,
 }: {
   folder: string;
+  changes: boolean;
   publication: string;
   reason: Schema['ReasonGiven'];
 }) {
@@ -79,7 +86,7 @@ function Reason({
       <li>
         <From reason={reason} />
         {reason.text && <span className="text-soft">: “{reason.text}”</span>}{' '}
-        {reason.mine && (
+        {reason.mine && changes && (
           <Act onClick={() => setText(reason.text)}>
             {reason.text ? 'Write it anew' : 'Say why'}
           </Act>

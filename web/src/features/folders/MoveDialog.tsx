@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { ChoiceField, counted, DialogForm } from '../../ui';
-import { useFolders } from '../keeping';
+import { useFoldersToChange } from '../keeping';
 import { useHere } from '../session';
 import { useFolderChanges } from './changes';
 
@@ -19,9 +19,11 @@ export function MoveDialog({
 }) {
   const here = useHere();
   const { move } = useFolderChanges(here.id, folder.id);
-  const others = (useFolders(here.id).data ?? []).filter((one) => one.id !== folder.id);
+  const others = useFoldersToChange(here.id).filter((one) => one.id !== folder.id);
   const [chosen, setChosen] = useState('');
-  const [copies, setCopies] = useState(false);
+  // What may only be read stays.
+  const stays = folder.may !== 'edit';
+  const [copies, setCopies] = useState(stays);
   const to = chosen || (others[0]?.id ?? '');
   return (
     <DialogForm
@@ -48,6 +50,7 @@ export function MoveDialog({
         <input
           type="checkbox"
           checked={copies}
+          disabled={stays}
           onChange={(event) => setCopies(event.target.checked)}
         />{' '}
         it stays in {folder.name} too

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { ChoiceField, DialogForm, NameField } from '../../ui';
-import { useFolders } from '../keeping';
+import { useFoldersToChange } from '../keeping';
 import { useHere } from '../session';
 import { useFolderChanges } from './changes';
 
@@ -15,8 +15,8 @@ type Whole = {
 export function MergeDialog({ folder, onThere, onClose }: Whole) {
   const here = useHere();
   const { merge } = useFolderChanges(here.id, folder.id);
-  const others = (useFolders(here.id).data ?? []).filter(
-    (one) => !one.pile && one.id !== folder.id,
+  const others = useFoldersToChange(here.id).filter(
+    (one) => !one.pile && one.id !== folder.id && one.closed === folder.closed,
   );
   const [chosen, setChosen] = useState('');
   const to = chosen || (others[0]?.id ?? '');
@@ -35,6 +35,29 @@ export function MergeDialog({ folder, onThere, onClose }: Whole) {
         Publications with what was said of them, searches, reports, the folders inside, and what
         alerts keep go along. What is in both stands once. “{folder.name}” is no more then; its
         address leads to the other.
+      </p>
+    </DialogForm>
+  );
+}
+
+/** Turns the member's own pile over to the group. */
+export function TurnOverDialog({ folder, onThere, onClose }: Whole) {
+  const here = useHere();
+  const { turnOver } = useFolderChanges(here.id, folder.id);
+  const [name, setName] = useState('');
+  return (
+    <DialogForm
+      title="Turn your pile over to the group"
+      act="Turn it over"
+      disabled={turnOver.isPending || !name.trim()}
+      error={turnOver.error}
+      onSubmit={() => turnOver.mutate(name, { onSuccess: ({ answer }) => onThere(answer.id) })}
+      onClose={onClose}
+    >
+      <NameField value={name} onChange={setName} />
+      <p className="mt-3 text-soft">
+        All {folder.ids.length} publications go into a new folder of the group, with what you said
+        of them. That is your verdict “keep”; your pile is empty then.
       </p>
     </DialogForm>
   );

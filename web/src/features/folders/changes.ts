@@ -52,6 +52,18 @@ export function useFolderChanges(group: string, folder: string) {
       (made) => `“${made.name}” is a copy.`,
       { quiet: true },
     ),
+    turnOver: useAct(
+      group,
+      async (name: string, header) =>
+        body(
+          await api.POST('/api/groups/{group}/pile/turned-over', {
+            params: { path: { group }, header },
+            body: { name },
+          }),
+        ),
+      (made) => `${counted(made.publications, 'publication')} of your pile are in “${made.name}”.`,
+      { quiet: true },
+    ),
     move: useAct(
       group,
       async ({ copy, ...what }: { publications: string[]; to: string; copy: boolean }, header) => {

@@ -1,2 +1,3 @@
 export { FolderPage } from './FolderPage';
 export { FoldersPage } from './FoldersPage';
+export { FolderPeoplePage } from './FolderPeoplePage';

@@ -21,6 +21,7 @@ export function MemberLine({
       <span className="min-w-[10rem] flex-1">
         <b className="font-semibold">{name}</b>
         {me && <span className="text-soft"> (you)</span>}
+        {member.onlyFolders && <span className="text-soft"> · of single folders only</span>}
         {member.email && <span className="block text-[13px] text-soft">{member.email}</span>}
       </span>
       <span className="text-[13px] text-soft">since {day(member.joined)}</span>

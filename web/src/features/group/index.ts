@@ -1,1 +1,2 @@
 export { GroupPage } from './GroupPage';
+export { InvitationLine } from './InvitationLine';

@@ -1,4 +1,5 @@
 import { CATALOGUE } from './catalogue';
+import { FOLDERS } from './folders';
 import { TEXTS } from './texts';
 import type { Word } from './words';
 
@@ -175,19 +176,7 @@ export const PAGES: Record<string, HelpOf> = {
       'seen',
     ],
   },
-  folders: {
-    title: 'Folders',
-    path: 'folders',
-    says: [
-      'A folder is the group’s: publications with who kept them and why, saved searches, and dated notes.',
-      'It is read like the list of a search: in one of six orders, with the leaf beside, and with the same keys. What is ticked is moved or copied into another folder, or taken out, as one act; what was said when it was kept goes along, and who wrote it writes it anew.',
-      'What you say of a publication stands on its leaf in every list, for the whole group: it is answered, and settled when it is. A name behind @ asks that member to look.',
-      'Your pile is your own. What you keep there is marked as seen by you; others learn nothing else.',
-      'A folder goes into another with all that is in it: what is in both stands once, and its address leads there. A copy has the same publications with what was said of them.',
-      'A folder can be taken along as RIS.',
-    ],
-    words: ['pile', 'keep', 'note', 'stable link'],
-  },
+  ...FOLDERS,
   alerts: {
     title: 'Alerts',
     path: 'alerts',

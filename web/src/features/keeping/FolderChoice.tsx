@@ -1,15 +1,18 @@
 import { useState } from 'react';
-import { PILE, useAddFolder, useFolders } from './api';
+import { PILE, useAddFolder, useFoldersToChange } from './api';
 
 const LAST = 'lantern.folder.';
 
 /**
- * The folder used last in a group, if it is still there. `withPile`: without a choice it is the
- * member's own pile.
+ * The folder used last in a group, of those that the member may change. `withPile`: without a choice
+ * it is the member's own pile. `everybodys`: only those that the whole group sees.
  */
-export function useChosenFolder(group: string, withPile = false) {
-  const all = useFolders(group).data ?? [];
-  const folders = all.filter((folder) => !folder.pile);
+export function useChosenFolder(
+  group: string,
+  { withPile = false, everybodys = false }: { withPile?: boolean; everybodys?: boolean } = {},
+) {
+  const all = useFoldersToChange(group);
+  const folders = all.filter((folder) => !folder.pile && !(everybodys && folder.closed));
   const [picked, setPicked] = useState(localStorage.getItem(LAST + group) ?? '');
   const there = folders.some((folder) => folder.id === picked);
   const chosen =
@@ -23,7 +26,7 @@ export function useChosenFolder(group: string, withPile = false) {
 
 /** The folder that keeps go into without asking: the one chosen last; none before the first choice. */
 export function useLastFolder(group: string): string | null {
-  const folders = useFolders(group).data ?? [];
+  const folders = useFoldersToChange(group);
   const last = localStorage.getItem(LAST + group);
   if (last === PILE) return PILE;
   return folders.some((folder) => folder.id === last) ? last : null;

@@ -6,8 +6,8 @@ import { serve, showAt } from '../../test-server';
 import { KeepDialog } from '.';
 
 const FOLDERS = [
-  { id: 'f1', name: 'Bats', pile: false, items: 0, searches: 0 },
-  { id: 'f2', name: 'Verges', pile: false, items: 2, searches: 1 },
+  { id: 'f1', name: 'Bats', pile: false, may: 'edit', closed: false, items: 0, searches: 0 },
+  { id: 'f2', name: 'Verges', pile: false, may: 'edit', closed: false, items: 2, searches: 1 },
 ];
 const KEPT = {
   publications: 1,

@@ -21,7 +21,7 @@ export function KeepDialog({
   onKept?: () => void;
   onClose: () => void;
 }) {
-  const choice = useChosenFolder(group, true);
+  const choice = useChosenFolder(group, { withPile: true });
   const [note, setNote] = useState(why);
   const keep = useKeep(group);
   const submit = () => {

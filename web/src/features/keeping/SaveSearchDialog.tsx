@@ -16,7 +16,7 @@ export function SaveSearchDialog({
   count: number;
   onClose: () => void;
 }) {
-  const choice = useChosenFolder(group);
+  const choice = useChosenFolder(group, { everybodys: true });
   const [name, setName] = useState('');
   const save = useSaveSearch(group);
   const submit = () => {

@@ -23,6 +23,11 @@ export function useFolders(group: string) {
   });
 }
 
+/** Those that the member may change. */
+export function useFoldersToChange(group: string): Schema['FolderLine'][] {
+  return (useFolders(group).data ?? []).filter((folder) => folder.may === 'edit');
+}
+
 export function useAddFolder(group: string) {
   return useAct(
     group,

@@ -1,4 +1,4 @@
-export { PILE, useAddFolder, useFolders, useKeep } from './api';
+export { PILE, useAddFolder, useFolders, useFoldersToChange, useKeep } from './api';
 export { FolderChoice, useChosenFolder, useLastFolder } from './FolderChoice';
 export { KeepDialog } from './KeepDialog';
 export { SaveSearchDialog } from './SaveSearchDialog';

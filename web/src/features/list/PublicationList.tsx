@@ -109,7 +109,9 @@ export function PublicationList({
                   here={inList.length}
                   elsewhere={ticked.size - inList.length}
                   writes={acts.writes}
-                  records={`/api/groups/${here.id}/records.ris?${ris(inList)}`}
+                  records={
+                    here.me.onlyFolders ? '' : `/api/groups/${here.id}/records.ris?${ris(inList)}`
+                  }
                   more={tickedMore?.(inList, () => untick(inList))}
                   onSay={acts.say}
                   onNote={acts.withNote}

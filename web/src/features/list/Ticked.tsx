@@ -18,7 +18,7 @@ export function Ticked({
   /** Ticked in another list of this window. */
   elsewhere: number;
   writes: boolean;
-  /** Where the records of those here can be fetched. */
+  /** Where the records of those here can be fetched; empty: nowhere. */
   records: string;
   /** What else this list can do with them. */
   more?: ReactNode;
@@ -40,9 +40,11 @@ export function Ticked({
             ))}
           {writes && <Act onClick={onNote}>Keep with a note</Act>}
           {more}
-          <a className="act" href={records}>
-            RIS
-          </a>
+          {records && (
+            <a className="act" href={records}>
+              RIS
+            </a>
+          )}
           <Act onClick={onUntick}>Untick</Act>
         </p>
       )}

@@ -27,6 +27,7 @@ export function Leaf({
   lineNumber?: (line: string) => number;
   children?: ReactNode;
 }) {
+  const here = useHere();
   const { publication } = leaf;
   return (
     <>
@@ -53,15 +54,25 @@ export function Leaf({
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
       {children}
-      <Ways key={`ways to ${publication.id}`} leaf={leaf} />
-      <Why leaf={leaf} lineNumber={lineNumber} />
-      <Words leaf={leaf} />
-      <Outward key={publication.id} publication={publication} />
-      <Versions key={`versions of ${publication.id}`} publication={publication.id} />
-      <History key={`history of ${publication.id}`} publication={publication.id} />
-      <Said leaf={leaf} />
-      <Remarks key={`remarks on ${publication.id}`} publication={publication.id} />
-      <TasksOf key={`tasks of ${publication.id}`} publication={publication.id} />
+      {!here.me.onlyFolders && (
+        <>
+          <Ways key={`ways to ${publication.id}`} leaf={leaf} />
+          <Why leaf={leaf} lineNumber={lineNumber} />
+          <Words leaf={leaf} />
+          <Outward key={publication.id} publication={publication} />
+          <Versions key={`versions of ${publication.id}`} publication={publication.id} />
+          <History key={`history of ${publication.id}`} publication={publication.id} />
+          <Said leaf={leaf} />
+        </>
+      )}
+      <Remarks
+        key={`remarks on ${publication.id}`}
+        publication={publication.id}
+        may={leaf.mayRemark}
+      />
+      {!here.me.onlyFolders && (
+        <TasksOf key={`tasks of ${publication.id}`} publication={publication.id} />
+      )}
     </>
   );
 }
@@ -74,7 +85,7 @@ function Where({ leaf }: { leaf: Schema['Leaf'] }) {
   return (
     <>
       {(host.title || leaf.publisher) && '· '}
-      {host.issn ? (
+      {host.issn && !here.me.onlyFolders ? (
         <Link
           className="font-serif italic underline decoration-base-300 hover:decoration-current"
           to={`/g/${here.id}/catalogue/journals?j=${host.issn}`}

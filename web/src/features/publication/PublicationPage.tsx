@@ -16,6 +16,7 @@ import { useMarkKeys } from './useMarkKeys';
 export function PublicationPage() {
   const { id = '' } = useParams();
   const here = useHere();
+  const outside = here.me.onlyFolders;
   const leaf = useLeaf(here.id, id, null);
   const copy = useCopyLink();
   const [keeping, setKeeping] = useState(false);
@@ -23,8 +24,8 @@ export function PublicationPage() {
   const { mutate: open } = useOpening(here.id);
   const loaded = leaf.data?.publication.id === id;
   useEffect(() => {
-    if (loaded) open({ publication: id, ...(step ? { step } : {}) });
-  }, [loaded, id, step, open]);
+    if (loaded && !outside) open({ publication: id, ...(step ? { step } : {}) });
+  }, [loaded, outside, id, step, open]);
   const mark = useMark(here.id);
   const keep = useKeep(here.id);
   const folder = useLastFolder(here.id);
@@ -72,7 +73,7 @@ export function PublicationPage() {
                 Stable link
               </Act>
               <Act onClick={() => window.print()}>Print</Act>
-              <ActivityLink of={`publication:${id}`} />
+              {!outside && <ActivityLink of={`publication:${id}`} />}
               <HelpLink place="publication" />
             </div>
           }
@@ -80,7 +81,7 @@ export function PublicationPage() {
           <h3 className="small-head mt-3">Citation</h3>
           <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
           <Details leaf={leaf.data} />
-          <Figures key={`figures of ${id}`} publication={id} />
+          {!outside && <Figures key={`figures of ${id}`} publication={id} />}
         </Leaf>
         <p className="mt-4 hidden text-soft print:block">
           {leaf.data.stableLink} · printed on {day(here.today)}

@@ -10,10 +10,13 @@ import { WriteRemark } from './WriteRemark';
 export function Remark({
   remark,
   publication,
+  may,
 }: {
   remark: Schema['RemarkThread'];
   /** Of one that begins: it is settled with its answers, and may become a task. */
   publication?: string;
+  /** Whether the reader may say something here. */
+  may: boolean;
 }) {
   const here = useHere();
   const { write, takeBack, settle } = useRemarkChanges(here.id, remark.id);
@@ -43,7 +46,7 @@ export function Remark({
         </span>
         : {text ?? <i className="text-soft">taken back</i>}
       </p>
-      {text !== null && text !== undefined && mayWrite(here) && (
+      {text !== null && text !== undefined && may && (
         <p className="flex flex-wrap gap-x-4 text-[13px]">
           {changeable && <Act onClick={() => setWriting(true)}>Write it anew</Act>}
           {mine && (
@@ -51,7 +54,7 @@ export function Remark({
               Take it back
             </Act>
           )}
-          {publication && (
+          {publication && mayWrite(here) && (
             <>
               <Act disabled={settle.isPending} onClick={() => settle.mutate(!settled)}>
                 {settled ? 'Not settled' : 'Settle'}

@@ -1,30 +1,30 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act } from '../../ui';
-import { mayWrite, useHere } from '../session';
+import { useHere } from '../session';
 import { useRemark, useRemarks } from './api';
 import { Remark } from './Remark';
 import { WriteRemark } from './WriteRemark';
 
-/** What the group says of a publication, wherever it is looked at. */
-export function Remarks({ publication }: { publication: string }) {
+/** What the group says of a publication, wherever it is looked at; `may`: the reader, too. */
+export function Remarks({ publication, may }: { publication: string; may: boolean }) {
   const here = useHere();
   const remarks = useRemarks(here.id, publication).data ?? [];
   const remark = useRemark(here.id, publication);
   // A new box for each remark that was said: what is typed meanwhile is not lost before.
   const [said, setSaid] = useState(0);
-  if (remarks.length === 0 && !mayWrite(here)) return null;
+  if (remarks.length === 0 && !may) return null;
   return (
     <section aria-label="Remarks" className="mt-3">
       <h3 className="small-head">Remarks</h3>
       <ul>
         {remarks.map((one) => (
           <li key={one.id} className="mb-2">
-            <Thread remark={one} publication={publication} />
+            <Thread remark={one} publication={publication} may={may} />
           </li>
         ))}
       </ul>
-      {mayWrite(here) && (
+      {may && (
         <WriteRemark
           key={said}
           label="Say something to the group"
@@ -41,7 +41,15 @@ export function Remarks({ publication }: { publication: string }) {
 }
 
 /** A remark with its answers; one that is settled is folded to its first line. */
-function Thread({ remark, publication }: { remark: Schema['RemarkThread']; publication: string }) {
+function Thread({
+  remark,
+  publication,
+  may,
+}: {
+  remark: Schema['RemarkThread'];
+  publication: string;
+  may: boolean;
+}) {
   const here = useHere();
   const answer = useRemark(here.id, publication);
   const [answering, setAnswering] = useState(false);
@@ -61,11 +69,11 @@ function Thread({ remark, publication }: { remark: Schema['RemarkThread']; publi
   }
   return (
     <>
-      <Remark remark={remark} publication={publication} />
+      <Remark remark={remark} publication={publication} may={may} />
       <ul className="pl-5">
         {remark.answers.map((one) => (
           <li key={one.id}>
-            <Remark remark={one} />
+            <Remark remark={one} may={may} />
           </li>
         ))}
       </ul>
@@ -83,7 +91,7 @@ function Thread({ remark, publication }: { remark: Schema['RemarkThread']; publi
           />
         </div>
       ) : (
-        mayWrite(here) && (
+        may && (
           <p className="pl-5">
             <Act onClick={() => setAnswering(true)}>Answer</Act>
           </p>

@@ -24,7 +24,9 @@ const NOTE: Schema['NoteView'] = {
 it('shows an account, and keeps it in a folder under its name', async () => {
   const asked = serve({
     'GET /report': { title: 'Search report: moths', blocks: BLOCKS },
-    'GET /folders': [{ id: 'f1', name: 'Verges', pile: false, items: 0, searches: 0 }],
+    'GET /folders': [
+      { id: 'f1', name: 'Verges', pile: false, may: 'edit', closed: false, items: 0, searches: 0 },
+    ],
     'POST /folders/f1/notes': NOTE,
   });
   showAt('/g/group/report?of=q:abc', <ReportPage />);

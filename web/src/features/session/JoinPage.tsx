@@ -35,7 +35,7 @@ function Join({
   invitation: Invitation;
   again: () => void;
 }) {
-  const { group, by, email, role, known, here, other } = invitation;
+  const { group, by, email, role, folder, may, known, here, other } = invitation;
   const how = here ? 'here' : known ? 'known' : 'new';
   const join = useJoin(how);
   const signOut = useSignOut();
@@ -44,7 +44,17 @@ function Join({
   const [password, setPassword] = useState('');
   const says = (
     <>
-      {by} asks you into <b>{group}</b>, as {role}. You come in as <b>{email}</b>.
+      {folder ? (
+        <>
+          {by} of {group} asks you to {may === 'read' ? 'read' : 'read and remark on'} the folder{' '}
+          <b>{folder}</b>.
+        </>
+      ) : (
+        <>
+          {by} asks you into <b>{group}</b>, as {role}.
+        </>
+      )}{' '}
+      You come in as <b>{email}</b>.
     </>
   );
   if (other) {
@@ -66,7 +76,10 @@ function Join({
   const submit = () =>
     join.mutate(
       { code, email, name, password },
-      { onSuccess: (id) => void navigate(`/g/${id}/today`, { replace: true }) },
+      {
+        onSuccess: (id) =>
+          void navigate(`/g/${id}/${folder ? 'folders' : 'today'}`, { replace: true }),
+      },
     );
   return (
     <Entrance says={says} onSubmit={submit}>
@@ -91,7 +104,11 @@ function Join({
           onChange={setPassword}
         />
       )}
-      <EntranceEnd act="Join the group" busy={join.isPending} error={join.error} />
+      <EntranceEnd
+        act={folder ? 'Come in' : 'Join the group'}
+        busy={join.isPending}
+        error={join.error}
+      />
     </Entrance>
   );
 }

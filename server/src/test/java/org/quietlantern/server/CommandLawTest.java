@@ -54,6 +54,9 @@ class CommandLawTest {
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/folders/{folder}/items"),
           entry("POST " + GROUP + "/pile/items", "POST " + GROUP + "/pile/items"),
           entry(
+              "DELETE " + GROUP + "/folders/{folder}/link",
+              "POST " + GROUP + "/folders/{folder}/link"),
+          entry(
               "DELETE " + GROUP + "/folders/{folder}/items",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
@@ -76,6 +79,12 @@ class CommandLawTest {
   private static final Map<String, String> LATER =
       Map.ofEntries(
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/marks"),
+          entry(
+              "POST " + GROUP + "/folders/{folder}/link",
+              "DELETE " + GROUP + "/folders/{folder}/link"),
+          entry(
+              "DELETE " + GROUP + "/folders/{folder}/link",
+              "POST " + GROUP + "/folders/{folder}/link"),
           entry("DELETE " + GROUP + "/invitations/{invitation}", "POST " + GROUP + "/invitations"),
           entry("DELETE " + GROUP + "/members/{member}", "PUT " + GROUP + "/members/{member}/role"),
           entry(

@@ -32,12 +32,22 @@ class DemoTest {
     String group = me.get("groups").get(0).get("id").asString();
     Client here = ilse.below("/api/groups/" + group);
     JsonNode view = here.get("").ok();
-    assertThat(view.get("members").size()).isEqualTo(5);
+    assertThat(view.get("members").valueStream().map(one -> one.get("name").asString()))
+        .as("one left, one came late, one comes from outside")
+        .contains("Noor Hallam", "Orla Finch")
+        .doesNotContain("Bram Ostrow")
+        .hasSize(7);
+    assertThat(here.get("/folders").body()).contains("Skyglow, from Bram");
+    Client orla = new Client(APP.address());
+    orla.signIn("orla@countyhall.example", TestApp.PASSWORD).ok();
+    JsonNode open = orla.get("/api/groups/" + group + "/folders").ok();
+    assertThat(open.valueStream().map(one -> one.get("name").asString()))
+        .containsExactly("Evidence for the county");
     assertThat(view.get("demo").asBoolean()).isTrue();
-    assertThat(here.get("/folders").ok().size()).isEqualTo(6);
+    assertThat(here.get("/folders").ok().size()).isEqualTo(8);
     assertThat(here.get("/rounds").ok().get("rounds").get(0).get("reviewed").size())
         .as("guests have no lamp")
-        .isEqualTo(4);
+        .isEqualTo(5);
     JsonNode notes = here.get("/margin-notes").ok().get("notes");
     assertThat(notes).hasSize(2);
     assertThat(notes.get(1).at("/note/remarks/0/by").asString()).isEqualTo("Ilse Brandvold");

@@ -19,6 +19,7 @@ public final class Wording {
       Map.ofEntries(
           entry("item.keep", "kept {publications} in {folder}"),
           entry("pile.keep", "kept {publications} in {folder}"),
+          entry("pile.turn-over", "turned a pile of {publications} over to the group: {folder}"),
           entry("item.take-out", "took {publications} out of {folder}"),
           entry("item.move", "moved {publications} from {folder} to {folder}"),
           entry("item.copy", "copied {publications} from {folder} to {folder}"),

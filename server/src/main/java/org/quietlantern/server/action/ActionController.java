@@ -2,6 +2,7 @@ package org.quietlantern.server.action;
 
 import java.util.UUID;
 import org.quietlantern.server.group.FolderGuestsMay;
+import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -34,8 +35,10 @@ class ActionController {
         .orElseGet(() -> ResponseEntity.status(HttpStatus.NOT_MODIFIED).build());
   }
 
-  /** Takes back an act of the member, if nothing changed the same thing since. */
+  /** Takes back an act of one's own, if nothing changed the same thing since. */
   @PostMapping("/actions/{action}/undo")
+  @GuestsMay
+  @FolderGuestsMay
   Undoing.Undone undo(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable UUID action) {
     return undoing.undo(me, command, action);

@@ -71,6 +71,10 @@ public class Undoing {
 
   /** Whoever may not change a folder any more does not change it by an undo. */
   private void refuseWithoutRight(Member who, ActionMapper.Row action) {
+    // All that guests do; who was a member once takes nothing else back any more.
+    if (!who.mayWrite() && !action.what().startsWith("remark.")) {
+      throw new Refusal(HttpStatus.FORBIDDEN, "guest", "Guests take back what they said only.");
+    }
     String may = mapper.mayDoIn(who.id(), action.about());
     if ("nothing".equals(may)) {
       throw Refusal.unknown();

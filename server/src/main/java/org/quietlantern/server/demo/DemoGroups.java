@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 @Component
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoGroups {
-  private static final String ZONE = "Europe/Oslo";
+  static final String ZONE = "Europe/Oslo";
   private final LanternProperties properties;
   private final Accounts accounts;
   private final Groups groups;
@@ -35,8 +35,13 @@ class DemoGroups {
             "Teodor Vance",
             "Maren Oduya",
             "Sefa Lautala",
-            "Jon Arkell");
+            "Jon Arkell",
+            "Bram Ostrow");
     hollowBegins(hollow.get(0), hollow.get(1), hollow.get(2), hollow.get(3));
+    Member bram = hollow.get(5);
+    hands.keepInPile(bram, "skyglow and zenith", "the method for the thesis");
+    hands.keepInPile(bram, "skyglow and moth*", "sites like ours");
+    hands.keepInPile(bram, "\"sky brightness\"", "which meter they used");
     List<Member> fen =
         join(
             "Harrow Fen bat recorders",
@@ -99,7 +104,7 @@ class DemoGroups {
     hands.keep(ilse, reading, "darkness and refuge", "next reading group");
   }
 
-  /** The first one coordinates; of five, the last is a guest. */
+  /** The first one coordinates, the fifth is a guest. */
   private List<Member> join(String name, String domain, String... people) {
     int group = groups.add(name, ZONE);
     for (int i = 0; i < people.length; i++) {

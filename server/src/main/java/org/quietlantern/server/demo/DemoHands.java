@@ -2,6 +2,7 @@ package org.quietlantern.server.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
@@ -100,11 +101,25 @@ class DemoHands {
     checking.checked(who, command(who, "checked", search), search, n);
   }
 
+  /** The first that a line finds, if it finds any. */
+  Optional<String> first(Member who, String line) {
+    return matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids().stream()
+        .findFirst();
+  }
+
+  void keepInPile(Member who, String line, String why) {
+    first(who, line)
+        .ifPresent(
+            publication ->
+                keeping.keepInPile(
+                    who,
+                    command(who, "pile", line),
+                    new Keeping.ToKeep(List.of(publication), why, null)));
+  }
+
   /** Keeps the first that a line finds; nothing where it finds none. */
   void keep(Member who, String folder, String line, String why) {
-    List<String> found = matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids();
-    found.stream()
-        .findFirst()
+    first(who, line)
         .ifPresent(
             publication ->
                 keeping.keep(

@@ -52,6 +52,7 @@ class DemoPast {
   private final DemoHands hands;
   private final DemoReading reading;
   private final DemoTalk talk;
+  private final DemoPeople people;
 
   private final SinceVisit visits;
 
@@ -63,9 +64,11 @@ class DemoPast {
       DemoHands hands,
       DemoReading reading,
       DemoTalk talk,
+      DemoPeople people,
       SinceVisit visits) {
     this.visits = visits;
     this.talk = talk;
+    this.people = people;
     this.reading = reading;
     this.calendar = calendar;
     this.days = days;
@@ -79,6 +82,7 @@ class DemoPast {
     Instant now = calendar.now();
     long left = Duration.between(now, DemoStart.PRESENT).toDays();
     reading.live(left);
+    people.live(left);
     talk.live(left);
     boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();

@@ -6,10 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
-import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.remark.Remarks;
 import org.quietlantern.server.task.Tasks;
@@ -21,13 +18,13 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("lantern.demo.enabled")
 class DemoTalk {
   private final DemoMembers members;
-  private final Matching matching;
+  private final DemoHands hands;
   private final Remarks remarks;
   private final Tasks tasks;
 
-  DemoTalk(DemoMembers members, Matching matching, Remarks remarks, Tasks tasks) {
+  DemoTalk(DemoMembers members, DemoHands hands, Remarks remarks, Tasks tasks) {
     this.members = members;
-    this.matching = matching;
+    this.hands = hands;
     this.remarks = remarks;
     this.tasks = tasks;
   }
@@ -84,7 +81,7 @@ class DemoTalk {
   private Optional<String> toLookUp(
       String given, String text, String line, String owner, int days) {
     Member who = members.named(given);
-    Optional<String> work = line.isEmpty() ? Optional.of("") : first(who, line);
+    Optional<String> work = line.isEmpty() ? Optional.of("") : hands.first(who, line);
     String whose = owner.isEmpty() ? "" : members.named(owner).pid();
     LocalDate due = days == 0 ? null : LocalDate.ofInstant(DemoStart.PRESENT, UTC).plusDays(days);
     return work.map(
@@ -92,15 +89,11 @@ class DemoTalk {
             tasks.add(who, command(text), new Tasks.Noted(text, about, "", "", whose, due)).id());
   }
 
-  private Optional<String> first(Member who, String line) {
-    return matching.search(who, Strategy.of(line), Ordering.RELEVANCE, 0).ids().stream()
-        .findFirst();
-  }
-
   /** Of the first that a line finds, if it finds any. */
   private Optional<String> say(String given, String line, String text, @Nullable String answers) {
     Member who = members.named(given);
-    return first(who, line)
+    return hands
+        .first(who, line)
         .map(work -> remarks.add(who, command(given + text), work, text, answers).id());
   }
 

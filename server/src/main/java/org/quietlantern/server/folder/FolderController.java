@@ -31,6 +31,7 @@ class FolderController {
   private final Moving moving;
   private final ItemNotes notes;
   private final HandOrder hand;
+  private final PileOver over;
   private final SavedSearches searches;
 
   record NewFolder(String name) {}
@@ -62,7 +63,9 @@ class FolderController {
       Moving moving,
       ItemNotes notes,
       HandOrder hand,
+      PileOver over,
       SavedSearches searches) {
+    this.over = over;
     this.changes = changes;
     this.whole = whole;
     this.moving = moving;
@@ -182,6 +185,13 @@ class FolderController {
   KeepResult keepInPile(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody Keeping.ToKeep body) {
     return keeping.keepInPile(me, command, body);
+  }
+
+  /** Turns the member's pile over to the group, as a new folder. */
+  @PostMapping("/pile/turned-over")
+  PileOver.TurnedOver turnOver(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody NewFolder body) {
+    return over.turnOver(me, command, body.name());
   }
 
   /** Takes publications out of a folder, whoever kept them. */

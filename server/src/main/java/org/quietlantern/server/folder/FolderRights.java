@@ -67,9 +67,13 @@ public class FolderRights implements CommandKinds {
       boolean fallen,
       int version) {}
 
-  /** Row numbers. */
+  /** What was set; row numbers. An undo puts the version back: it is then what they saw. */
   record Before(
-      int folder, @Nullable String openTo, String groupMay, List<RightsMapper.Row> named) {}
+      int folder,
+      @Nullable String openTo,
+      String groupMay,
+      List<RightsMapper.Row> named,
+      int version) {}
 
   FolderRights(
       RightsMapper mapper,
@@ -145,13 +149,14 @@ public class FolderRights implements CommandKinds {
       throw Refusal.unusable("openTo", "A folder is open to the group, or to those named.");
     }
     Before before =
-        new Before(folder.id(), was.openTo(), was.groupMay(), mapper.named(folder.id()));
+        new Before(
+            folder.id(), was.openTo(), was.groupMay(), mapper.named(folder.id()), was.version());
     List<RightsMapper.Row> named =
         wanted.openTo() == null
             ? List.of()
             : wanted.named().stream().map(one -> row(who, one)).toList();
     String groupMay = wanted.openTo() == null ? FolderRight.EDIT.word() : right(wanted.groupMay());
-    put(who, folder, new Before(folder.id(), wanted.openTo(), groupMay, named), was.version() + 1);
+    put(who, folder, new Before(folder.id(), wanted.openTo(), groupMay, named, was.version() + 1));
     if (!Optional.ofNullable(folderMapper.byId(who.id(), folder.id()))
         .filter(now -> now.allows(FolderRight.EDIT))
         .isPresent()) {
@@ -178,8 +183,8 @@ public class FolderRights implements CommandKinds {
         .word();
   }
 
-  private void put(Member who, FolderMapper.Folder folder, Before as, int version) {
-    if (mapper.set(folder.id(), as.openTo(), as.groupMay(), version) == 0) {
+  private void put(Member who, FolderMapper.Folder folder, Before as) {
+    if (mapper.set(folder.id(), as.openTo(), as.groupMay(), as.version()) == 0) {
       throw Folders.nameTaken(folder.name());
     }
     mapper.forget(folder.id());
@@ -189,7 +194,7 @@ public class FolderRights implements CommandKinds {
 
   private String back(Member who, UUID command, Before before) {
     FolderMapper.Folder folder = folderMapper.byId(who.id(), before.folder());
-    put(who, folder, before, mapper.get(before.folder()).version() + 1);
+    put(who, folder, before);
     return "";
   }
 

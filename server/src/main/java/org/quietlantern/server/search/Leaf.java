@@ -24,6 +24,7 @@ import org.quietlantern.server.review.Readings;
  * @param read who of the group says to have read it
  * @param people everybody who took part, in the order of the source
  * @param numbers its DOI and others
+ * @param mayRemark whether the reader may say something of it
  * @param issued when the version appeared whose place is shown, as far as that is known
  */
 public record Leaf(
@@ -49,7 +50,8 @@ public record Leaf(
     List<Readings.ReadShown> read,
     List<PersonShown> people,
     List<NumberShown> numbers,
-    @Nullable String issued) {
+    @Nullable String issued,
+    boolean mayRemark) {
 
   /** Somebody who took part, with what is known of them; parts that are not known are empty. */
   public record PersonShown(String name, String role, String orcid, List<String> affiliations) {

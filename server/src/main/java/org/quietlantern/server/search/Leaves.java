@@ -102,7 +102,8 @@ public class Leaves {
         who.onlyFolders() ? List.of() : readings.of(who, stored, members),
         publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
         numbers(publication),
-        publication.issued().map(Object::toString).orElse(null));
+        publication.issued().map(Object::toString).orElse(null),
+        folders.mayRemark(who, stored.id()));
   }
 
   private Optional<Leaf.InsideShown> inside(

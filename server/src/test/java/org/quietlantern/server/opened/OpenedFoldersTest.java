@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** K3: a folder that whoever has its address may read. */
@@ -80,7 +81,10 @@ class OpenedFoldersTest {
     keep(many, "");
     JsonNode link = open();
     String first = stranger.get(path(link, "address")).body();
-    String further = first.replaceFirst("(?s).*href=\"[^\"]*(\\?before=\\d+)\">Further.*", "$1");
+    String further =
+        first
+            .replace("&#x3D;", "=")
+            .replaceFirst("(?s).*href=\"[^\"]*(\\?before=\\d+)\">Further.*", "$1");
     String second = stranger.get(path(link, "address") + further).body();
     assertThat(many).allMatch(one -> first.contains(one) != second.contains(one));
     assertThat(first).contains("130 publications");
@@ -122,9 +126,26 @@ class OpenedFoldersTest {
     assertThat(stranger.get(address + "?before=99999999").body()).contains("From the beginning");
   }
 
-  @DisplayName("What the group alone has is cited, without a link")
+  @DisplayName("What the group alone has is cited, without a link that nobody could open")
   @Test
   void own() {
+    keep(moths.subList(0, 2), "");
+    JsonNode link = open();
+    JdbcTemplate database = APP.bean(JdbcTemplate.class);
+    String owned = "update publication set grp = ? where pid = ?";
+    database.update(owned, group.member(0).group(), moths.get(0));
+    try {
+      String page = stranger.get(path(link, "address")).body();
+      assertThat(page).contains("/p/" + moths.get(1)).doesNotContain("/p/" + moths.get(0));
+      assertThat(page.split("<li>")).hasSize(3);
+    } finally {
+      database.update(owned, null, moths.get(0));
+    }
+  }
+
+  @DisplayName("A pile is nobody's to open")
+  @Test
+  void pile() {
     String pile =
         ben.post("/pile/items", Map.of("publications", moths.subList(0, 1), "note", ""))
             .ok()

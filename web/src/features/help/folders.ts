@@ -1,0 +1,29 @@
+import type { HelpOf } from './pages';
+
+/** Help for folders, and for who sees them. */
+export const FOLDERS: Record<string, HelpOf> = {
+  folders: {
+    title: 'Folders',
+    path: 'folders',
+    says: [
+      'A folder is the group’s: publications with who kept them and why, saved searches, and dated notes.',
+      'It is read like the list of a search: in one of six orders, with the leaf beside, and with the same keys. What is ticked is moved or copied into another folder, or taken out, as one act; what was said when it was kept goes along, and who wrote it writes it anew.',
+      'What you say of a publication stands on its leaf in every list, for the whole group: it is answered, and settled when it is. A name behind @ asks that member to look.',
+      'Your pile is your own. What you keep there is marked as seen by you; others learn nothing else.',
+      'A folder goes into another with all that is in it: what is in both stands once, and its address leads there. A copy has the same publications with what was said of them.',
+      'A folder can be taken along as RIS.',
+    ],
+    words: ['pile', 'keep', 'note', 'stable link'],
+  },
+  people: {
+    title: 'Who sees a folder',
+    path: 'folders',
+    says: [
+      'A folder is the group’s: members change what is in it, guests read. It can be set apart: members then only read, or read and remark, except those who are named; or it is for those named only, and to the others as if it were not there. A folder inside counts as the one around it, unless it is set apart.',
+      'Somebody from outside is asked to a folder by mail, to read it or to remark on what is in it, and sees nothing else of the group.',
+      'By a link anybody reads the citations and follows what is kept by a feed, without names, reasons and remarks. A link is revoked at any time.',
+      'What is kept in a folder for some is no verdict: the others see that it was seen. Searches and alerts are the whole group’s, so they stand in folders that everybody sees. When nobody is left who may change a folder, it is with the coordinators.',
+    ],
+    words: ['pile', 'stable link'],
+  },
+};
