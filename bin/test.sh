@@ -149,6 +149,7 @@ bench() {
     attacks) bench_attacks "${@:2}" ;;
     soak) bench_soak "${@:2}" ;;
     size) bench_size "${@:2}" ;;
+    folders) bench_folders "${@:2}" ;;
     headings)
       build_bench
       measure HeadingBench "${@:2}"
@@ -163,7 +164,7 @@ bench() {
       build_bench
       measure TextBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, headings, text or reading" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text or reading" ;;
   esac
 }
 
@@ -205,6 +206,18 @@ bench_size() {
   place=$(data_folder "$root/target/size")
   rm -rf "${place:?}"/*
   measure SizeBench "$place" "$@"
+  rm -rf "${place:?}"
+}
+
+# A folder of so many publications among two hundred, of a group that has done a lot.
+bench_folders() {
+  local place
+  need_running
+  build
+  build_bench
+  place=$(data_folder "$root/target/folders")
+  rm -rf "${place:?}"/*
+  measure FolderBench "$place" "${@:-20000}"
   rm -rf "${place:?}"
 }
 

@@ -34,14 +34,14 @@ export function RightsForm({
       ...Object.fromEntries(Object.entries(now).filter(([one]) => one !== member)),
       ...(may && { [member]: may }),
     }));
+  const wanted = {
+    openTo,
+    groupMay,
+    named: Object.entries(named).map(([member, may]) => ({ member, may })),
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    set.mutate({
-      openTo,
-      groupMay,
-      named: Object.entries(named).map(([member, may]) => ({ member, may })),
-      version: rights.version,
-    });
+    set.mutate({ ...wanted, version: rights.version });
   };
   // Who was asked from outside stands here once they are named.
   const people = here.members.filter(
@@ -120,7 +120,11 @@ export function RightsForm({
         </fieldset>
       )}
       <p className="mt-3">
-        <button type="submit" className="act act-main" disabled={set.isPending}>
+        <button
+          type="submit"
+          className="act act-main"
+          disabled={set.isPending || isSo(wanted, rights)}
+        >
           Set it so
         </button>
       </p>
@@ -130,6 +134,19 @@ export function RightsForm({
         </p>
       )}
     </form>
+  );
+}
+
+/** Whether it is set so already. */
+function isSo(wanted: Omit<Schema['RightsWanted'], 'version'>, is: Schema['RightsView']): boolean {
+  const { openTo } = wanted;
+  if ((openTo ?? null) !== (is.openTo ?? null)) return false;
+  const before = new Map<string, string>(is.named.map((one) => [one.member, one.may]));
+  return (
+    openTo === null ||
+    (wanted.groupMay === is.groupMay &&
+      wanted.named.length === before.size &&
+      wanted.named.every((one) => before.get(one.member) === one.may))
   );
 }
 

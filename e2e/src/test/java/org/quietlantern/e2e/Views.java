@@ -150,6 +150,15 @@ final class Views {
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     ilse.exactly("Untick").click();
+    ilse.link("Who sees it").click();
+    ilse.page()
+        .getByLabel("for those named only", new Page.GetByLabelOptions().setExact(false))
+        .check();
+    ilse.button("Make a link").click();
+    ilse.button("Revoke the link").waitFor();
+    sound(ilse, scheme);
+    ilse.button("Revoke the link").click();
+    ilse.link("Back to the folder").click();
   }
 
   /** A text as a page of the web and as a file, with places found and a note being written. */
