@@ -46,7 +46,7 @@ export function FolderPage() {
           <h1 className="font-serif text-[21px] font-semibold">{name}</h1>
           <span className="text-soft">
             {counted(ids.length, 'publication')}
-            {closed && !pile && ' · for some of the group'}
+            {closed && !pile && !here.me.onlyFolders && ' · for some of the group'}
             {may !== 'edit' &&
               mayWrite(here) &&
               ` · you ${may === 'read' ? 'read' : 'read and remark'}`}

@@ -38,7 +38,9 @@ export function FoldersPage() {
             >
               {folder.name}
             </Link>
-            {standing(folder) && <span className="text-[13px] text-soft">{standing(folder)}</span>}
+            {!here.me.onlyFolders && standing(folder) && (
+              <span className="text-[13px] text-soft">{standing(folder)}</span>
+            )}
             <span className="text-soft">{counted(folder.items, 'publication')}</span>
             {!here.me.onlyFolders && (
               <span className="w-32 text-right text-soft">

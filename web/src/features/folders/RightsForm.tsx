@@ -57,7 +57,7 @@ export function RightsForm({
             : 'as usual: members change what is in it, guests read it'}
         </Kind>
         <Kind on={openTo === 'group'} onChoose={() => choose('group')}>
-          open to the group, and set apart from the folder around it
+          open to the group, with rights of its own
         </Kind>
         {openTo === 'group' && (
           <label className="mb-1 ml-6 block">
