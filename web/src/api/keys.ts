@@ -17,7 +17,7 @@ export const keys = {
     ['group', group, 'living', 'rows', text, ids] as const,
   leaf: (group: string, id: string, text: string) =>
     ['group', group, 'living', 'leaf', id, text] as const,
-  search: (group: string, text: string, order: string) =>
-    ['group', group, 'search', text, order] as const,
+  search: (group: string, text: string, order: string, kept: string) =>
+    ['group', group, 'search', text, order, kept] as const,
   strategy: (group: string, q: string) => ['group', group, 'q', q] as const,
 };

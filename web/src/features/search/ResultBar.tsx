@@ -6,6 +6,7 @@ import { mayWrite, useHere } from '../session';
 import { useWaiting, type Result } from './api';
 import { BySourceDialog } from './BySourceDialog';
 import { CqlDialog } from './CqlDialog';
+import { KeptChoice } from './KeptChoice';
 import { ORDERS } from '../list';
 import type { Strategy } from '../strategy';
 import { useDelayed } from './useDelayed';
@@ -33,6 +34,9 @@ export function ResultBar({
   before,
   since,
   stripped,
+  kept,
+  onKept,
+  onAgain,
   onStep,
   onCopy,
   onCancel,
@@ -52,6 +56,11 @@ export function ResultBar({
   /** What came in since that matches, and by how many the count differs now. */
   since: { came: number; more: number };
   stripped: boolean;
+  /** What of it is listed: `nowhere`, or a folder; empty: all. */
+  kept: string;
+  onKept: (kept: string) => void;
+  /** Asks anew: what was kept meanwhile is listed elsewhere. */
+  onAgain: () => void;
   /** Settles what is shown, if it is not settled, and answers its address. */
   onStep: () => Promise<Step | null>;
   onCopy: (path: string) => void;
@@ -64,7 +73,7 @@ export function ResultBar({
   const here = useHere();
   const [open, setOpen] = useState<'save' | 'cql' | 'sources' | null>(null);
   const close = () => setOpen(null);
-  const { count, ids, at } = result.answer;
+  const { count, listed, ids, at } = result.answer;
   const waiting = useDelayed(slow, SAID_AFTER) && slow;
   const navigate = useNavigate();
   // What is done with a result settles it: its address and its step are then there for good.
@@ -87,7 +96,14 @@ export function ResultBar({
           since then {sinceThen(since)} <Act onClick={onMoveOn}>Move on</Act>
         </span>
       )}
-      {count > ids.length && (
+      {kept && (
+        <span role="status">
+          the list shows the {listed.toLocaleString('en-GB')} that are{' '}
+          {kept === 'nowhere' ? 'kept nowhere yet' : 'in this folder'}; files and alerts are of all{' '}
+          <Act onClick={onAgain}>Look again</Act> <Act onClick={() => onKept('')}>Show all</Act>
+        </span>
+      )}
+      {listed > ids.length && (
         <span className="text-soft">
           the list shows the first {counted(ids.length, 'publication')}; narrow it, turn the order
           {count <= MOST_RECORDS ? ', or take all as RIS' : '; up to 20,000 can be taken as RIS'}
@@ -100,6 +116,7 @@ export function ResultBar({
           {result.answer.unheaded === 1 ? 'has' : 'have'} none; words find those.
         </span>
       )}
+      <KeptChoice group={here.id} kept={kept} onKept={onKept} />
       <OrderChoice orders={ORDERS} order={order} onOrder={onOrder} />
       <span className="flex flex-wrap gap-x-4">
         {mayWrite(here) && (

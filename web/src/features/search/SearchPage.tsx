@@ -54,6 +54,7 @@ function sourceOf(q: string | undefined, params: URLSearchParams): string {
   const begins = new URLSearchParams(params);
   begins.delete('p');
   begins.delete('order');
+  begins.delete('kept');
   return `begin:${begins}`;
 }
 

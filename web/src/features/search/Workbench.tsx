@@ -53,6 +53,7 @@ export function Workbench({
   const came = location.state as Came;
   const { params, change } = useAddress();
   const of = params.get('of');
+  const kept = params.get('kept') ?? '';
   const copy = useCopyAddress();
   const sheet = useSheet(() => draftOf(here.id, source) ?? settled.lines);
   const [at, setAt] = useState(source);
@@ -72,7 +73,7 @@ export function Workbench({
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
   const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
   const counted = JSON.parse(asked) as Strategy;
-  const search = useSearch(here.id, counted, order);
+  const search = useSearch(here.id, counted, order, kept);
   const { good, forget } = useLastGood(search.data, counted, search.isPlaceholderData);
   const shown = good?.result;
   const problem = search.error instanceof Problem ? search.error : null;
@@ -157,6 +158,12 @@ export function Workbench({
             before={seen}
             since={since}
             stripped={property !== null}
+            kept={kept}
+            onKept={(next) => {
+              change('kept', next, { replace: true });
+              toList();
+            }}
+            onAgain={() => void search.refetch()}
             onStep={() => ensure(strategy)}
             onCopy={copy}
             onCancel={() => void search.cancel()}

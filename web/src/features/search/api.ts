@@ -14,10 +14,13 @@ export const CHUNK = 50;
 /** An answer with the first rows of its list. */
 export type Result = { answer: Schema['Answer']; first: Schema['Hit'][] };
 
-/** Asked once for a strategy and an order; a later state of the catalogue is moved on to by hand. */
-export function useSearch(group: string, strategy: Strategy, order: string) {
+/**
+ * Asked once for a strategy and an order; a later state of the catalogue is moved on to by hand.
+ * `kept`: what of it is listed, `nowhere` or a folder; empty: all.
+ */
+export function useSearch(group: string, strategy: Strategy, order: string, kept = '') {
   const client = useQueryClient();
-  const queryKey = keys.search(group, JSON.stringify(strategy), order);
+  const queryKey = keys.search(group, JSON.stringify(strategy), order, kept);
   const query = useQuery({
     queryKey,
     enabled: asks(strategy),
@@ -28,7 +31,7 @@ export function useSearch(group: string, strategy: Strategy, order: string) {
       const found = body(
         await api.POST('/api/groups/{group}/search', {
           params: { path: { group } },
-          body: { strategy, order },
+          body: { strategy, order, ...(kept && { kept }) },
           signal,
         }),
       );

@@ -21,6 +21,7 @@ const LATEST = 3000;
 function answer(strategy: Strategy): Schema['Answer'] {
   return {
     count: 0,
+    listed: 0,
     asOf: 'x',
     at: '2026-11-24T06:40:00Z',
     number: 1,

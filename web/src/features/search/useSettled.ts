@@ -73,9 +73,11 @@ export function useSettled({
         // The row that was chosen meanwhile stays chosen.
         const query = new URLSearchParams(window.location.search);
         const chosen = query.get('p');
+        const listed = query.get('kept');
         const kept = new URLSearchParams({
           ...(sorted === 'relevance' ? {} : { order: sorted }),
           ...(of ? { of } : {}),
+          ...(listed ? { kept: listed } : {}),
           ...(chosen ? { p: chosen } : {}),
         });
         void navigate(`/g/${here.id}/q/${made.q}${kept.size > 0 ? `?${kept}` : ''}`, {

@@ -39,6 +39,7 @@ const counted = (line: string, more: Partial<Schema['LineCounted']>) => ({
 
 const ANSWER: Schema['Answer'] = {
   count: 4,
+  listed: 4,
   asOf: 'x',
   at: '2026-11-24T06:40:00Z',
   number: 1,

@@ -86,7 +86,7 @@ public final class FolderBench {
   /** By the database: commands of so many days would take as many. */
   private void fill(String few, String all) throws Exception {
     try (Connection connection =
-            DriverManager.getConnection(serving.database(), "lantern", serving.databasePassword());
+            DriverManager.getConnection(serving.database(), "app", serving.databasePassword());
         Statement statement = connection.createStatement()) {
       for (String sql :
           List.of(

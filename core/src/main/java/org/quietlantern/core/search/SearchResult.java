@@ -6,9 +6,10 @@ import java.util.List;
  * What a search found in one state of the catalogue.
  *
  * @param count how many publications match, exactly
- * @param publicIds the first {@value #LISTED} of them, in order
+ * @param listed how many of them a filter of the list leaves; all without one
+ * @param publicIds the first {@value #LISTED} of those, in order
  */
-public record SearchResult(int count, List<String> publicIds) {
+public record SearchResult(int count, int listed, List<String> publicIds) {
   public static final int LISTED = 1000;
 
   public SearchResult {

@@ -16,6 +16,7 @@ import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.Scorable;
 import org.apache.lucene.search.ScoreMode;
+import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.Weight;
 import org.apache.lucene.util.BitSetIterator;
 import org.apache.lucene.util.Bits;
@@ -102,6 +103,27 @@ final class Sets {
     }
     DocSet found = required.isEmpty() ? DocSet.any(optional) : DocSet.all(required);
     return out.isEmpty() ? found : found.andNot(DocSet.any(out));
+  }
+
+  /** The documents of what nobody asks again: nothing of it is kept. */
+  DocSet once(Query query) {
+    Weight weight = weight(query);
+    List<RoaringBitmap> segments = new ArrayList<>();
+    try {
+      for (LeafReaderContext leaf : leaves) {
+        TimeLimit.check();
+        RoaringBitmap docs = new RoaringBitmap();
+        Scorer scorer = weight.scorer(leaf);
+        DocIdSetIterator each = scorer == null ? DocIdSetIterator.empty() : scorer.iterator();
+        for (int doc = each.nextDoc(); doc != DocIdSetIterator.NO_MORE_DOCS; doc = each.nextDoc()) {
+          docs.add(doc);
+        }
+        segments.add(docs);
+      }
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+    return new DocSet(segments);
   }
 
   private DocSet leaf(Query query) {

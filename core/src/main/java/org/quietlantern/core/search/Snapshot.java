@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import org.apache.lucene.document.IntPoint;
 import org.apache.lucene.index.BinaryDocValues;
@@ -56,12 +57,25 @@ public final class Snapshot implements AutoCloseable {
 
   /** The exact count, and the first ids in order. */
   public SearchResult search(Compiled.Ready ready, Ordering ordering) {
+    return search(ready, ordering, Optional.empty());
+  }
+
+  /** The exact count, and the first ids in order of those that are to be listed. */
+  public SearchResult search(Compiled.Ready ready, Ordering ordering, Optional<Only> only) {
     DocSet set = state.sets().of(ready.query());
+    DocSet listed = only.map(filter -> listed(set, filter)).orElse(set);
     try {
-      return new SearchResult(set.count(), publicIds(first(ready, set, ordering)));
+      return new SearchResult(
+          set.count(), listed.count(), publicIds(first(ready, listed, ordering)));
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
+  }
+
+  private DocSet listed(DocSet set, Only only) {
+    Query these = IntPoint.newSetQuery(IndexFields.ID, only.publications().toArray());
+    DocSet filter = state.sets().once(these);
+    return only.isRuledOut() ? set.andNot(filter) : set.and(filter);
   }
 
   private ScoreDoc[] first(Compiled.Ready ready, DocSet set, Ordering ordering) throws IOException {

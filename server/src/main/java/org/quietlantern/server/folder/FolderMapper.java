@@ -178,6 +178,22 @@ interface FolderMapper {
       """)
   List<Item> items(int folder);
 
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) from item i
+      join publication p on p.id = i.publication where i.folder = #{folder}
+      """)
+  int[] works(int folder);
+
+  /** In all folders that a member sees. */
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) from item i
+      join publication p on p.id = i.publication join folder f on f.id = i.folder
+      join folders_of(#{membership}) v on v.folder = f.id where f.ended is null
+      """)
+  int[] worksOf(int membership);
+
   @Update("update item set place = #{place} where id = #{item}")
   void placeAt(int item, double place);
 

@@ -16,6 +16,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -175,6 +176,18 @@ public class Folders implements CommandKinds {
             Collectors.groupingBy(
                 FolderMapper.KeptIn::publication,
                 Collectors.mapping(k -> new FolderName(k.pid(), k.name()), Collectors.toList())));
+  }
+
+  /** Row numbers of all works in folders that the member sees. */
+  @Transactional(readOnly = true)
+  public RoaringBitmap works(Member who) {
+    return RoaringBitmap.bitmapOf(mapper.worksOf(who.id()));
+  }
+
+  /** Row numbers of the works in a folder that the member may see. */
+  @Transactional(readOnly = true)
+  public RoaringBitmap works(Member who, String folder) {
+    return RoaringBitmap.bitmapOf(mapper.works(get(who, folder).id()));
   }
 
   /** Names of those folders that the member may see, ended or not, by public id. */

@@ -13,10 +13,11 @@ import org.quietlantern.server.platform.Nullable;
  * What a search found.
  *
  * @param count exact
+ * @param listed how many of them a filter of the list leaves; all without one
  * @param asOf names the state that it was counted in
  * @param at when it was counted, by the calendar
  * @param number the last change of the catalogue in that state
- * @param ids the first 1,000, in order
+ * @param ids the first 1,000 of those, in order
  * @param lines counts of the lines, in their order; without lines that wait for their words
  * @param notes things worth pointing out in the text
  * @param covers how many words each cut word covers
@@ -25,6 +26,7 @@ import org.quietlantern.server.platform.Nullable;
  */
 public record Answer(
     int count,
+    int listed,
     String asOf,
     Instant at,
     long number,

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
@@ -22,6 +23,7 @@ import org.quietlantern.core.search.Explainer;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.search.Highlighter;
 import org.quietlantern.core.search.Library;
+import org.quietlantern.core.search.Only;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.core.search.SearchResult;
@@ -83,24 +85,30 @@ public class Matching {
 
   /** Matching a state that holds at least the change {@code waitFor}. */
   public Answer search(Member who, Strategy strategy, Ordering order, long waitFor) {
-    return inOneState(who, waitFor, () -> search(HELD.get(), strategy, order));
+    return inOneState(who, waitFor, () -> search(HELD.get(), strategy, order, Optional.empty()));
   }
 
-  private Answer search(Look look, Strategy strategy, Ordering order) {
+  /** The same with a filter of the list; the count is that of the strategy. */
+  public Answer search(Member who, Strategy strategy, Ordering order, Only only) {
+    return inOneState(who, 0, () -> search(HELD.get(), strategy, order, Optional.of(only)));
+  }
+
+  private Answer search(Look look, Strategy strategy, Ordering order, Optional<Only> only) {
     long begun = System.nanoTime();
     try {
-      return found(look, strategy, order);
+      return found(look, strategy, order, only);
     } finally {
       slow.note(strategy, Duration.ofNanos(System.nanoTime() - begun).toMillis());
     }
   }
 
-  private Answer found(Look look, Strategy strategy, Ordering order) {
+  private Answer found(Look look, Strategy strategy, Ordering order, Optional<Only> only) {
     Snapshot snapshot = look.snapshot();
     Compiled.Ready ready = look.compile(strategy);
-    SearchResult found = snapshot.search(ready, order);
+    SearchResult found = snapshot.search(ready, order, only);
     return new Answer(
         found.count(),
+        found.listed(),
         look.asOf(),
         index.upToDate(),
         snapshot.number(),

@@ -3,10 +3,12 @@ package org.quietlantern.server.search;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Only;
 import org.quietlantern.core.search.Ordering;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Versions;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
@@ -39,18 +41,22 @@ class SearchController {
   private final ResultFiles files;
   private final Versions versions;
   private final Publications publications;
+  private final Folders folders;
 
   /**
    * Something to search for.
    *
    * @param order as in addresses: {@code published}, or {@code -published} the other way round
    * @param waitFor a change number that the answer has to include
+   * @param kept what of it is listed: {@code nowhere} for what is in no folder that the member
+   *     sees, or what is in a folder, by its id; absent: all
    */
   record SearchBody(
       @Nullable String text,
       @Nullable StrategyBody strategy,
       @Nullable String order,
-      @Nullable Long waitFor) {}
+      @Nullable Long waitFor,
+      @Nullable String kept) {}
 
   /**
    * The answer with the first rows of the list, all of one state.
@@ -79,7 +85,9 @@ class SearchController {
       Outward outward,
       ResultFiles files,
       Versions versions,
-      Publications publications) {
+      Publications publications,
+      Folders folders) {
+    this.folders = folders;
     this.files = files;
     this.versions = versions;
     this.publications = publications;
@@ -100,14 +108,23 @@ class SearchController {
             .orElseThrow(() -> Refusal.unusable("order", "No such order: " + body.order()));
     long waitFor = Optional.ofNullable(body.waitFor()).orElse(0L);
     try {
-      return matching.inOneState(me, waitFor, () -> found(me, strategy, order));
+      Optional<Only> only = Optional.ofNullable(body.kept()).map(kept -> only(me, kept));
+      return matching.inOneState(me, waitFor, () -> found(me, strategy, order, only));
     } catch (Matching.NotSearchable problem) {
       return new SearchResult(null, List.of(), problem.problems());
     }
   }
 
-  private SearchResult found(Member me, Strategy strategy, Ordering order) {
-    Answer answer = matching.search(me, strategy, order, 0);
+  private Only only(Member me, String kept) {
+    return kept.equals("nowhere")
+        ? new Only(folders.works(me), true)
+        : new Only(folders.works(me, kept), false);
+  }
+
+  private SearchResult found(Member me, Strategy strategy, Ordering order, Optional<Only> only) {
+    Answer answer =
+        only.map(filter -> matching.search(me, strategy, order, filter))
+            .orElseGet(() -> matching.search(me, strategy, order, 0));
     List<String> first = answer.ids().subList(0, Math.min(FIRST, answer.ids().size()));
     return new SearchResult(answer, hits.of(me, first, Optional.of(strategy)), List.of());
   }
