@@ -28,9 +28,13 @@ export function AlertPage() {
         </Link>
         , set by {alert.by} on {day(alert.at)}.{' '}
         <Own word="finding">{counted(alert.findings, 'finding')}</Own> so far. A keep goes into{' '}
-        <Link className="act" to={`/g/${here.id}/f/${alert.folder.id}`}>
-          {alert.folder.name}
-        </Link>
+        {alert.folder.id ? (
+          <Link className="act" to={`/g/${here.id}/f/${alert.folder.id}`}>
+            {alert.folder.name}
+          </Link>
+        ) : (
+          'a folder for some'
+        )}
         . <ActivityLink of={`alert:${id}`} />
       </p>
       <p className="mt-1">

@@ -34,7 +34,7 @@ export function AlertsPage() {
               {alert.failed && <b className="font-semibold text-error"> · its last run failed</b>}
               {alert.setAside > 0 && ` · ${counted(alert.setAside, 'record')} set aside`} ·{' '}
               {counted(alert.findings, 'finding')} since {shortDay(alert.at)} · keeps go into{' '}
-              {alert.folder.name} · set by {alert.by}
+              {alert.folder.name || 'a folder for some'} · set by {alert.by}
             </p>
           </li>
         ))}

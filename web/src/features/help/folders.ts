@@ -11,6 +11,7 @@ export const FOLDERS: Record<string, HelpOf> = {
       'What you say of a publication stands on its leaf in every list, for the whole group: it is answered, and settled when it is. A name behind @ asks that member to look.',
       'Your pile is your own. What you keep there is marked as seen by you; others learn nothing else.',
       'A folder goes into another with all that is in it: what is in both stands once, and its address leads there. A copy has the same publications with what was said of them.',
+      'In a search, what is kept nowhere yet, or lies in one folder, can be listed by itself. That is your own view of the list: the count, files and alerts are of the whole search.',
       'A folder can be taken along as RIS.',
     ],
     words: ['pile', 'keep', 'note', 'stable link'],

@@ -67,6 +67,16 @@ returns table (folder integer, may folder_right, closed boolean) language sql st
   select id, may, closed from rights where may is not null
 $$;
 
+-- Whether not everybody of the group sees a folder. An alert that ended goes on naming its folder.
+create function folder_closed(which integer) returns boolean language sql stable as $$
+  with recursive up as (
+    select id, parent, owner, open_to from folder where id = which
+    union all
+    select f.id, f.parent, f.owner, f.open_to from folder f join up on f.id = up.parent
+      where up.open_to is null and up.owner is null)
+  select coalesce(bool_or(owner is not null or open_to = 'named'), false) from up
+$$;
+
 -- What a member's acts and others' are about that the member may not see, as in action.about.
 create function hidden_from(reader integer) returns text[] language sql stable as $$
   with me as (select grp from membership where id = reader),

@@ -61,6 +61,39 @@ class FolderTest {
     titles(person).first().waitFor();
   }
 
+  @DisplayName("What is kept nowhere yet: kept in a hurry, looked for again, and all is back")
+  @Test
+  void nowhere() {
+    try (Person sefa = person("sefa")) {
+      sefa.newSheet().search("loggers");
+      Locator bar = sefa.page().getByLabel("Result", new Page.GetByLabelOptions().setExact(true));
+      String all = bar.getByRole(AriaRole.STATUS).first().innerText();
+      sefa.page().getByLabel("Listed").selectOption("kept nowhere yet");
+      Locator list = bar.getByText("that are kept nowhere yet");
+      assertThat(list).isVisible();
+      int before = number(list);
+      sefa.page().getByLabel("Publications found").locator("a.font-serif").first().click();
+      // A key counts half a second after the last letter that was typed.
+      sefa.page().waitForTimeout(700);
+      sefa.page().keyboard().press("n");
+      sefa.page().getByLabel("Folder").selectOption("Methods and loggers");
+      sefa.page().keyboard().press("Enter");
+      assertThat(sefa.page().getByRole(AriaRole.DIALOG)).hasCount(0);
+      sefa.exactly("Look again").click();
+      assertThat(bar.getByText("the list shows the " + (before - 1))).isVisible();
+      assertThat(bar.getByRole(AriaRole.STATUS).first()).hasText(all);
+      sefa.page().reload();
+      assertThat(bar.getByText("the list shows the " + (before - 1))).isVisible();
+      sefa.exactly("Show all").click();
+      assertThat(list).hasCount(0);
+    }
+  }
+
+  private static int number(Locator words) {
+    return Integer.parseInt(
+        words.innerText().replaceAll("(?s).*shows the ([\\d,]+) .*", "$1").replace(",", ""));
+  }
+
   @DisplayName(
       "Ticked at full speed, moved as one act with what was said, found by the other, undone")
   @Test

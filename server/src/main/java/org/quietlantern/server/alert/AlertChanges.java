@@ -50,7 +50,7 @@ public class AlertChanges implements CommandKinds {
   private final Calendar calendar;
 
   private final CommandKind<Alerts.AlertLine, StateBefore> to =
-      CommandKind.of("alert.state", Alerts.AlertLine.class, StateBefore.class, this::back);
+      new CommandKind<>("alert.state", Alerts.AlertLine.class, StateBefore.class, this::back);
 
   private final CommandKind<Alerts.AlertLine, ChosenBefore> change =
       new CommandKind<>("alert.change", Alerts.AlertLine.class, ChosenBefore.class, this::back);
@@ -233,11 +233,12 @@ public class AlertChanges implements CommandKinds {
     return List.of(to, change, endSearch);
   }
 
-  private String back(StateBefore before) {
+  private String back(Member who, UUID command, StateBefore before) {
     if (before.alert() < 0) {
       throw Refusal.conflict("cannot-be-undone", "What came in the pause is passed over for good.");
     }
     setBack(before.alert(), before.state(), before.gathering());
+    folders.refuseUnseen(who.group());
     return "";
   }
 

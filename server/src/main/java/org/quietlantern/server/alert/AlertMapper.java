@@ -69,8 +69,9 @@ interface AlertMapper {
 
   String LINES =
       """
-      select a.id, a.pid, s.name, s.pid as search, f.pid as folder_pid, f.name as folder_name,
-        a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
+      select a.id, a.pid, s.name, s.pid as search,
+        case when folder_closed(f.id) then '' else f.pid end as folder_pid,
+        case when folder_closed(f.id) then '' else f.name end as folder_name, a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
         a.ran,

@@ -40,6 +40,7 @@ public class Alerts implements CommandKinds {
   private static final int RUNS_SHOWN = 20;
   private final AlertMapper mapper;
   private final SavedSearches searches;
+  private final Folders folders;
   private final Sources sources;
   private final Rounds rounds;
   private final Arrivals arrivals;
@@ -113,6 +114,7 @@ public class Alerts implements CommandKinds {
   Alerts(
       AlertMapper mapper,
       SavedSearches searches,
+      Folders folders,
       Sources sources,
       Rounds rounds,
       Arrivals arrivals,
@@ -124,6 +126,7 @@ public class Alerts implements CommandKinds {
       Calendar calendar) {
     this.mapper = mapper;
     this.searches = searches;
+    this.folders = folders;
     this.sources = sources;
     this.rounds = rounds;
     this.arrivals = arrivals;
@@ -241,6 +244,7 @@ public class Alerts implements CommandKinds {
                 baseline.memory().bytes(),
                 who.id(),
                 now));
+    folders.refuseUnseen(who.group());
     if (id == null) {
       throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }

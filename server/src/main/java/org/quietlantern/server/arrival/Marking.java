@@ -103,9 +103,15 @@ public class Marking implements CommandKinds {
     if (given.reason().length() > LONGEST_REASON) {
       throw Refusal.unusable("note", "A reason has at most 4,000 characters.");
     }
-    Integer folder = given.round() == null ? null : arrivals.row(who, given.round()).folder();
+    RoundMapper.Row round = given.round() == null ? null : arrivals.row(who, given.round());
+    Integer folder = round == null ? null : round.folder();
     if (said == Mark.KEEP && folder == null) {
       throw Refusal.unusable("folder", "A keep needs a folder.");
+    }
+    if (said == Mark.KEEP && round.folderPid().isEmpty()) {
+      throw Refusal.conflict(
+          "folder-closed",
+          "The folder that this round kept into is for some of the group now; keep it in another.");
     }
     List<StoredPublication> works = publications.getAll(Viewer.of(who), given.publications(), MOST);
     return marked(who, command, works, said, given.reason().strip(), folder);

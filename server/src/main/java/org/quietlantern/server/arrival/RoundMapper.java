@@ -54,7 +54,9 @@ interface RoundMapper {
   String ROUNDS =
       """
       select r.id, r.pid, r.n, r.opens, r.closes, r.closed, a.id as alert, a.pid as alert_pid,
-        s.name as alert_name, f.id as folder, f.pid as folder_pid, f.name as folder_name, a.asked,
+        s.name as alert_name, f.id as folder,
+        case when folder_closed(f.id) then '' else f.pid end as folder_pid,
+        case when folder_closed(f.id) then '' else f.name end as folder_name, a.asked,
         r.arrivals, r.covered, r.nobody
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search join folder f on f.id = a.folder

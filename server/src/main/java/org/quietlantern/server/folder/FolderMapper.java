@@ -54,10 +54,8 @@ interface FolderMapper {
    * @param publication row number of the work as it is known now
    * @param pid its public id
    * @param place where members put it by hand; absent for nowhere
-   * @param keeper who kept it first; empty for a former member
    */
-  record Item(
-      int id, int publication, String pid, Instant at, @Nullable Double place, String keeper) {
+  record Item(int id, int publication, String pid, Instant at, @Nullable Double place) {
     /** Two that turned out to be one work since stand once. */
     static List<Item> once(List<Item> items) {
       Set<Integer> seen = new HashSet<>();
@@ -168,15 +166,53 @@ interface FolderMapper {
 
   @Select(
       """
-      select i.id, c.id as publication, c.pid, i.at, i.place, coalesce(k.name, '') as keeper
+      select i.id, c.id as publication, c.pid, i.at, i.place
       from item i join publication p on p.id = i.publication
       join publication c on c.id = coalesce(p.canonical, p.id)
-      left join lateral (
-        select m.name from item_reason r join membership m on m.id = r.membership
-        where r.item = i.id and m.left_at is null order by r.at, r.id limit 1) k on true
       where i.folder = #{folder} order by i.at desc, i.id desc
       """)
   List<Item> items(int folder);
+
+  /**
+   * All works of a folder in one row, for those that hold many; more than once where they merged.
+   */
+  record Ids(String[] pids) {}
+
+  String WORKS =
+      """
+      from item i join publication p on p.id = i.publication
+      join publication c on c.id = coalesce(p.canonical, p.id)
+      """;
+
+  /** What was kept last comes first. */
+  @Select(
+      "select coalesce(array_agg(c.pid order by i.at desc, i.id desc), '{}') as pids "
+          + WORKS
+          + "where i.folder = #{folder}")
+  Ids idsKept(int folder);
+
+  /** As members put them; what nobody has put anywhere comes first. */
+  @Select(
+      "select coalesce(array_agg(c.pid order by i.place nulls first, i.at desc, i.id desc), '{}')"
+          + " as pids "
+          + WORKS
+          + "where i.folder = #{folder}")
+  Ids idsByHand(int folder);
+
+  /** By who kept it first, of those who are there. */
+  @Select(
+      """
+      with kept as (
+        select distinct on (r.item) r.item, lower(m.name) collate "C" as name
+        from item i join item_reason r on r.item = i.id join membership m on m.id = r.membership
+        where i.folder = #{folder} and m.left_at is null order by r.item, r.at, r.id)
+      select coalesce(
+        array_agg(c.pid order by coalesce(k.name, ''), i.at desc, i.id desc), '{}') as pids
+      from item i join publication p on p.id = i.publication
+      join publication c on c.id = coalesce(p.canonical, p.id) left join kept k on k.item = i.id
+      where i.folder = #{folder}
+      """)
+  Ids idsByWho(int folder);
 
   @Select(
       """
@@ -208,7 +244,7 @@ interface FolderMapper {
   /** Those of a folder that are these works now. */
   @Select(
       """
-      select i.id, c.id as publication, c.pid, i.at, i.place, '' as keeper
+      select i.id, c.id as publication, c.pid, i.at, i.place
       from publication c
       join publication p on p.id = c.id or p.canonical = c.id
       join item i on i.publication = p.id and i.folder = #{folder}

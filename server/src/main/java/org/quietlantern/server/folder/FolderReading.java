@@ -2,8 +2,9 @@ package org.quietlantern.server.folder;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -128,8 +129,7 @@ public class FolderReading {
   public FolderView view(Member who, String pid, String order) {
     FolderMapper.Folder folder = folders.get(who, pid);
     FolderOrder wanted = FolderOrder.named(order).orElse(FolderOrder.USUAL);
-    List<FolderMapper.Item> all = ordered(who, items(folder), wanted);
-    List<FolderMapper.Item> first = all.subList(0, Math.min(FIRST, all.size()));
+    List<String> all = ids(who, folder, wanted);
     return new FolderView(
         folder.pid(),
         folder.name(),
@@ -138,8 +138,8 @@ public class FolderReading {
         folder.description(),
         folder.may(),
         folder.closed(),
-        all.stream().map(FolderMapper.Item::pid).toList(),
-        rows(who, folder, first));
+        all,
+        rows(who, folder, all.subList(0, Math.min(FIRST, all.size()))));
   }
 
   /** The searches that are saved in a folder. */
@@ -152,15 +152,14 @@ public class FolderReading {
     if (ids.size() > MOST_ROWS) {
       throw Refusal.unusable("rows", "At most " + MOST_ROWS + " rows are given at once.");
     }
-    FolderMapper.Folder folder = folders.get(who, pid);
+    return rows(who, folders.get(who, pid), ids);
+  }
+
+  private List<FolderItem> rows(Member who, FolderMapper.Folder folder, List<String> ids) {
     Map<String, FolderMapper.Item> byId =
         mapper.some(folder.id(), ids.toArray(String[]::new)).stream()
             .collect(Collectors.toMap(FolderMapper.Item::pid, Function.identity(), (a, b) -> a));
-    return rows(who, folder, ids.stream().map(byId::get).filter(Objects::nonNull).toList());
-  }
-
-  private List<FolderItem> rows(
-      Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
+    List<FolderMapper.Item> items = ids.stream().map(byId::get).filter(Objects::nonNull).toList();
     Map<Integer, StoredPublication> stored = stored(who, items);
     Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
@@ -178,22 +177,28 @@ public class FolderReading {
         .toList();
   }
 
-  /** What the index does not hold (it was withdrawn) comes behind what it does. */
-  private List<FolderMapper.Item> ordered(
-      Member who, List<FolderMapper.Item> items, FolderOrder order) {
-    List<FolderMapper.Item> sorted = order.sorted(items);
-    if (order.indexed() == null) {
-      return sorted;
+  /** All works in an order. What the index does not hold (it was withdrawn) comes last. */
+  private List<String> ids(Member who, FolderMapper.Folder folder, FolderOrder order) {
+    LinkedHashSet<String> ids = new LinkedHashSet<>();
+    if (order.indexed() != null) {
+      RoaringBitmap works = RoaringBitmap.bitmapOf(mapper.works(folder.id()));
+      ids.addAll(matching.look(who, look -> look.snapshot().ordered(works, order.indexed())));
+      if (ids.size() == works.getCardinality()) {
+        return List.copyOf(ids);
+      }
     }
-    Map<String, FolderMapper.Item> left = new LinkedHashMap<>();
-    sorted.forEach(item -> left.put(item.pid(), item));
-    RoaringBitmap works = new RoaringBitmap();
-    sorted.forEach(item -> works.add(item.publication()));
-    List<String> ids = matching.look(who, look -> look.snapshot().ordered(works, order.indexed()));
-    List<FolderMapper.Item> all = new ArrayList<>();
-    ids.forEach(id -> Optional.ofNullable(left.remove(id)).ifPresent(all::add));
-    all.addAll(left.values());
-    return all;
+    FolderMapper.Ids own =
+        switch (order.own()) {
+          case KEPT -> mapper.idsKept(folder.id());
+          case HAND -> mapper.idsByHand(folder.id());
+          case WHO -> mapper.idsByWho(folder.id());
+        };
+    List<String> listed = new ArrayList<>(List.of(own.pids()));
+    if (order.indexed() == null && order.reverse()) {
+      Collections.reverse(listed);
+    }
+    ids.addAll(listed);
+    return List.copyOf(ids);
   }
 
   private Map<Integer, StoredPublication> stored(Member who, List<FolderMapper.Item> items) {

@@ -219,6 +219,12 @@ public class FolderRights implements CommandKinds {
     mapper.name(folder, member.id(), may);
   }
 
+  /** Whoever was asked in anew is named nowhere until somebody does; as a part of coming in. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void begin(Member member) {
+    mapper.forgetMember(member.id());
+  }
+
   @Override
   public List<CommandKind<?, ?>> kinds() {
     return List.of(set);

@@ -1,5 +1,7 @@
 package org.quietlantern.server.folder;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.action.CommandKind;
@@ -93,7 +95,12 @@ public class HandOrder implements CommandKinds {
 
   /** A list of its own. */
   private List<FolderMapper.Item> inOrder(int folder) {
-    return FolderOrder.BY_HAND.sorted(FolderMapper.Item.once(mapper.items(folder)));
+    List<FolderMapper.Item> items = new ArrayList<>(FolderMapper.Item.once(mapper.items(folder)));
+    // What nobody has put anywhere comes first; what was kept last before the rest of it.
+    items.sort(
+        Comparator.comparing(
+            FolderMapper.Item::place, Comparator.nullsFirst(Comparator.naturalOrder())));
+    return items;
   }
 
   private static int indexOf(List<FolderMapper.Item> items, String publication) {

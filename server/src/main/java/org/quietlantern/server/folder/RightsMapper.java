@@ -45,6 +45,9 @@ interface RightsMapper {
   @Delete("delete from folder_named where folder = #{folder}")
   void forget(int folder);
 
+  @Delete("delete from folder_named where membership = #{membership}")
+  void forgetMember(int membership);
+
   @Insert(
       """
       insert into folder_named (folder, membership, may)

@@ -159,6 +159,9 @@ class Joining {
       groups.letIn(new Groups.Coming(row.grp(), account, row.role(), row.folder() != null, name));
     }
     Member member = groups.findMember(row.groupPid(), account).orElseThrow();
+    if (!inIt) {
+      rights.begin(member);
+    }
     if (row.folder() != null) {
       rights.name(row.folder(), member, row.may());
     }

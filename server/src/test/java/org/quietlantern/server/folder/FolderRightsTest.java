@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -14,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 
 /** R4: whose a folder is. */
 class FolderRightsTest {
-  private static final TestApp APP = TestApp.shared();
+  @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group =
       APP.group("Cora Ordinator", "Ben Member", "Mia Member").guest("Gus Guest");
   private final Client cora = group.client(0);
@@ -236,5 +237,58 @@ class FolderRightsTest {
     assertThat(mia.post("/bin/" + inner + "/back", Map.of()).status()).isEqualTo(404);
     ben.post("/bin/" + inner + "/back", Map.of()).ok();
     assertThat(names(cora)).doesNotContain("Inner");
+  }
+
+  @DisplayName(
+      "A folder that is watched is not closed; one of an alert that ended is, unnamed there")
+  @Test
+  void watched() {
+    String alert = group.alert(folder, "Moths", TestGroup.EVERYTHING, "at-once");
+    APP.passUntilSomethingCame();
+    String round = ben.get("/rounds").ok().at("/rounds/0/id").asString();
+    assertThat(set(ben, folder, "named", "edit", named(1, "edit")).type())
+        .isEqualTo("folder-closed");
+    assertThat(set(ben, folder, "group", "read", named(1, "edit")).type())
+        .as("an alert keeps where every member may")
+        .isEqualTo("folder-closed");
+    String search = ben.get("/alerts/" + alert).ok().at("/alert/search").asString();
+    ben.write("DELETE", "/searches/" + search, Map.of(), UUID.randomUUID()).ok();
+    UUID closing = UUID.randomUUID();
+    ben.write(
+            "PUT",
+            "/folders/" + folder + "/rights",
+            Map.of(
+                "openTo",
+                "named",
+                "groupMay",
+                "edit",
+                "named",
+                List.of(named(1, "edit")),
+                "version",
+                1),
+            closing)
+        .ok();
+    assertThat(mia.get("/alerts").body()).doesNotContain("Quiet work", folder);
+    assertThat(mia.get("/rounds/" + round).body()).doesNotContain("Quiet work", folder);
+    String found = mia.get("/rounds/" + round).ok().at("/arrivals/0/publication/id").asString();
+    assertThat(
+            mia.post(
+                    "/marks",
+                    Map.of(
+                        "publications",
+                        List.of(found),
+                        "mark",
+                        "keep",
+                        "reason",
+                        "",
+                        "round",
+                        round))
+                .type())
+        .isEqualTo("folder-closed");
+    assertThat(mia.get("/bin").body()).as("nor what ended in it").doesNotContain("Moths");
+    assertThat(mia.post("/bin/" + search + "/back", Map.of()).status()).isEqualTo(404);
+    assertThat(ben.post("/bin/" + search + "/back", Map.of()).type()).isEqualTo("folder-closed");
+    ben.post("/actions/" + closing + "/undo", Map.of()).ok();
+    ben.post("/bin/" + search + "/back", Map.of()).ok();
   }
 }

@@ -136,6 +136,14 @@ class FolderGuestsTest {
     assertThat(gia.get("/rounds").status()).isEqualTo(404);
     gia.write("DELETE", "/members/" + group.member(2).pid(), Map.of(), UUID.randomUUID()).ok();
     assertThat(gia.get("/folders").status()).isEqualTo(404);
+    String other = group.folder("Another");
+    ask(cora, other, "read").ok();
+    gia.below("")
+        .post("/api/join/member", Map.of("code", code(letter()), "name", "Gia Guest"))
+        .ok();
+    assertThat(gia.get("/folders").ok().findValuesAsString("name"))
+        .as("what they were asked to before is over")
+        .containsExactly("Another");
   }
 
   @DisplayName("Refused: more than to remark, without the right, to a pile, into what is no more")
