@@ -122,15 +122,18 @@ interface FolderMapper {
 
   @Select(
       """
-      with seen as materialized (select * from folders_of(#{membership}))
+      with seen as materialized (select * from folders_of(#{membership})),
+      kept as materialized (
+        select i.folder, count(distinct coalesce(p.canonical, p.id))::int as items
+        from item i join publication p on p.id = i.publication
+        where i.folder in (select folder from seen) group by i.folder)
       select f.pid, f.name, f.owner is not null as pile, v.may, v.closed,
         (select p.pid from folder p join seen on seen.folder = p.id where p.id = f.parent) as parent,
-        (select count(distinct coalesce(p.canonical, p.id)) from item i
-          join publication p on p.id = i.publication where i.folder = f.id)::int as items,
+        coalesce(k.items, 0) as items,
         (select count(*) from saved_search s
           where s.folder = f.id and s.ended is null)::int as searches
-      from folder f join seen v on v.folder = f.id where f.ended is null
-      order by f.owner is not null, lower(f.name), f.id
+      from folder f join seen v on v.folder = f.id left join kept k on k.folder = f.id
+      where f.ended is null order by f.owner is not null, lower(f.name), f.id
       """)
   List<Listed> list(int membership);
 
@@ -166,9 +169,9 @@ interface FolderMapper {
 
   @Select(
       """
-      select i.id, c.id as publication, c.pid, i.at, i.place
+      select i.id, coalesce(c.id, p.id) as publication, coalesce(c.pid, p.pid) as pid, i.at, i.place
       from item i join publication p on p.id = i.publication
-      join publication c on c.id = coalesce(p.canonical, p.id)
+      left join publication c on c.id = p.canonical
       where i.folder = #{folder} order by i.at desc, i.id desc
       """)
   List<Item> items(int folder);
@@ -181,19 +184,19 @@ interface FolderMapper {
   String WORKS =
       """
       from item i join publication p on p.id = i.publication
-      join publication c on c.id = coalesce(p.canonical, p.id)
+      left join publication c on c.id = p.canonical
       """;
 
   /** What was kept last comes first. */
   @Select(
-      "select coalesce(array_agg(c.pid order by i.at desc, i.id desc), '{}') as pids "
+      "select coalesce(array_agg(coalesce(c.pid, p.pid) order by i.at desc, i.id desc), '{}') as pids "
           + WORKS
           + "where i.folder = #{folder}")
   Ids idsKept(int folder);
 
   /** As members put them; what nobody has put anywhere comes first. */
   @Select(
-      "select coalesce(array_agg(c.pid order by i.place nulls first, i.at desc, i.id desc), '{}')"
+      "select coalesce(array_agg(coalesce(c.pid, p.pid) order by i.place nulls first, i.at desc, i.id desc), '{}')"
           + " as pids "
           + WORKS
           + "where i.folder = #{folder}")
@@ -207,9 +210,9 @@ interface FolderMapper {
         from item i join item_reason r on r.item = i.id join membership m on m.id = r.membership
         where i.folder = #{folder} and m.left_at is null order by r.item, r.at, r.id)
       select coalesce(
-        array_agg(c.pid order by coalesce(k.name, ''), i.at desc, i.id desc), '{}') as pids
+        array_agg(coalesce(c.pid, p.pid) order by coalesce(k.name, ''), i.at desc, i.id desc), '{}') as pids
       from item i join publication p on p.id = i.publication
-      join publication c on c.id = coalesce(p.canonical, p.id) left join kept k on k.item = i.id
+      left join publication c on c.id = p.canonical left join kept k on k.item = i.id
       where i.folder = #{folder}
       """)
   Ids idsByWho(int folder);
