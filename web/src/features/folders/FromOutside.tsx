@@ -1,6 +1,5 @@
-import { useState, type FormEvent } from 'react';
 import { MailOfDemo } from '../demo';
-import { InvitationLine } from '../group';
+import { AskForm, InvitationLine } from '../group';
 import { useHere } from '../session';
 import { useAskedTo, usePeopleActs } from './peopleApi';
 
@@ -9,14 +8,6 @@ export function FromOutside({ folder }: { folder: string }) {
   const here = useHere();
   const asked = useAskedTo(here.id, folder).data ?? [];
   const { ask } = usePeopleActs(here.id, folder);
-  const [email, setEmail] = useState('');
-  const [may, setMay] = useState('read');
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (ask.isPending) return;
-    // Whoever writes the next address already keeps its letters.
-    ask.mutate({ email, may }, { onSuccess: () => setEmail((now) => (now === email ? '' : now)) });
-  };
   return (
     <section aria-label="From outside" className="mt-6 max-w-[46rem]">
       <h2 className="small-head">From outside</h2>
@@ -36,38 +27,18 @@ export function FromOutside({ folder }: { folder: string }) {
           />
         ))}
       </ul>
-      <form onSubmit={submit} className="mt-3 flex flex-wrap items-end gap-3">
-        <label>
-          <span className="small-head">E-mail address</span>
-          <input
-            type="email"
-            required
-            maxLength={254}
-            className="field block w-72 max-w-full"
-            value={email}
-            onChange={(event) => setEmail(event.target.value)}
-          />
-        </label>
-        <label>
-          <span className="small-head">To</span>
-          <select
-            className="field block"
-            value={may}
-            onChange={(event) => setMay(event.target.value)}
-          >
-            <option value="read">read</option>
-            <option value="remark">read and remark</option>
-          </select>
-        </label>
-        <button type="submit" className="act act-main mb-0.5" disabled={ask.isPending}>
-          Ask them
-        </button>
-        {ask.error && (
-          <p role="alert" className="w-full text-error">
-            {ask.error.message}
-          </p>
-        )}
-      </form>
+      <AskForm
+        as="To"
+        choices={[
+          ['read', 'read'],
+          ['remark', 'read and remark'],
+        ]}
+        first="read"
+        act="Ask them"
+        pending={ask.isPending}
+        error={ask.error}
+        onAsk={(email, may, done) => ask.mutate({ email, may }, { onSuccess: done })}
+      />
       {here.demo && <MailOfDemo />}
     </section>
   );

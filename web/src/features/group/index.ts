@@ -1,2 +1,3 @@
 export { GroupPage } from './GroupPage';
+export { AskForm } from './AskForm';
 export { InvitationLine } from './InvitationLine';
