@@ -53,6 +53,7 @@ class CommandLawTest {
       Map.ofEntries(
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/folders/{folder}/items"),
           entry("POST " + GROUP + "/pile/items", "POST " + GROUP + "/pile/items"),
+          entry("POST " + GROUP + "/pile/turned-over", "POST " + GROUP + "/pile/items"),
           entry(
               "DELETE " + GROUP + "/folders/{folder}/link",
               "POST " + GROUP + "/folders/{folder}/link"),
@@ -79,6 +80,7 @@ class CommandLawTest {
   private static final Map<String, String> LATER =
       Map.ofEntries(
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/marks"),
+          entry("POST " + GROUP + "/pile/turned-over", "POST " + GROUP + "/pile/items"),
           entry(
               "POST " + GROUP + "/folders/{folder}/link",
               "DELETE " + GROUP + "/folders/{folder}/link"),

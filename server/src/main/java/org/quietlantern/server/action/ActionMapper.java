@@ -85,12 +85,16 @@ interface ActionMapper {
       """)
   List<String> sinceInFolders(int group, int membership, long since);
 
+  /**
+   * Whoever could see a folder is told when it was closed to them, so that their page lets it go.
+   */
   @Select(
       """
       select distinct what from action
       where grp = #{group} and no > #{since}
         and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
-        and not (about && (select hidden_from(#{membership})))
+        and (not (about && (select hidden_from(#{membership})))
+          or (what = 'folder.rights' and before ->> 'openTo' is distinct from 'named'))
       order by what
       """)
   List<String> since(int group, int membership, long since);

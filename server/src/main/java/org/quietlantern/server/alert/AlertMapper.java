@@ -71,7 +71,8 @@ interface AlertMapper {
       """
       select a.id, a.pid, s.name, s.pid as search,
         case when folder_closed(f.id) then '' else f.pid end as folder_pid,
-        case when folder_closed(f.id) then '' else f.name end as folder_name, a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
+        case when folder_closed(f.id) then '' else f.name end as folder_name,
+        a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
         a.ran,

@@ -189,15 +189,19 @@ interface FolderMapper {
 
   /** What was kept last comes first. */
   @Select(
-      "select coalesce(array_agg(coalesce(c.pid, p.pid) order by i.at desc, i.id desc), '{}') as pids "
+      """
+      select coalesce(array_agg(coalesce(c.pid, p.pid) order by i.at desc, i.id desc), '{}') as pids
+      """
           + WORKS
           + "where i.folder = #{folder}")
   Ids idsKept(int folder);
 
   /** As members put them; what nobody has put anywhere comes first. */
   @Select(
-      "select coalesce(array_agg(coalesce(c.pid, p.pid) order by i.place nulls first, i.at desc, i.id desc), '{}')"
-          + " as pids "
+      """
+      select coalesce(array_agg(coalesce(c.pid, p.pid)
+        order by i.place nulls first, i.at desc, i.id desc), '{}') as pids
+      """
           + WORKS
           + "where i.folder = #{folder}")
   Ids idsByHand(int folder);
@@ -210,7 +214,8 @@ interface FolderMapper {
         from item i join item_reason r on r.item = i.id join membership m on m.id = r.membership
         where i.folder = #{folder} and m.left_at is null order by r.item, r.at, r.id)
       select coalesce(
-        array_agg(coalesce(c.pid, p.pid) order by coalesce(k.name, ''), i.at desc, i.id desc), '{}') as pids
+        array_agg(coalesce(c.pid, p.pid) order by coalesce(k.name, ''), i.at desc, i.id desc),
+        '{}') as pids
       from item i join publication p on p.id = i.publication
       left join publication c on c.id = p.canonical left join kept k on k.item = i.id
       where i.folder = #{folder}

@@ -47,11 +47,18 @@ class OpenedFolders {
     this.properties = properties;
   }
 
-  /** A page of a folder; {@code next}: the item to go on behind, 0 on the last page. */
+  /**
+   * A page of a folder.
+   *
+   * @param open row numbers of what anybody may look at; what the group alone has is cited, and has
+   *     no page of its own
+   * @param next the item to go on behind, 0 on the last page
+   */
   private record Read(
       FolderLinkMapper.Row link,
       List<FolderLinkMapper.Told> told,
       Map<Integer, StoredPublication> stored,
+      Set<Integer> open,
       int next) {}
 
   /** 404 for an address that nobody was given, 410 for one that was revoked. */
@@ -72,16 +79,15 @@ class OpenedFolders {
                 page.rows().stream().map(FolderLinkMapper.Told::publication).toList())
             .stream()
             .collect(Collectors.toMap(StoredPublication::id, Function.identity()));
-    return new Read(link, page.rows(), stored, page.more() ? page.last().id() : 0);
+    Set<Integer> open =
+        publications.byId(Viewer.NOBODY, stored.keySet()).stream()
+            .map(StoredPublication::id)
+            .collect(Collectors.toSet());
+    return new Read(link, page.rows(), stored, open, page.more() ? page.last().id() : 0);
   }
 
   PublicPage.FolderShown page(String pid, String secret, int before) {
     Read read = read(pid, secret, before);
-    // What the group alone has is cited, and has no page of its own that anybody may open.
-    Set<Integer> open =
-        publications.byId(Viewer.NOBODY, read.stored().keySet()).stream()
-            .map(StoredPublication::id)
-            .collect(Collectors.toSet());
     String address = addresses.page(pid);
     return new PublicPage.FolderShown(
         read.link().folderName(),
@@ -93,7 +99,7 @@ class OpenedFolders {
                 stored ->
                     new PublicPage.CitationShown(
                         PlainCitation.of(stored.publication()),
-                        open.contains(stored.id())
+                        read.open().contains(stored.id())
                             ? List.of(properties.stableLink(stored.pid()))
                             : List.of()))
             .toList(),
@@ -133,7 +139,9 @@ class OpenedFolders {
         AtomFeed.id(installation, "folder-link:" + read.link().pid() + ":" + told.publication()),
         stored.publication(),
         "",
-        properties.stableLink(stored.pid()),
+        read.open().contains(stored.id())
+            ? properties.stableLink(stored.pid())
+            : addresses.page(read.link().pid()),
         null,
         told.at(),
         updated(told));

@@ -63,8 +63,13 @@ class FolderRightsTest {
       assertThat(other.get("/activity?of=folder:" + folder).status()).isEqualTo(404);
       assertThat(other.get("/activity").body()).doesNotContain("Quiet work", folder);
       assertThat(other.get("/publications/" + moth).body()).doesNotContain("Quiet work");
-      assertThat(other.get("/changes?since=0").body()).doesNotContain("item.keep", "folder.rights");
+      assertThat(other.get("/changes?since=0").body()).doesNotContain("item.keep");
     }
+    String latest = mia.get("/changes?since=0").ok().get("latest").asString();
+    set(ben, folder, "named", "edit", named(1, "edit"), named(3, "remark")).ok();
+    assertThat(mia.get("/changes?since=" + latest).body())
+        .as("they knew the folder when it was closed, and learn no more of it")
+        .doesNotContain("folder.rights");
     assertThat(cora.post("/folders", Map.of("name", "Quiet work")).status())
         .as("a name is not taken by what nobody sees")
         .isEqualTo(200);

@@ -138,6 +138,9 @@ class OpenedFoldersTest {
       String page = stranger.get(path(link, "address")).body();
       assertThat(page).contains("/p/" + moths.get(1)).doesNotContain("/p/" + moths.get(0));
       assertThat(page.split("<li>")).hasSize(3);
+      assertThat(stranger.get(path(link, "feed")).body())
+          .contains("/p/" + moths.get(1))
+          .doesNotContain("/p/" + moths.get(0));
     } finally {
       database.update(owned, null, moths.get(0));
     }
