@@ -58,6 +58,9 @@ class CommandLawTest {
               "DELETE " + GROUP + "/folders/{folder}/link",
               "POST " + GROUP + "/folders/{folder}/link"),
           entry(
+              "POST " + GROUP + "/folders/{folder}/link",
+              "DELETE " + GROUP + "/folders/{folder}/link"),
+          entry(
               "DELETE " + GROUP + "/folders/{folder}/items",
               "POST " + GROUP + "/folders/{folder}/items"),
           entry(
