@@ -79,6 +79,7 @@ class FolderTest {
       sefa.page().getByLabel("Folder").selectOption("Methods and loggers");
       sefa.page().keyboard().press("Enter");
       assertThat(sefa.page().getByRole(AriaRole.DIALOG)).hasCount(0);
+      org.assertj.core.api.Assertions.assertThat(sefa.path()).contains("kept=nowhere");
       sefa.exactly("Look again").click();
       assertThat(bar.getByText("the list shows the " + (before - 1))).isVisible();
       assertThat(bar.getByRole(AriaRole.STATUS).first()).hasText(all);
@@ -154,8 +155,9 @@ class FolderTest {
       ilse.exactly("Put them together").dblclick();
       assertThat(
               ilse.page()
-                  .getByRole(AriaRole.HEADING)
-                  .filter(new Locator.FilterOptions().setHasText("Verge lighting")))
+                  .getByRole(
+                      AriaRole.HEADING,
+                      new Page.GetByRoleOptions().setName("Verge lighting").setExact(true)))
           .isVisible();
       String into = ilse.path().replaceAll("\\?.*", "");
       // Whoever looked at the former one is led along.
