@@ -72,14 +72,13 @@ class FolderTest {
       Locator list = bar.getByText("that are kept nowhere yet");
       assertThat(list).isVisible();
       int before = number(list);
-      sefa.page().getByLabel("Publications found").locator("a.font-serif").first().click();
+      sefa.page().getByLabel("Say something to the group").waitFor();
       // A key counts half a second after the last letter that was typed.
       sefa.page().waitForTimeout(700);
       sefa.page().keyboard().press("n");
       sefa.page().getByLabel("Folder").selectOption("Methods and loggers");
       sefa.page().keyboard().press("Enter");
       assertThat(sefa.page().getByRole(AriaRole.DIALOG)).hasCount(0);
-      org.assertj.core.api.Assertions.assertThat(sefa.path()).contains("kept=nowhere");
       sefa.exactly("Look again").click();
       assertThat(bar.getByText("the list shows the " + (before - 1))).isVisible();
       assertThat(bar.getByRole(AriaRole.STATUS).first()).hasText(all);
