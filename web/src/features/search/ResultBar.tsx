@@ -98,9 +98,10 @@ export function ResultBar({
       )}
       {kept && (
         <span role="status">
-          the list shows the {listed.toLocaleString('en-GB')} that are{' '}
-          {kept === 'nowhere' ? 'kept nowhere yet' : 'in this folder'}; files and alerts are of all{' '}
-          <Act onClick={onAgain}>Look again</Act> <Act onClick={() => onKept('')}>Show all</Act>
+          {stale ? 'looking for those' : `the list shows the ${listed.toLocaleString('en-GB')}`}{' '}
+          that are {kept === 'nowhere' ? 'kept nowhere yet' : 'in this folder'}; files and alerts
+          are of all <Act onClick={onAgain}>Look again</Act>{' '}
+          <Act onClick={() => onKept('')}>Show all</Act>
         </span>
       )}
       {listed > ids.length && (
