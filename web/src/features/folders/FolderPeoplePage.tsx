@@ -1,8 +1,8 @@
 import { Link, useParams } from 'react-router';
 import { Failed, Waiting } from '../../ui';
 import { Title } from '../help';
+import { useFolders } from '../keeping';
 import { mayWrite, useHere } from '../session';
-import { useFolder } from './api';
 import { FromOutside } from './FromOutside';
 import { LinkOfFolder } from './LinkOfFolder';
 import { useRights } from './peopleApi';
@@ -13,12 +13,13 @@ import { MAY } from './rights';
 export function FolderPeoplePage() {
   const { id = '' } = useParams();
   const here = useHere();
-  const folder = useFolder(here.id, id, 'kept');
+  const folders = useFolders(here.id);
   const rights = useRights(here.id, id);
-  const error = folder.error ?? rights.error;
+  const error = rights.error ?? folders.error;
   if (error) return <Failed error={error} />;
-  if (!folder.data || folder.data.id !== id || !rights.data) return <Waiting what="the folder" />;
-  const { name, parent } = folder.data;
+  const folder = folders.data?.find((one) => one.id === id);
+  if (!folder || !rights.data) return <Waiting what="the folder" />;
+  const { name, parent } = folder;
   const changes = mayWrite(here) && rights.data.may === 'edit';
   return (
     <div className="page">

@@ -16,7 +16,6 @@ import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.Scorable;
 import org.apache.lucene.search.ScoreMode;
-import org.apache.lucene.search.Scorer;
 import org.apache.lucene.search.Weight;
 import org.apache.lucene.util.BitSetIterator;
 import org.apache.lucene.util.Bits;
@@ -108,22 +107,8 @@ final class Sets {
   /** The documents of what nobody asks again: nothing of it is kept. */
   DocSet once(Query query) {
     Weight weight = weight(query);
-    List<RoaringBitmap> segments = new ArrayList<>();
-    try {
-      for (LeafReaderContext leaf : leaves) {
-        TimeLimit.check();
-        RoaringBitmap docs = new RoaringBitmap();
-        Scorer scorer = weight.scorer(leaf);
-        DocIdSetIterator each = scorer == null ? DocIdSetIterator.empty() : scorer.iterator();
-        for (int doc = each.nextDoc(); doc != DocIdSetIterator.NO_MORE_DOCS; doc = each.nextDoc()) {
-          docs.add(doc);
-        }
-        segments.add(docs);
-      }
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-    return new DocSet(segments);
+    return new DocSet(
+        leaves.stream().map(leaf -> filled(new Filling(), weight, leaf).docs()).toList());
   }
 
   private DocSet leaf(Query query) {
@@ -158,8 +143,13 @@ final class Sets {
     if (known != null) {
       return known;
     }
+    Postings found = filled(isWord(query) ? new Weighing() : new Filling(), weight, leaf);
+    kept.keep(leaf, query, found);
+    return found;
+  }
+
+  private static Postings filled(Filling filling, Weight weight, LeafReaderContext leaf) {
     TimeLimit.check();
-    Filling filling = isWord(query) ? new Weighing() : new Filling();
     try {
       BulkScorer scorer = weight.bulkScorer(leaf);
       if (scorer != null) {
@@ -168,9 +158,7 @@ final class Sets {
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
-    Postings found = filling.postings.build();
-    kept.keep(leaf, query, found);
-    return found;
+    return filling.postings.build();
   }
 
   private static class Filling implements LeafCollector {

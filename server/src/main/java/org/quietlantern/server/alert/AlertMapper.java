@@ -70,8 +70,7 @@ interface AlertMapper {
   String LINES =
       """
       select a.id, a.pid, s.name, s.pid as search,
-        case when folder_closed(f.id) then '' else f.pid end as folder_pid,
-        case when folder_closed(f.id) then '' else f.name end as folder_name,
+        coalesce(f.pid, '') as folder_pid, coalesce(f.name, '') as folder_name,
         a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
@@ -80,7 +79,8 @@ interface AlertMapper {
           where w.alert = a.id and w.resolved is null)::int as set_aside,
         (select u.error from alert_run u where u.alert = a.id order by u.id desc limit 1) as failed
       from alert a join revision v on v.id = a.revision
-      join saved_search s on s.id = v.saved_search join folder f on f.id = a.folder
+      join saved_search s on s.id = v.saved_search
+      left join folder f on f.id = a.folder and not folder_closed(f.id)
       join membership m on m.id = a.membership
       where a.grp = #{group}
       """;

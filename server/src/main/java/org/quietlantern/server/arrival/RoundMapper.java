@@ -54,12 +54,12 @@ interface RoundMapper {
   String ROUNDS =
       """
       select r.id, r.pid, r.n, r.opens, r.closes, r.closed, a.id as alert, a.pid as alert_pid,
-        s.name as alert_name, f.id as folder,
-        case when folder_closed(f.id) then '' else f.pid end as folder_pid,
-        case when folder_closed(f.id) then '' else f.name end as folder_name, a.asked,
+        s.name as alert_name, a.folder, coalesce(f.pid, '') as folder_pid,
+        coalesce(f.name, '') as folder_name, a.asked,
         r.arrivals, r.covered, r.nobody
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
-      join saved_search s on s.id = v.saved_search join folder f on f.id = a.folder
+      join saved_search s on s.id = v.saved_search
+      left join folder f on f.id = a.folder and not folder_closed(f.id)
       where a.grp = #{group}
       """;
 

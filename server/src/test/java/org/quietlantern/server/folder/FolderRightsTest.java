@@ -33,10 +33,21 @@ class FolderRightsTest {
   private Client.Response set(
       Client who, String folder, String openTo, String groupMay, Object... named) {
     int version = who.get("/folders/" + folder + "/rights").ok().get("version").asInt();
-    return who.put(
-        "/folders/" + folder + "/rights",
-        Map.of(
-            "openTo", openTo, "groupMay", groupMay, "named", List.of(named), "version", version));
+    return who.put("/folders/" + folder + "/rights", wanted(openTo, groupMay, version, named));
+  }
+
+  private static Map<String, Object> wanted(
+      String openTo, String groupMay, int version, Object... named) {
+    return Map.of(
+        "openTo", openTo, "groupMay", groupMay, "named", List.of(named), "version", version);
+  }
+
+  /** Shuts everybody out but Ben, as the first that is said of it. */
+  private UUID closeToAllButBen() {
+    UUID closing = UUID.randomUUID();
+    String path = "/folders/" + folder + "/rights";
+    ben.write("PUT", path, wanted("named", "edit", 1, named(1, "edit")), closing).ok();
+    return closing;
   }
 
   private Client.Response keep(Client who, String folder) {
@@ -133,21 +144,7 @@ class FolderRightsTest {
             Map.of("publications", List.of(moth), "note", ""),
             kept)
         .ok();
-    UUID closing = UUID.randomUUID();
-    ben.write(
-            "PUT",
-            "/folders/" + folder + "/rights",
-            Map.of(
-                "openTo",
-                "named",
-                "groupMay",
-                "edit",
-                "named",
-                List.of(named(1, "edit")),
-                "version",
-                1),
-            closing)
-        .ok();
+    UUID closing = closeToAllButBen();
     assertThat(mia.post("/actions/" + kept + "/undo", Map.of()).status()).isEqualTo(404);
     set(ben, folder, "group", "read", named(1, "edit")).ok();
     assertThat(mia.post("/actions/" + kept + "/undo", Map.of()).status()).isEqualTo(403);
@@ -258,21 +255,7 @@ class FolderRightsTest {
         .isEqualTo("folder-closed");
     String search = ben.get("/alerts/" + alert).ok().at("/alert/search").asString();
     ben.write("DELETE", "/searches/" + search, Map.of(), UUID.randomUUID()).ok();
-    UUID closing = UUID.randomUUID();
-    ben.write(
-            "PUT",
-            "/folders/" + folder + "/rights",
-            Map.of(
-                "openTo",
-                "named",
-                "groupMay",
-                "edit",
-                "named",
-                List.of(named(1, "edit")),
-                "version",
-                1),
-            closing)
-        .ok();
+    UUID closing = closeToAllButBen();
     assertThat(mia.get("/alerts").body()).doesNotContain("Quiet work", folder);
     assertThat(mia.get("/rounds/" + round).body()).doesNotContain("Quiet work", folder);
     String found = mia.get("/rounds/" + round).ok().at("/arrivals/0/publication/id").asString();
