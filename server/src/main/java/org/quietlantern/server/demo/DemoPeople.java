@@ -2,6 +2,7 @@ package org.quietlantern.server.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.server.account.Accounts;
 import org.quietlantern.server.action.Commands;
@@ -74,29 +75,38 @@ class DemoPeople {
     this.transaction = transaction;
   }
 
-  /** {@code left}: days until the past ends. */
+  /**
+   * {@code left}: days until the past ends. Who comes, and what they come to, is made up for in a
+   * past that begins later.
+   */
   void live(long left) {
-    switch ((int) left) {
-      case 10 ->
-          members
-              .find("Bram")
-              .ifPresent(bram -> piles.turnOver(bram, command("over"), "Skyglow, from Bram"));
-      case 9 ->
-          members
-              .find("Bram")
-              .ifPresent(bram -> memberships.end(bram, command("left"), bram.pid()));
-      case 8 -> comes("Noor Hallam", "noor@ternhollow.example", "member", "");
-      case 6 -> shared();
-      case 5 -> comes("Orla Finch", "orla@countyhall.example", "guest", evidence());
-      case 4 -> {
-        Member orla = members.named("Orla");
-        hands
-            .first(members.named("Ilse"), CURFEW)
-            .ifPresent(work -> remarks.add(orla, command("question"), work, QUESTION, null));
-        links.open(members.named("Ilse"), command("opened"), evidence());
-      }
-      default -> {}
+    if (left == 10) {
+      members
+          .find("Bram")
+          .ifPresent(bram -> piles.turnOver(bram, command("over"), "Skyglow, from Bram"));
     }
+    if (left == 9) {
+      members.find("Bram").ifPresent(bram -> memberships.end(bram, command("left"), bram.pid()));
+    }
+    if (left <= 8) {
+      comes("Noor Hallam", "noor@ternhollow.example", "member", "");
+    }
+    if (left == 6 || (left < 6 && evidence().isEmpty())) {
+      shared();
+    }
+    if (left <= 5) {
+      comes("Orla Finch", "orla@countyhall.example", "guest", evidence().orElseThrow());
+    }
+    if (left == 4) {
+      asks(members.named("Orla"));
+      links.open(members.named("Ilse"), command("opened"), evidence().orElseThrow());
+    }
+  }
+
+  private void asks(Member orla) {
+    hands
+        .first(members.named("Ilse"), CURFEW)
+        .ifPresent(work -> remarks.add(orla, command("question"), work, QUESTION, null));
   }
 
   private void shared() {
@@ -137,12 +147,11 @@ class DemoPeople {
         });
   }
 
-  private String evidence() {
+  private Optional<String> evidence() {
     return folders.list(members.named("Ilse")).stream()
         .filter(folder -> folder.name().equals(EVIDENCE))
-        .findFirst()
-        .orElseThrow()
-        .id();
+        .map(Folders.FolderLine::id)
+        .findFirst();
   }
 
   private static UUID command(String what) {
