@@ -11,6 +11,7 @@ export const ME: Schema['Person'] = {
   letters: 'Il',
   role: 'member',
   onlyFolders: false,
+  librarian: false,
 };
 export const GROUP: Schema['GroupView'] = {
   id: 'group',
@@ -18,10 +19,19 @@ export const GROUP: Schema['GroupView'] = {
   me: ME,
   members: [
     ME,
-    { id: 'teo', name: 'Teodor Vance', letters: 'Te', role: 'member', onlyFolders: false },
+    {
+      id: 'teo',
+      name: 'Teodor Vance',
+      letters: 'Te',
+      role: 'member',
+      onlyFolders: false,
+      librarian: false,
+    },
   ],
   today: '2026-11-24',
   zone: 'Europe/Oslo',
+  membersInvite: false,
+  reasons: [],
   demo: false,
 };
 

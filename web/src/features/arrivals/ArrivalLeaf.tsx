@@ -39,7 +39,7 @@ export function ArrivalLeaf(props: Props) {
   );
 }
 
-function Marks({ folder, reason, onReason, onMark, onLink }: Props) {
+function Marks({ group, folder, reason, onReason, onMark, onLink }: Props) {
   return (
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -60,11 +60,18 @@ function Marks({ folder, reason, onReason, onMark, onLink }: Props) {
           id="reason"
           className="field min-w-0 flex-1"
           placeholder="said with the next mark"
+          list="reasons"
+          autoComplete="off"
           maxLength={4000}
           value={reason}
           onChange={(event) => onReason(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         />
+        <datalist id="reasons">
+          {group.reasons.map((one) => (
+            <option key={one} value={one} />
+          ))}
+        </datalist>
       </label>
     </>
   );

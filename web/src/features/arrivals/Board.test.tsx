@@ -45,6 +45,7 @@ it('gives guests no column', () => {
     letters: 'Gu',
     role: 'guest' as const,
     onlyFolders: false,
+    librarian: false,
   };
   const group = { ...GROUP, members: [...GROUP.members, guest] };
   showAt('/g/group/arrivals', <Board group={group} rounds={[round]} shown="r1" />);

@@ -11,6 +11,7 @@ const GUEST = {
   letters: 'Gu',
   role: 'guest',
   onlyFolders: false,
+  librarian: false,
 } as const;
 const OUTSIDE = { ...GUEST, id: 'out', name: 'Orla Outside', onlyFolders: true };
 const RIGHTS: Schema['RightsView'] = {

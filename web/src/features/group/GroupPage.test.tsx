@@ -28,11 +28,23 @@ const invitation = {
   trouble: '550 nobody of that name',
 };
 
+const settings = {
+  name: 'Hollow',
+  zone: 'Europe/Oslo',
+  membersInvite: false,
+  reasons: ['not about lamps'],
+  librarians: ['teo'],
+  version: 3,
+};
+
 function open(role: 'coordinator' | 'member') {
   const asked = serve({
     'GET /members': members,
     'GET /invitations': [invitation],
     'POST /invitations': { id: 'i2' },
+    'GET /settings': settings,
+    'PUT /settings': settings,
+    'GET /limit-sets': [{ id: 'set1', name: 'Recent', limits: [], by: 'Teodor Vance' }],
   });
   showAt('/g/group/group', <GroupPage />, { ...GROUP, me: { ...GROUP.me, role } });
   return asked;
@@ -63,4 +75,29 @@ it('gives members nothing to change but the way out', async () => {
   expect(screen.queryByRole('region', { name: 'Asked in' })).toBeNull();
   fireEvent.click(screen.getByText('Leave the group'));
   expect(screen.getByRole('dialog')).toHaveTextContent('asked in again');
+});
+
+it('sets what holds for the group, as it was seen', async () => {
+  const asked = open('coordinator');
+  const section = within(await screen.findByRole('region', { name: 'Set for the group' }));
+  const set = await section.findByText('Set it so');
+  expect(set).toBeDisabled();
+  fireEvent.click(section.getByLabelText('Ilse'));
+  fireEvent.click(section.getByLabelText('Teodor Vance'));
+  await section.findByRole('option', { name: 'Recent' });
+  fireEvent.change(section.getByLabelText('Limits that a new sheet begins with'), {
+    target: { value: 'set1' },
+  });
+  fireEvent.change(section.getByLabelText('Reasons for passing a work, one a line'), {
+    target: { value: 'not about lamps\n\nno data' },
+  });
+  fireEvent.click(set);
+  await waitFor(() =>
+    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+      ...settings,
+      usualLimits: 'set1',
+      reasons: ['not about lamps', 'no data'],
+      librarians: ['me'],
+    }),
+  );
 });

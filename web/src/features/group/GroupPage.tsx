@@ -1,10 +1,12 @@
 import { Failed, Waiting } from '../../ui';
 import { Title } from '../help';
-import { useHere } from '../session';
+import { mayWrite, useHere } from '../session';
 import { useMembers } from './api';
 import { Invitations } from './Invitations';
 import { Leave } from './Leave';
 import { MemberLine } from './MemberLine';
+import { SettingsForm } from './SettingsForm';
+import { useSettings } from './settingsApi';
 
 /** Who is in the group, and how others come in. */
 export function GroupPage() {
@@ -29,8 +31,22 @@ export function GroupPage() {
           ))}
         </ul>
       </section>
-      {coordinates && <Invitations />}
+      {(coordinates || (here.membersInvite && mayWrite(here))) && <Invitations />}
+      {coordinates && <Settings />}
       <Leave />
     </div>
+  );
+}
+
+function Settings() {
+  const here = useHere();
+  const { data, error, refetch } = useSettings(here.id);
+  return (
+    <section aria-label="Set for the group" className="mt-6">
+      <h2 className="small-head">Set for the group</h2>
+      {error && <Failed error={error} again={() => void refetch()} />}
+      {/* What somebody else has set meanwhile is shown as it is then. */}
+      {data && <SettingsForm key={data.version} settings={data} />}
+    </section>
   );
 }

@@ -10,6 +10,7 @@ export function Invitations() {
   const here = useHere();
   const found = useInvitations(here.id);
   const { invite } = useGroupActs(here.id);
+  const coordinates = here.me.role === 'coordinator';
   return (
     <section aria-label="Asked in" className="mt-6 max-w-[52rem]">
       <h2 className="small-head">Asked in</h2>
@@ -27,7 +28,9 @@ export function Invitations() {
       </ul>
       <AskForm
         as="As"
-        choices={ROLES.map((role) => [role, role] as const)}
+        choices={ROLES.filter((role) => coordinates || role !== 'coordinator').map(
+          (role) => [role, role] as const,
+        )}
         first="member"
         act="Ask in"
         pending={invite.isPending}

@@ -21,6 +21,9 @@ export function MemberLine({
       <span className="min-w-[10rem] flex-1">
         <b className="font-semibold">{name}</b>
         {me && <span className="text-soft"> (you)</span>}
+        {here.members.some((one) => one.id === id && one.librarian) && (
+          <span className="text-soft"> · librarian</span>
+        )}
         {member.onlyFolders && <span className="text-soft"> · of single folders only</span>}
         {member.email && <span className="block text-[13px] text-soft">{member.email}</span>}
       </span>

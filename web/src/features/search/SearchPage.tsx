@@ -15,6 +15,7 @@ import {
   type Strategy,
 } from '../strategy';
 import { useStrategy } from './api';
+import { useUsualLimits } from './sheetApi';
 import { isOrder } from '../list';
 import { Workbench } from './Workbench';
 
@@ -68,6 +69,7 @@ export function SearchPage() {
   const strategy = useStrategy(here.id, joined);
   const of = q ? undefined : (params.get('of') ?? undefined);
   const saved = useSavedSearch(here.id, of);
+  const usual = useUsualLimits(here);
   useEffect(() => {
     if (q) rememberSheet(here.id, q);
     rememberPlace(here.id, pathname + search);
@@ -78,8 +80,10 @@ export function SearchPage() {
   if (joined && strategy.data === undefined) return <Waiting what="the search" />;
   if (saved.error) return <Failed error={saved.error} />;
   if (of && saved.data === undefined) return <Waiting what="the saved search" />;
+  if (usual === undefined) return <Waiting what="the sheet" />;
   const order = params.get('order');
-  const known = (joined ? strategy.data : saved.data?.strategy) ?? strategyOf([]);
+  const begins = strategyOf(joined || of ? [] : usual);
+  const known = (joined ? strategy.data : saved.data?.strategy) ?? begins;
   const settled = q ? known : begun(params, known.lines);
   return (
     <>
@@ -89,6 +93,7 @@ export function SearchPage() {
         source={sourceOf(q, params)}
         ready={!joined || !strategy.isPlaceholderData}
         settled={settled}
+        usual={usual}
         order={isOrder(order) ? order : 'relevance'}
       />
     </>

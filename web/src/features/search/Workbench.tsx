@@ -14,6 +14,7 @@ import {
   sameLines,
   strategyOf,
   strategyOfText,
+  type Line,
   type Strategy,
 } from '../strategy';
 import { ResultBar } from './ResultBar';
@@ -39,6 +40,7 @@ export function Workbench({
   source,
   ready,
   settled,
+  usual,
   order,
 }: {
   q: string | undefined;
@@ -46,6 +48,8 @@ export function Workbench({
   source: string;
   ready: boolean;
   settled: Strategy;
+  /** What every new sheet of the group begins with. */
+  usual: readonly Line[];
   order: string;
 }) {
   const here = useHere();
@@ -114,12 +118,12 @@ export function Workbench({
   };
   // At once: letters that follow before the address has changed are meant for the new sheet.
   const begin = () => {
-    sheet.replace([]);
+    sheet.replace([...usual]);
     setProperty(null);
     forget();
     goesToEmpty();
   };
-  const asksNow = asks(strategy);
+  const asksNow = asks(strategy) && (isSettled || !sameLines(strategy, strategyOf(usual)));
   const leave = () => change('of', '', { replace: true });
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
@@ -129,7 +133,7 @@ export function Workbench({
         answer={answer}
         problem={problem}
         searched={good?.strategy ?? NOTHING}
-        onSettle={() => asksNow && run(strategy, order)}
+        onSettle={() => asks(strategy) && run(strategy, order)}
         onLimit={setProperty}
         acts={<SheetActs sheet={sheet} onNew={begin} onLimit={() => setProperty('date')} />}
       />

@@ -1,5 +1,5 @@
 export { useSearch } from './api';
 export { Results } from './Results';
 export { SearchPage } from './SearchPage';
-export { useHeldTitle } from './sheetApi';
+export { useHeldTitle, useLimitSets } from './sheetApi';
 export { HeldChoice } from './HeldChoice';

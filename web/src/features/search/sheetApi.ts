@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 import { useAct } from '../session';
-import { asks, type Strategy } from '../strategy';
+import { asks, type Line, type Strategy } from '../strategy';
 
 /** What there is to know and to offer about the words of a line. */
 export function useLineHelp(group: string, strategy: Strategy, line: string | null) {
@@ -124,6 +124,15 @@ export function useLimitSets(group: string) {
         await api.GET('/api/groups/{group}/limit-sets', { params: { path: { group } }, signal }),
       ),
   });
+}
+
+const NO_LINES: readonly Line[] = [];
+
+/** The limits that a new sheet of the group begins with; undefined while they are not known. */
+export function useUsualLimits(group: Schema['GroupView']): readonly Line[] | undefined {
+  const sets = useLimitSets(group.id);
+  if (!group.usualLimits || sets.isError) return NO_LINES;
+  return sets.data && (sets.data.find((one) => one.id === group.usualLimits)?.limits ?? NO_LINES);
 }
 
 /** Keeps the limits in force under a name, for the group. */

@@ -96,6 +96,7 @@ public final class Wording {
           entry("source.whole", "had a source read whole"),
           entry("invitation.write", "asked somebody into the group"),
           entry("invitation.take-back", "took an invitation back {folder}"),
+          entry("group.set", "changed what is set for the group"),
           entry("member.join", "joined the group"),
           entry("member.role", "gave {person} another role"),
           entry("member.end", "ended a membership: {person}"),

@@ -2,7 +2,6 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -150,17 +149,11 @@ public class AlertChanges implements CommandKinds {
     if (ends) {
       rounds.close(rounds.openRound(alert.id()), now);
     } else if (alert.state().equals("ended")) {
-      rounds.open(alert.id(), now, next(alert, now));
+      rounds.open(alert.id(), now, alert.nextClosing(now));
     } else if (state.equals("watching")) {
-      rounds.reschedule(alert.id(), next(alert, now));
+      rounds.reschedule(alert.id(), alert.nextClosing(now));
     }
     mapper.setState(alert.id(), state, ends ? now : null);
-  }
-
-  private static @Nullable Instant next(AlertMapper.Row alert, Instant now) {
-    return Rhythm.of(alert.rhythm())
-        .nextClosing(now, ZoneId.of(alert.zone()), alert.hour())
-        .orElse(null);
   }
 
   /** Remembers what matched, and announces nothing of it. */
@@ -200,7 +193,7 @@ public class AlertChanges implements CommandKinds {
     mapper.choose(id, chosen);
     AlertMapper.Row alert = mapper.lock(id);
     if (!alert.state().equals("ended")) {
-      rounds.reschedule(id, next(alert, calendar.now()));
+      rounds.reschedule(id, alert.nextClosing(calendar.now()));
     }
     rounds.countAll(id);
   }

@@ -2,12 +2,15 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface AlertMapper {
@@ -36,7 +39,14 @@ interface AlertMapper {
       String state,
       long number,
       byte[] memory,
-      Instant ran) {}
+      Instant ran) {
+
+    /** When a round that gathers at a moment closes; null: as soon as something was found. */
+    @Nullable
+    Instant nextClosing(Instant now) {
+      return Rhythm.of(rhythm).nextClosing(now, ZoneId.of(zone), hour).orElse(null);
+    }
+  }
 
   record Named(String pid, String name) {}
 
@@ -254,6 +264,10 @@ interface AlertMapper {
 
   @Select("select id from alert where state = 'watching' order by id")
   List<Integer> watched();
+
+  /** Of a group, those that did not end. */
+  @Select("select id from alert where grp = #{group} and state <> 'ended' order by id")
+  List<Integer> openOf(int group);
 
   /** Row numbers of what it could not deal with. */
   @Select("select publication from set_aside where alert = #{alert} and resolved is null")

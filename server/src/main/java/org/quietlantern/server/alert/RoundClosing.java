@@ -1,8 +1,6 @@
 package org.quietlantern.server.alert;
 
 import java.time.Instant;
-import java.time.ZoneId;
-import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
@@ -41,12 +39,7 @@ class RoundClosing {
       return;
     }
     checkpoint.pass("round: closed, next not opened");
-    rounds.open(
-        alert.id(),
-        now,
-        Rhythm.of(alert.rhythm())
-            .nextClosing(now, ZoneId.of(alert.zone()), alert.hour())
-            .orElse(null));
+    rounds.open(alert.id(), now, alert.nextClosing(now));
     actions.note(alert.grp(), "round.closed", new Subject(Subject.Of.ALERT, alert.pid()));
     checkpoint.pass("round: closed, not committed");
   }

@@ -31,6 +31,49 @@ interface GroupMapper {
   @Select("select id, pid, name, zone from grp where id = #{group}")
   Row get(int group);
 
+  /** {@code usualLimits}: public id of a set that is still there. */
+  record SettingsRow(
+      String name,
+      String zone,
+      boolean membersInvite,
+      @Nullable String usualLimits,
+      String[] reasons,
+      int version) {}
+
+  @Select(
+      """
+      select g.name, g.zone, g.invites = 'members' as members_invite, s.pid as usual_limits,
+        g.reasons, g.settings_version as version
+      from grp g left join limit_set s on s.id = g.usual_limits and s.ended is null
+      where g.id = #{group}
+      """)
+  SettingsRow settings(int group);
+
+  @Update(
+      """
+      update grp set name = #{row.name}, zone = #{row.zone},
+        invites = case when #{row.membersInvite} then 'members' else 'coordinators' end,
+        usual_limits = (select id from limit_set
+          where grp = #{group} and pid = #{row.usualLimits}::text and ended is null),
+        reasons = #{row.reasons}::text[], settings_version = #{row.version}
+      where id = #{group}
+      """)
+  void set(int group, SettingsRow row);
+
+  @Select(
+      """
+      select pid from membership
+      where grp = #{group} and librarian and left_at is null and role <> 'guest' order by id
+      """)
+  List<String> librarians(int group);
+
+  @Update(
+      """
+      update membership set librarian = pid = any(#{librarians}::text[])
+      where grp = #{group} and librarian <> (pid = any(#{librarians}::text[]))
+      """)
+  void setLibrarians(int group, String[] librarians);
+
   @Select("select exists (select 1 from grp)")
   boolean any();
 

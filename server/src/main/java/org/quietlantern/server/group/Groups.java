@@ -111,6 +111,41 @@ public class Groups {
     return name;
   }
 
+  @Transactional(readOnly = true)
+  public GroupSettings settings(int group) {
+    GroupMapper.SettingsRow row = mapper.settings(group);
+    return new GroupSettings(
+        row.name(),
+        row.zone(),
+        row.membersInvite(),
+        row.usualLimits(),
+        List.of(row.reasons()),
+        mapper.librarians(group),
+        row.version());
+  }
+
+  /** Told in the transaction in which a group's days begin in another zone; row number. */
+  public record ZoneChanged(int group) {}
+
+  /** Sets what a group has set, as a part of a command. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void set(int group, GroupSettings settings) {
+    boolean isElsewhere = !mapper.settings(group).zone().equals(settings.zone());
+    mapper.set(
+        group,
+        new GroupMapper.SettingsRow(
+            settings.name(),
+            settings.zone(),
+            settings.membersInvite(),
+            settings.usualLimits(),
+            settings.reasons().toArray(String[]::new),
+            settings.version()));
+    mapper.setLibrarians(group, settings.librarians().toArray(String[]::new));
+    if (isElsewhere) {
+      events.publishEvent(new ZoneChanged(group));
+    }
+  }
+
   /** Somebody who is in a group, and the address of their account. */
   public record InGroup(
       int id,

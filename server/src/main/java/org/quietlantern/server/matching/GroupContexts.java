@@ -27,7 +27,8 @@ public class GroupContexts {
   private final Map<Integer, Kept> kept = new ConcurrentHashMap<>();
 
   /** What was worked out for a group in some editions. */
-  private record Kept(Map<Editions.Kind, Integer> editions, SearchContext circumstances) {}
+  private record Kept(
+      ZoneId zone, Map<Editions.Kind, Integer> editions, SearchContext circumstances) {}
 
   GroupContexts(
       GroupHoldings holdings,
@@ -60,8 +61,8 @@ public class GroupContexts {
   private SearchContext of(int group, ZoneId zone, int edition) {
     Map<Editions.Kind, Integer> now = editions.now();
     Kept last = kept.get(group);
-    if (last == null || !last.editions().equals(now)) {
-      last = new Kept(now, read(group, zone, now));
+    if (last == null || !last.zone().equals(zone) || !last.editions().equals(now)) {
+      last = new Kept(zone, now, read(group, zone, now));
       kept.put(group, last);
     }
     return last.circumstances().on(calendar.today(zone)).with(texts.of(group, edition));
@@ -77,6 +78,6 @@ public class GroupContexts {
         vocabularies.trees(),
         vocabularies.headings(),
         InsideTexts.NONE,
-        group + "/" + now.values());
+        group + "/" + zone + "/" + now.values());
   }
 }

@@ -43,6 +43,7 @@ interface InvitationMapper {
       @Nullable String may,
       boolean folderEnded,
       @Nullable String by,
+      int membership,
       long letter,
       Instant at,
       Instant systemUntil,
@@ -53,7 +54,7 @@ interface InvitationMapper {
       """
       select i.id, i.pid, i.grp, g.pid as group_pid, g.name as group_name, i.email, i.role,
         i.folder, f.pid as folder_pid, f.name as folder_name, i.may, f.ended is not null as folder_ended,
-        case when m.left_at is null then m.name end as by, i.letter, i.at, i.system_until, i.used,
+        case when m.left_at is null then m.name end as by, i.membership, i.letter, i.at, i.system_until, i.used,
         i.taken_back
       from invitation i join grp g on g.id = i.grp join membership m on m.id = i.membership
       left join folder f on f.id = i.folder
@@ -73,6 +74,15 @@ interface InvitationMapper {
 
   @Select(ROWS + "where i.code = #{code}")
   Row byCode(byte[] code);
+
+  /** Those to the group that a member sent. */
+  @Select(
+      ROWS
+          + """
+          where i.grp = #{group} and i.folder is null and i.membership = #{membership}
+            and i.used is null and i.taken_back is null order by i.id desc
+          """)
+  List<Row> openBy(int group, int membership);
 
   /** The one that is open for an address; null where there is none. */
   @Select(

@@ -109,10 +109,11 @@ public class Invitations implements CommandKinds {
     this.system = system;
   }
 
-  /** Who was asked into the group and did not come yet; for coordinators, nobody else. */
+  /** Who was asked into the group and did not come yet; members see whom they asked themselves. */
   @Transactional(readOnly = true)
   public List<InvitationShown> open(Member who) {
-    return who.coordinates() ? shown(mapper.open(who.group(), null)) : List.of();
+    return shown(
+        who.coordinates() ? mapper.open(who.group(), null) : mapper.openBy(who.group(), who.id()));
   }
 
   /** Who was asked to a folder and did not come yet; for whoever may change it. */
@@ -141,9 +142,14 @@ public class Invitations implements CommandKinds {
         letter.trouble());
   }
 
-  /** Asks somebody in; a second letter to the same address makes the first one's link void. */
+  /**
+   * Asks somebody in; a second letter to the same address makes the first one's link void. Members
+   * do so where the group has set it, and make nobody a coordinator.
+   */
   public InvitationMade invite(Member who, UUID command, String email, String role) {
-    who.requireCoordinator(WHO);
+    if (!groups.settings(who.group()).membersInvite() || "coordinator".equals(role)) {
+      who.requireCoordinator(WHO);
+    }
     MailAddress to = Letter.to(email);
     refuseUnknownRole(role);
     return commands.run(who, command, invite, () -> made(who, to, role, null));
@@ -277,14 +283,17 @@ public class Invitations implements CommandKinds {
   }
 
   /**
-   * One to the group is a coordinator's to take back, one to a folder whoever's may change that.
+   * One to the group is a coordinator's to take back, or whoever's sent it; one to a folder
+   * whoever's may change that.
    */
   private InvitationMapper.Row toTakeBack(Member who, String invitation) {
     Optional<InvitationMapper.Row> found =
         Optional.ofNullable(mapper.find(who.group(), invitation))
             .filter(one -> one.takenBack() == null);
     if (found.isEmpty() || found.get().folder() == null) {
-      who.requireCoordinator(WHO);
+      if (found.isEmpty() || found.get().membership() != who.id()) {
+        who.requireCoordinator(WHO);
+      }
     } else {
       folders.requireEdit(who, found.get().folder());
     }

@@ -333,6 +333,13 @@ public final class World {
       body.put("version", versionOfTask());
       body.put("state", "done");
     }
+    if (endpoint.path().endsWith("/settings")) {
+      body.put("version", group.client(0).get("/settings").ok().get("version").asInt());
+      body.put("usualLimits", values.get("set"));
+      body.put("reasons", List.of("not about lamps"));
+      body.put("librarians", List.of(group.member(1).pid()));
+      body.put("membersInvite", true);
+    }
     if (endpoint.path().endsWith("/rights")) {
       body.put("openTo", "group");
       body.put("groupMay", "edit");
