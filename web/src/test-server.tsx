@@ -67,13 +67,13 @@ export function serve(answers: Record<string, unknown>): Asked[] {
 }
 
 /** Shows something as a place of the group, at an address. */
-export function showAt(path: string, element: ReactNode, group = GROUP) {
+export function showAt(path: string, element: ReactNode, group = GROUP, route = '*') {
   const router = createMemoryRouter(
     [
       {
         path: '/g/:group',
         element: <Outlet context={group} />,
-        children: [{ path: '*', element }],
+        children: [{ path: route, element }],
       },
     ],
     { initialEntries: [path] },

@@ -16,6 +16,7 @@ import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
 import { NotesPage } from '../features/margin';
 import { PublicationPage } from '../features/publication';
+import { QuestionPage, QuestionsPage } from '../features/questions';
 import { ReadingPage } from '../features/reading';
 import { NotePage, ReportPage } from '../features/report';
 import { SavedSearchPage } from '../features/saved';
@@ -63,6 +64,8 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'today', element: <TodayPage /> },
       { path: 'tasks', element: <TasksPage /> },
+      { path: 'questions', element: <QuestionsPage /> },
+      { path: 'questions/:id', element: <QuestionPage /> },
       { path: 'activity', element: <ActivityPage /> },
       { path: 'group', element: <GroupPage /> },
       { path: 'account', element: <AccountPage /> },

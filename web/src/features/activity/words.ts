@@ -13,6 +13,7 @@ const PAGES: Partial<Record<string, (id: string) => string>> = {
   publication: (id) => `p/${id}`,
   note: (id) => `n/${id}`,
   task: () => 'tasks',
+  question: (id) => `questions/${id}`,
 };
 
 /** What a thing is called where its name is gone, or not the reader's to see. */
@@ -24,6 +25,7 @@ const UNNAMED: Record<string, string> = {
   note: 'a report',
   person: 'somebody',
   task: 'something',
+  question: 'something',
 };
 
 /** What was done, without who did it: words, and what they lead to. */

@@ -15,6 +15,7 @@ import {
 } from '../../ui';
 import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
+import { AskAct, asSeen } from '../questions';
 import { useRound } from './api';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
@@ -101,6 +102,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
             Next round that waits
           </Act>
         )}
+        <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
       </section>
       <TwoPanes
         label="Leaf"

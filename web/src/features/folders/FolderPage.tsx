@@ -5,6 +5,7 @@ import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
+import { AskAct, asSeen } from '../questions';
 import { useFolder } from './api';
 import { useFolderChanges } from './changes';
 import { FolderDialog } from './FolderDialog';
@@ -82,6 +83,9 @@ export function FolderPage() {
             <Link className="act" to={`/g/${here.id}/f/${id}/people`}>
               Who sees it
             </Link>
+          )}
+          {!here.me.onlyFolders && !pile && (
+            <AskAct seen={() => ({ place: asSeen(`/f/${id}`, address.params) })} />
           )}
           {!here.me.onlyFolders && <ActivityLink of={`folder:${id}`} />}
           <HelpLink place="folders" />

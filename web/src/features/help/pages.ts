@@ -47,6 +47,17 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['task'],
   },
+  questions: {
+    title: 'Questions',
+    path: 'questions',
+    says: [
+      'A colleague is asked from a sheet, a list, a round or a publication. What you look at goes along as it is: they open the same list in the same order, with the same work beside it. Only the two of you see the question.',
+      'The librarian is whom the group asks about searching; coordinators say in the group’s settings who that is. Where nobody is, coordinators answer, and they take over what somebody was asked who has left.',
+      'Whoever is asked changes the sheet and answers with it. What it gains and loses stands at the answer, with titles, before you take it; taken from a saved search, it can be saved as its next revision.',
+      'A question waits on Today for the side whose turn it is, until whoever asked says that nothing more is needed.',
+    ],
+    words: ['librarian', 'revision'],
+  },
   account: {
     title: 'Your account',
     path: 'account',
@@ -65,6 +76,7 @@ export const PAGES: Record<string, HelpOf> = {
       'A coordinator asks people in by mail: the link in the letter works once, for that address, for seven days. It can be taken back; another letter makes the first one’s link void.',
       'Who has an account joins with it, who has none makes one. Whoever joins owes what comes from then on; what was said before is theirs to read.',
       'Coordinators give roles and end memberships; a group keeps one coordinator. Everybody may leave; what they marked and said stays.',
+      'What holds for the whole group is set by its coordinators: its name, where its days begin, who is asked about searching, whether members ask people in, the limits that a new sheet begins with, and reasons for passing that are offered beside a round.',
       'Whoever has an account may found a group, under their name in the top line; who is in several finds them there, too.',
     ],
     words: ['round'],

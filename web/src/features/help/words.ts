@@ -32,6 +32,7 @@ export const WORDS = {
   raise: 'Brought to the group, with a question if you like.',
   hold: 'Not yet decided. The lamp is dim, and it stays owed.',
   seen: 'Looked at, without a verdict.',
+  librarian: 'The member whom the group asks about searching.',
   task: 'Something to be looked up: somebody’s, or whoever takes it; open, done, or given up with a word why.',
   heading:
     'A controlled term for an idea, whatever words an author used for it; given by people who index.',

@@ -1,16 +1,16 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { AccessWord, Act, counted, day, Lamp, listed, Marked, shortDay } from '../../ui';
+import { AccessWord, counted, day, listed, Marked, shortDay } from '../../ui';
+import { AskAct } from '../questions';
 import { Remarks } from '../remarks';
-import { mayWrite, useHere } from '../session';
+import { useHere } from '../session';
 import { TasksOf } from '../tasks';
 import { Ways } from '../text';
 import { Abstract } from './Abstract';
-import { usePutOut } from './api';
 import { History } from './History';
 import { Outward } from './Outward';
-import { ReadIt } from './ReadIt';
+import { Said } from './Said';
 import { Versions } from './Versions';
 import { Words } from './Words';
 
@@ -71,7 +71,12 @@ export function Leaf({
         may={leaf.mayRemark}
       />
       {!here.me.onlyFolders && (
-        <TasksOf key={`tasks of ${publication.id}`} publication={publication.id} />
+        <>
+          <TasksOf key={`tasks of ${publication.id}`} publication={publication.id} />
+          <p className="mt-3">
+            <AskAct seen={() => ({ place: `/p/${publication.id}` })} />
+          </p>
+        </>
       )}
     </>
   );
@@ -161,46 +166,6 @@ function Why({
           {leaf.inside.label && <span className="text-soft"> (p. {leaf.inside.label})</span>}
         </blockquote>
       )}
-    </>
-  );
-}
-
-function Said({ leaf }: { leaf: Schema['Leaf'] }) {
-  const { said, folders } = leaf;
-  const here = useHere();
-  const out = usePutOut(here.id);
-  if (said.length + folders.length + leaf.read.length === 0 && !mayWrite(here)) return null;
-  return (
-    <>
-      <h3 className="small-head mt-3">In your group</h3>
-      {folders.length > 0 && (
-        <p>
-          In{' '}
-          {folders.map((folder, at) => (
-            <span key={folder.id}>
-              {at > 0 && ', '}
-              <Link className="act" to={`/g/${here.id}/f/${folder.id}`}>
-                {folder.name}
-              </Link>
-            </span>
-          ))}
-        </p>
-      )}
-      <ul>
-        {said.map((one) => (
-          <li key={one.member} className="flex items-center gap-2">
-            <Lamp state={one.lamp} label={`${one.name}: ${one.mark}`} />
-            <span>
-              {one.name} <b>{one.mark}</b>{' '}
-              {one.reason && <span className="text-soft">“{one.reason}” </span>}
-              {one.member === here.me.id && (
-                <Act onClick={() => out.mutate([leaf.publication.id])}>put out</Act>
-              )}
-            </span>
-          </li>
-        ))}
-      </ul>
-      <ReadIt leaf={leaf} offered={leaf.abstractText ? ['abstract', 'text'] : ['text']} />
     </>
   );
 }

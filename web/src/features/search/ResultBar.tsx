@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { Act, counted, OrderChoice, timeOfDay } from '../../ui';
 import { SaveSearchDialog } from '../keeping';
+import { AskAct, asSeen } from '../questions';
 import { mayWrite, useHere } from '../session';
 import { useWaiting, type Result } from './api';
 import { BySourceDialog } from './BySourceDialog';
@@ -76,6 +77,7 @@ export function ResultBar({
   const { count, listed, ids, at } = result.answer;
   const waiting = useDelayed(slow, SAID_AFTER) && slow;
   const navigate = useNavigate();
+  const [params] = useSearchParams();
   // What is done with a result settles it: its address and its step are then there for good.
   const withStep = (then: (q: string) => void) => () =>
     void onStep().then((made) => made && then(made.q));
@@ -136,6 +138,13 @@ export function ResultBar({
         >
           RIS
         </Act>
+        <AskAct
+          disabled={stale}
+          seen={async () => {
+            const made = await onStep();
+            return made && { q: made.q, place: asSeen(`/q/${made.q}`, params) };
+          }}
+        />
         <Act
           disabled={stale}
           onClick={withStep((q) => void navigate(`/g/${here.id}/report?of=q:${q}`))}

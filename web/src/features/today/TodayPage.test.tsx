@@ -25,6 +25,7 @@ function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown
     'GET /today/month': month,
     'GET /today/done': { since: '2026-11-20T10:00:00Z', lines: [], more: false },
     'GET /tasks': { tasks, open: tasks.length, mine: tasks.length, nobodys: 0, ended: 0 },
+    'GET /questions': { questions: [], waiting: 0, open: 0, ended: 0 },
     'GET /searches/to-check': [],
     'GET /alerts': [],
     'PUT /visit': {},

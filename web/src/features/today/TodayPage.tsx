@@ -4,6 +4,7 @@ import { counted, day, dayOf, Failed, Waiting } from '../../ui';
 import { Deed } from '../activity';
 import { Title } from '../help';
 import { useToCheck } from '../saved';
+import { useQuestions } from '../questions';
 import { useHere } from '../session';
 import { useTasks } from '../tasks';
 import { useDone, useMonth, useWaiting } from './api';
@@ -18,9 +19,10 @@ export function TodayPage() {
   const done = useDone(here.id, here.today);
   const toCheck = useToCheck(here.id);
   const tasks = useTasks(here.id, 'mine', 0);
-  const failed = [month, waits, done, toCheck, tasks].find((one) => one.error);
+  const asked = useQuestions(here.id, 'waiting', 0);
+  const failed = [month, waits, done, toCheck, tasks, asked].find((one) => one.error);
   if (failed?.error) return <Failed error={failed.error} again={() => void failed.refetch()} />;
-  if (!month.data || !waits.data || !done.data || !toCheck.data || !tasks.data)
+  if (!month.data || !waits.data || !done.data || !toCheck.data || !tasks.data || !asked.data)
     return <Waiting what="today" />;
   return (
     <div className="h-full overflow-y-auto">
@@ -39,8 +41,16 @@ export function TodayPage() {
       <div className="grid lg:grid-cols-[minmax(0,660px)_minmax(0,1fr)]">
         <section aria-label="Waits for you" className="px-4 py-4 lg:px-6">
           <h2 className="small-head">Waits for you</h2>
-          <WaitsForYou waits={waits.data} tasks={tasks.data} toCheck={toCheck.data} />
-          <p className="mt-2">
+          <WaitsForYou
+            waits={waits.data}
+            questions={asked.data.questions}
+            tasks={tasks.data}
+            toCheck={toCheck.data}
+          />
+          <p className="mt-2 flex flex-wrap gap-x-4">
+            <Link className="act" to={`/g/${here.id}/questions?of=open`}>
+              Questions
+            </Link>
             <Link className="act" to={`/g/${here.id}/tasks`}>
               All that is to be looked up
             </Link>

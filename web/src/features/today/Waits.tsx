@@ -47,10 +47,12 @@ function Waits({
 /** Everything that waits for the reader; a sentence where nothing does. */
 export function WaitsForYou({
   waits,
+  questions,
   tasks,
   toCheck,
 }: {
   waits: Schema['WaitsFor'];
+  questions: readonly Schema['QuestionLine'][];
   tasks: Schema['TasksPage'];
   toCheck: readonly Schema['ToCheck'][];
 }) {
@@ -59,7 +61,7 @@ export function WaitsForYou({
   const stopped = useStopped(here.id);
   const { arrivals, raised, mentions, copies } = waits;
   const g = `/g/${here.id}`;
-  const all = [arrivals, raised, mentions, copies, tasks.tasks].reduce(
+  const all = [arrivals, raised, mentions, copies, questions, tasks.tasks].reduce(
     (sum, { length }) => sum + length,
     0,
   );
@@ -94,6 +96,19 @@ export function WaitsForYou({
           }
         >
           {one.by} mentions you, {shortDay(one.at)}: “{one.text}”
+        </Waits>
+      ))}
+      {questions.map((one) => (
+        <Waits
+          key={`question ${one.id}`}
+          title={one.text}
+          to={`${g}/questions/${one.id}`}
+          act={one.mine ? 'Look' : 'Answer'}
+        >
+          {one.mine
+            ? `${one.lastBy} answered on ${shortDay(one.lastAt)}`
+            : `${one.by} asks ${one.to ? 'you' : 'the librarian'}, ${shortDay(one.at)}`}
+          {one.seen.name && `, about “${one.seen.name}”`}
         </Waits>
       ))}
       {tasks.tasks.map((one) => (

@@ -89,6 +89,7 @@ class StatementsTest {
         }
       }
       String text = group.text();
+      String question = "";
       for (int i = 0; i < size; i++) {
         group.marginNote(text);
         client
@@ -104,6 +105,15 @@ class StatementsTest {
                     "owner",
                     group.member(0).pid()))
             .ok();
+        question =
+            group
+                .client(1)
+                .post(
+                    "/questions",
+                    Map.of("to", group.member(0).pid(), "text", "Why?", "place", "/f/" + folder))
+                .ok()
+                .get("id")
+                .asString();
       }
       String everything = group.alert(folder, "Everything", TestGroup.EVERYTHING, "at-once");
       APP.passUntilSomethingCame();
@@ -139,6 +149,7 @@ class StatementsTest {
               Map.entry("{note}", note),
               Map.entry("{publication}", found.get(0)),
               Map.entry("{text}", text),
+              Map.entry("{question}", question),
               Map.entry("{form}", "txt"),
               Map.entry("{shelf}", "group"),
               Map.entry("{issn}", "9999-1004"),

@@ -92,7 +92,9 @@ interface ActionMapper {
       """
       select distinct what from action
       where grp = #{group} and no > #{since}
-        and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+        and (visible_to = 'group' or (visible_to <> 'opening' and membership = #{membership})
+          or (visible_to = 'those' and about @> array['person:'
+            || (select pid from membership where id = #{membership})]))
         and (not (about && (select hidden_from(#{membership})))
           or (what = 'folder.rights' and before ->> 'openTo' is distinct from 'named'))
       order by what
@@ -120,7 +122,9 @@ interface ActionMapper {
         undone_by, at
       from action
       where grp = #{group} and what <> all(#{untold}::text[])
-        and (visible_to = 'group' or (visible_to = 'me' and membership = #{membership}))
+        and (visible_to = 'group' or (visible_to <> 'opening' and membership = #{membership})
+          or (visible_to = 'those' and about @> array['person:'
+            || (select pid from membership where id = #{membership})]))
         and not (about && (select hidden_from(#{membership})))
       """;
 

@@ -17,7 +17,8 @@ public record Subject(Of of, String id) {
     NOTE,
     REQUEST,
     PERSON,
-    TASK;
+    TASK,
+    QUESTION;
 
     /** In lower case, as it is written in records and addresses. */
     public String word() {

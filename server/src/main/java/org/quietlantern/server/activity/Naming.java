@@ -17,6 +17,7 @@ import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.question.QuestionLists;
 import org.quietlantern.server.task.TaskLists;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +35,7 @@ public class Naming {
   private final Publications publications;
   private final Groups groups;
   private final TaskLists tasks;
+  private final QuestionLists questions;
 
   Naming(
       Folders folders,
@@ -41,13 +43,15 @@ public class Naming {
       Alerts alerts,
       Publications publications,
       Groups groups,
-      TaskLists tasks) {
+      TaskLists tasks,
+      QuestionLists questions) {
     this.folders = folders;
     this.searches = searches;
     this.alerts = alerts;
     this.publications = publications;
     this.groups = groups;
     this.tasks = tasks;
+    this.questions = questions;
   }
 
   /** In the order given. */
@@ -60,6 +64,7 @@ public class Naming {
     name(names, Subject.Of.SEARCH, searches.names(who, ids(deeds, Subject.Of.SEARCH)));
     name(names, Subject.Of.ALERT, alerts.names(who, ids(deeds, Subject.Of.ALERT)));
     name(names, Subject.Of.TASK, tasks.names(who, ids(deeds, Subject.Of.TASK)));
+    name(names, Subject.Of.QUESTION, questions.names(who, ids(deeds, Subject.Of.QUESTION)));
     name(
         names,
         Subject.Of.PERSON,

@@ -2,7 +2,7 @@ package org.quietlantern.server.catalogue;
 
 /** A publication by its public id and its title. */
 public record WorkTitled(String id, String title) {
-  static WorkTitled of(StoredPublication stored) {
+  public static WorkTitled of(StoredPublication stored) {
     return new WorkTitled(stored.pid(), stored.publication().title());
   }
 }

@@ -179,6 +179,16 @@ public class Trail implements CommandKinds {
         .orElseThrow(Refusal::unknown);
   }
 
+  /** Strategies in few words, by their addresses; unknown ones are left out. */
+  @Transactional(readOnly = true)
+  public Map<String, String> spoken(Member who, Collection<String> qs) {
+    return mapper.findAll(who.group(), qs.toArray(String[]::new)).stream()
+        .collect(
+            Collectors.toMap(
+                TrailMapper.Kept::pid,
+                kept -> spoken(json.read(kept.strategy(), StrategyBody.class).strategy())));
+  }
+
   /** What a strategy found at a time. */
   public record Run(int count, Instant at) {}
 

@@ -43,6 +43,13 @@ interface TrailMapper {
       """)
   Kept find(int group, String pid);
 
+  @Select(
+      """
+      select id, pid, strategy::text from kept_strategy
+      where grp = #{group} and pid = any(#{pids}::text[])
+      """)
+  List<Kept> findAll(int group, String[] pids);
+
   /** Those of all groups that may name a heading, after a row number. */
   @Select(
       """

@@ -26,6 +26,7 @@ public final class World {
           "note",
           "ended",
           "invitation",
+          "question",
           "task");
 
   private static final String ASKED = "asked@x.example";
@@ -110,6 +111,7 @@ public final class World {
             .asString());
     values.put("member", group.member(1).pid());
     values.put("task", task(client, group.member(0).pid()));
+    values.put("question", question(client, group.member(1).pid(), q));
     values.put(
         "invitation",
         client
@@ -142,6 +144,16 @@ public final class World {
         .skip(which)
         .findFirst()
         .orElseThrow();
+  }
+
+  /** One that was closed and is asked again. */
+  private static String question(Client client, String to, String q) {
+    Map<String, String> asked = Map.of("to", to, "text", "Which words?", "place", "/q/" + q);
+    String question = client.post("/questions", asked).ok().get("id").asString();
+    String path = "/questions/" + question + "/state";
+    client.put(path, Map.of("closed", true, "version", 1)).ok();
+    client.put(path, Map.of("closed", false, "version", 2)).ok();
+    return question;
   }
 
   /** One that each thing was done to. */
@@ -332,6 +344,20 @@ public final class World {
       body.put("publication", values.get("publication"));
       body.put("version", versionOfTask());
       body.put("state", "done");
+    }
+    if (endpoint.path().contains("/questions")) {
+      body.put("to", group.member(1).pid());
+      body.put("place", "/q/" + values.get("q"));
+      body.put("q", values.get("q"));
+      body.put("closed", true);
+      body.put(
+          "version",
+          group
+              .client(0)
+              .get("/questions/" + values.get("question"))
+              .ok()
+              .at("/question/version")
+              .asInt());
     }
     if (endpoint.path().endsWith("/settings")) {
       body.put("version", group.client(0).get("/settings").ok().get("version").asInt());
