@@ -4,16 +4,20 @@ import { ChoiceField, DialogForm, listed } from '../../ui';
 import { useHere } from '../session';
 import { useQuestionActs, useQuestions } from './api';
 import type { Seen } from './AskAct';
+import { lastLookedAt } from './seen';
 
 /** Asks a colleague or the librarian; with a sheet, what waits for the member can be answered. */
 export function AskDialog({ seen, onClose }: { seen: Seen; onClose: () => void }) {
   const here = useHere();
   const waiting = useQuestions(here.id, 'waiting', 0).data?.questions ?? [];
   const { ask, answer } = useQuestionActs(here.id);
-  const [question, setQuestion] = useState('');
+  const [chosen, setQuestion] = useState<string | null>(null);
   const [to, setTo] = useState('');
   const [text, setText] = useState('');
   const others = here.members.filter((one) => one.id !== here.me.id && one.role !== 'guest');
+  // Whoever comes from a question most likely answers it.
+  const from = waiting.some((one) => one.id === lastLookedAt()) ? lastLookedAt() : '';
+  const question = chosen ?? from;
   const librarian = librarianOf(here);
   const whom = to || (librarian ? '' : (others[0]?.id ?? ''));
   const name = others.find((one) => one.id === whom)?.name ?? 'the librarian';

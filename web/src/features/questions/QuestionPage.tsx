@@ -24,7 +24,7 @@ export function QuestionPage() {
       </Title>
       <p className="mt-2 max-w-[65ch] font-serif text-[17px] whitespace-pre-line">{text}</p>
       <p className="text-[13px] text-soft">{moment(at)}</p>
-      <SeenThen seen={seen} group={here.id} mine={mine} />
+      <SeenThen question={question} group={here.id} />
       <section aria-label="What was said" className="mt-4 max-w-[65ch]">
         <h2 className="small-head">What was said</h2>
         {words.length === 0 && <p className="text-soft">Nothing yet.</p>}

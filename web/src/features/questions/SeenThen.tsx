@@ -1,6 +1,8 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { counted } from '../../ui';
+import type { Question } from './api';
+import { lookedAt } from './seen';
 
 type Seen = Schema['SeenShown'];
 
@@ -19,7 +21,8 @@ export function seenName({ kind, name }: Seen): string {
 }
 
 /** What was looked at when something was asked, and the way there. */
-export function SeenThen({ seen, group, mine }: { seen: Seen; group: string; mine: boolean }) {
+export function SeenThen({ question, group }: { question: Question; group: string }) {
+  const { mine, seen } = question;
   const { kind, name, found, place } = seen;
   return (
     <section aria-label="What was looked at" className="mt-3 max-w-[65ch]">
@@ -36,7 +39,11 @@ export function SeenThen({ seen, group, mine }: { seen: Seen; group: string; min
           <span className="text-soft">, which found {counted(found, 'publication')} then</span>
         )}
       </p>
-      <Link className="act" to={`/g/${group}${place}`}>
+      <Link
+        className="act"
+        to={`/g/${group}${place}`}
+        onClick={() => lookedAt(mine ? '' : question.id)}
+      >
         {mine ? 'Open it again' : 'Open what they saw'}
       </Link>
     </section>

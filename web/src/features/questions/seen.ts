@@ -12,3 +12,15 @@ export function asSeen(path: string, params: URLSearchParams): string {
   const query = seen.toString();
   return query ? `${path}?${query}` : path;
 }
+
+let last = '';
+
+/** Notes whose question the member looks into, by its id; empty: nobody's. */
+export function lookedAt(question: string): void {
+  last = question;
+}
+
+/** The question that the member looked into last in this window; empty where there was none. */
+export function lastLookedAt(): string {
+  return last;
+}

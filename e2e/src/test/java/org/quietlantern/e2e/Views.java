@@ -108,6 +108,9 @@ final class Views {
    * The group with somebody asked in, the way out, what was done, and a link that leads nowhere.
    */
   private static void group(Person ilse, Lantern lantern, ColorScheme scheme) {
+    ilse.go("Today").link("Answer: Is this measured as we would do it?").click();
+    ilse.text("What was said").waitFor();
+    sound(ilse, scheme);
     ilse.link("Tern Hollow night ecology").click();
     ilse.page().getByLabel("E-mail address").fill("nora@elsewhere.example");
     ilse.exactly("Ask in").click();

@@ -53,6 +53,7 @@ class DemoPast {
   private final DemoReading reading;
   private final DemoTalk talk;
   private final DemoPeople people;
+  private final DemoAsking asking;
 
   private final SinceVisit visits;
 
@@ -65,10 +66,12 @@ class DemoPast {
       DemoReading reading,
       DemoTalk talk,
       DemoPeople people,
+      DemoAsking asking,
       SinceVisit visits) {
     this.visits = visits;
     this.talk = talk;
     this.people = people;
+    this.asking = asking;
     this.reading = reading;
     this.calendar = calendar;
     this.days = days;
@@ -84,6 +87,7 @@ class DemoPast {
     reading.live(left);
     people.live(left);
     talk.live(left);
+    asking.live(left);
     boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     for (Member member : groups.everybody()) {

@@ -48,6 +48,10 @@ final class DemoReasons {
 
   private DemoReasons() {}
 
+  static List<String> forPassing() {
+    return SAID.get("pass");
+  }
+
   /** Most keeps and all questions have one, few passes do. */
   static String of(String mark, Random random) {
     int silent =

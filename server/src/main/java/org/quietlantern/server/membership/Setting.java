@@ -20,7 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What a group has set, by its coordinators (rule R1). */
 @Service
-class Setting implements CommandKinds {
+public class Setting implements CommandKinds {
   private static final int MOST_REASONS = 30;
   private static final int LONGEST_REASON = 200;
   private final CommandKind<GroupSettings, GroupSettings> set =
@@ -37,11 +37,12 @@ class Setting implements CommandKinds {
   }
 
   @Transactional(readOnly = true)
-  GroupSettings of(Member who) {
+  public GroupSettings of(Member who) {
     return groups.settings(who.group());
   }
 
-  GroupSettings set(Member who, UUID command, GroupSettings wanted) {
+  /** Sets what is wanted, as it was seen: refused where somebody set something meanwhile. */
+  public GroupSettings set(Member who, UUID command, GroupSettings wanted) {
     who.requireCoordinator("A coordinator of the group sets this.");
     String name = Groups.called(wanted.name(), "name", "A group");
     String zone = Zones.read(wanted.zone());

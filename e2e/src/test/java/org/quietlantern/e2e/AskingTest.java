@@ -1,0 +1,124 @@
+package org.quietlantern.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+
+/** A colleague is asked with what one looks at; what a coordinator sets for the group. */
+class AskingTest {
+  private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
+  private static final String ASKED = "Which words do I miss here?";
+  private static Lantern lantern;
+  private static Chromium chromium;
+
+  @BeforeAll
+  static void open() {
+    lantern = Lantern.prepared();
+    chromium = new Chromium();
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+    lantern.close();
+  }
+
+  private static Locator region(Person person, String name) {
+    return person
+        .page()
+        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @DisplayName("Asked with a sheet, answered with another, which is looked at and taken")
+  @Test
+  void proposed() {
+    try (Person teodor = new Person(chromium.browser(), lantern).signIn("teodor");
+        Person ilse = new Person(chromium.browser(), lantern).signIn("ilse")) {
+      teodor.newSheet().search("culvert*");
+      String sheet = teodor.path().replaceAll("\\?.*", "");
+      teodor.exactly("Ask a colleague…").first().click();
+      teodor.page().getByLabel("Whom").selectOption(new SelectOption().setLabel("Ilse Brandvold"));
+      teodor.page().getByLabel("What you ask").click();
+      teodor.page().keyboard().type(ASKED, FAST);
+      // Twice, as whoever is in a hurry: one question all the same.
+      teodor.exactly("Ask").dblclick();
+      assertThat(teodor.text("Asked: Ilse Brandvold.")).isVisible();
+
+      ilse.go("Today");
+      assertThat(region(ilse, "Waits for you").getByText(ASKED)).hasCount(1);
+      ilse.link("Answer: " + ASKED).click();
+      assertThat(region(ilse, "What was looked at")).containsText("culvert*");
+      ilse.link("Open what they saw").click();
+      ilse.page().waitForURL(Pattern.compile(".*" + sheet + ".*"));
+      ilse.line(1).press("End");
+      ilse.page().keyboard().type(" or underpass*", FAST);
+      ilse.page().keyboard().press("Enter");
+      ilse.page().waitForURL(url -> url.contains("/q/") && !url.contains(sheet));
+      ilse.exactly("Ask a colleague…").first().click();
+      // The question that one comes from is what is answered.
+      assertThat(ilse.page().getByLabel("As", new Page.GetByLabelOptions().setExact(true)))
+          .hasText(Pattern.compile("an answer to Teodor Vance"));
+      ilse.page().getByLabel("What you say to it").click();
+      ilse.page().keyboard().type("Underpasses, too.", FAST);
+      ilse.exactly("Answer").click();
+      assertThat(ilse.text("Answered, with this sheet.")).isVisible();
+      ilse.go("Today");
+      assertThat(region(ilse, "Waits for you").getByText(ASKED)).hasCount(0);
+
+      teodor.go("Today");
+      teodor.link("Look: " + ASKED).click();
+      Locator proposal = region(teodor, "Proposed by Ilse Brandvold");
+      assertThat(proposal).containsText("culvert* or underpass*");
+      assertThat(proposal.getByLabel("gained").getByRole(AriaRole.LISTITEM).first()).isVisible();
+      assertThat(proposal.getByLabel("lost")).containsText("0 lost");
+      proposal.getByText("Take this sheet").click();
+      teodor.page().waitForURL(Pattern.compile(".*/q/.*"));
+      assertThat(teodor.line(1)).hasValue("culvert* or underpass*");
+      teodor.exactly("Undo").last().click();
+      assertThat(teodor.text("taken back").first()).isVisible();
+      teodor.go("Today");
+      assertThat(region(teodor, "Waits for you").getByText(ASKED)).hasCount(1);
+    }
+  }
+
+  @DisplayName("Usual limits begin every new sheet, stand on it, and are struck like others")
+  @Test
+  void usualLimits() {
+    try (Person ilse = new Person(chromium.browser(), lantern).signIn("ilse");
+        Person maren = new Person(chromium.browser(), lantern).signIn("maren")) {
+      ilse.newSheet().search("dimming");
+      ilse.exactly("Limit").click();
+      ilse.page().getByLabel("this year and the last").fill("5");
+      ilse.exactly("Roll").click();
+      ilse.exactly("Limits of the group").click();
+      ilse.page().getByLabel("Keep the limits of this sheet as").fill("Recent");
+      ilse.exactly("Keep for the group").click();
+      ilse.link("Tern Hollow night ecology").click();
+      Locator set = region(ilse, "Set for the group");
+      set.getByLabel("Limits that a new sheet begins with")
+          .selectOption(new SelectOption().setLabel("Recent"));
+      set.getByText("Set it so").click();
+      assertThat(ilse.text("It is set for the group.")).isVisible();
+
+      maren.page().reload();
+      maren.go("Search").link("New sheet").click();
+      Locator sheet = maren.page().getByLabel("Sheet", new Page.GetByLabelOptions().setExact(true));
+      assertThat(sheet).containsText("from the group’s “Recent”");
+      // Nothing is searched for yet: the page helps to begin.
+      assertThat(maren.page().getByLabel("Publications found")).hasCount(0);
+      maren.page().keyboard().type("moth", FAST);
+      maren.page().keyboard().press("Enter");
+      maren.page().getByLabel("Publications found").waitFor();
+      assertThat(sheet).containsText("from the group’s “Recent”");
+    }
+  }
+}
