@@ -21,6 +21,8 @@ function open() {
     'GET /api/me/visits': [visit('a1', true), visit('b2', false)],
     'DELETE /api/me/visits/b2': {},
     'PUT /api/me/password': {},
+    'GET /api/me/settings': { zone: 'Europe/Oslo', letters: true, letterHour: '07:00:00' },
+    'PUT /api/me/settings': {},
     'GET /api/me': { email: 'ilse@ternhollow.example', groups: [], steward: false },
   });
   showAt('/g/group/account', <AccountPage />);
@@ -62,4 +64,21 @@ it('has the colours of the device until others are chosen', async () => {
   expect(document.documentElement.dataset.theme).toBe('daybreak');
   fireEvent.click(colours.getByRole('button', { name: 'as the device has it' }));
   expect(document.documentElement.dataset.theme).toBe('nightfall');
+});
+
+it('says when the letter of the day comes, or that it does not', async () => {
+  const asked = open();
+  const letters = within(await screen.findByRole('region', { name: 'Letters' }));
+  const set = await letters.findByText('Set it so');
+  expect(set).toBeDisabled();
+  fireEvent.change(letters.getByLabelText('at'), { target: { value: '16:30' } });
+  fireEvent.click(letters.getByRole('checkbox'));
+  fireEvent.click(set);
+  await waitFor(() =>
+    expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+      letters: false,
+      letterHour: '16:30',
+      zone: 'Europe/Oslo',
+    }),
+  );
 });

@@ -3,6 +3,7 @@ import { Act, chosenTheme, keysAreOn, setKeys, setTheme, type Theme } from '../.
 import { Title } from '../help';
 import { useMe } from '../session';
 import { AddressForm, PasswordForm } from './Forms';
+import { Letters } from './LettersForm';
 import { Visits } from './Visits';
 
 const THEMES: readonly (readonly [Theme | null, string])[] = [
@@ -25,6 +26,7 @@ export function AccountPage() {
         <PasswordForm email={me?.email ?? ''} />
         <AddressForm />
       </div>
+      <Letters />
       <Visits />
       <section aria-label="In this browser" className="mt-5 max-w-[52rem]">
         <h2 className="small-head">In this browser</h2>

@@ -12,6 +12,16 @@ export function useVisits() {
   });
 }
 
+const OWN = ['own settings'];
+
+/** Where one's days begin, and when one's letters come. */
+export function useOwnSettings() {
+  return useQuery({
+    queryKey: OWN,
+    queryFn: async ({ signal }) => body(await api.GET('/api/me/settings', { signal })),
+  });
+}
+
 /** Something about one's account; what went wrong is told where it was asked. */
 function useTold<Words>(send: (words: Words) => Promise<unknown>, says: (words: Words) => string) {
   const tell = useNotice();
@@ -21,6 +31,7 @@ function useTold<Words>(send: (words: Words) => Promise<unknown>, says: (words: 
     onSuccess: (_, words) => {
       tell({ text: says(words) });
       void client.invalidateQueries({ queryKey: VISITS });
+      void client.invalidateQueries({ queryKey: OWN });
     },
   });
 }
@@ -30,6 +41,14 @@ export function useSetPassword() {
   return useTold(
     (words: Schema['PasswordWords']) => api.PUT('/api/me/password', { body: words }),
     () => 'Your password is changed; you are signed in here only.',
+  );
+}
+
+/** Sets when letters come. */
+export function useSetOwn() {
+  return useTold(
+    (settings: Schema['AccountSettings']) => api.PUT('/api/me/settings', { body: settings }),
+    ({ letters }) => (letters ? 'Your letters come so.' : 'No letter comes any more.'),
   );
 }
 

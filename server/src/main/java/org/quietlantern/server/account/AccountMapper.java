@@ -39,6 +39,17 @@ interface AccountMapper {
   @Update("update account set password_hash = #{hash} where id = #{account}")
   void setPassword(int account, String hash);
 
+  @Select("select zone, letters, letter_hour from account where id = #{account}")
+  AccountSettings settings(int account);
+
+  @Update(
+      """
+      update account set zone = #{settings.zone}, letters = #{settings.letters},
+        letter_hour = #{settings.letterHour}
+      where id = #{account}
+      """)
+  void set(int account, AccountSettings settings);
+
   @Update("update account set steward = true where id = #{account}")
   void makeSteward(int account);
 

@@ -69,6 +69,18 @@ class MyAccountController {
         SessionAccount.current(), words.email(), words.password(), request.getRemoteAddr());
   }
 
+  /** Where the account's days begin, and when its letters come. */
+  @GetMapping("/me/settings")
+  AccountSettings settings() {
+    return mine.settings(SessionAccount.current());
+  }
+
+  /** Sets them. */
+  @PutMapping("/me/settings")
+  AccountSettings set(@RequestBody AccountSettings wanted) {
+    return mine.set(SessionAccount.current(), wanted);
+  }
+
   /** Where one is signed in, the last used first. */
   @GetMapping("/me/visits")
   List<SessionAccount.VisitShown> visits(HttpServletRequest request) {

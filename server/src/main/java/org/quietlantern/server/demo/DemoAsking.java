@@ -38,8 +38,8 @@ class DemoAsking {
   /** {@code left}: days until the past ends. */
   void live(long left) {
     switch ((int) left) {
-      case 13 -> set();
       case 12 -> {
+        set();
         String place = "/q/" + sheet("Teodor", NARROW);
         String asked = ask("Teodor", "", place, "So few. Which words do I miss?");
         answer("Sefa", asked, "Underpasses are also called culverts.", WIDER);

@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.server.alert.Watching;
+import org.quietlantern.server.dayletter.DayLetters;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
@@ -35,6 +36,7 @@ public class DemoDays {
   private final IndexKeeper index;
   private final Watching watching;
   private final RequestJob requests;
+  private final DayLetters letters;
   private final Outbound outbound;
   private final LanternProperties properties;
 
@@ -50,6 +52,7 @@ public class DemoDays {
       IndexKeeper index,
       Watching watching,
       RequestJob requests,
+      DayLetters letters,
       Outbound outbound,
       LanternProperties properties) {
     this.mapper = mapper;
@@ -58,6 +61,7 @@ public class DemoDays {
     this.index = index;
     this.watching = watching;
     this.requests = requests;
+    this.letters = letters;
     this.outbound = outbound;
     this.properties = properties;
   }
@@ -108,6 +112,7 @@ public class DemoDays {
     reach(tomorrow);
     watching.run();
     requests.run();
+    letters.run();
     index.catchUp();
     mapper.end();
     return new Passed(

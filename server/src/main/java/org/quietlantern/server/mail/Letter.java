@@ -16,7 +16,7 @@ public record Letter(
     MailAddress to,
     String subject,
     String template,
-    Map<String, String> values,
+    Map<String, ?> values,
     @Nullable Integer group) {
 
   /** To whom a letter is to go; refused, in its field of a form, where that is no address. */

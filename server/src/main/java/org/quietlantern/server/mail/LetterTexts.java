@@ -17,15 +17,15 @@ final class LetterTexts {
 
   private LetterTexts() {}
 
-  static String text(String template, Map<String, String> values) {
+  static String text(String template, Map<String, ?> values) {
     return written(template + ".txt", false, values);
   }
 
-  static String html(String template, Map<String, String> values) {
+  static String html(String template, Map<String, ?> values) {
     return written(template + ".html", true, values);
   }
 
-  private static String written(String file, boolean isHtml, Map<String, String> values) {
+  private static String written(String file, boolean isHtml, Map<String, ?> values) {
     return KNOWN
         .computeIfAbsent(file, name -> compiled(Mustache.compiler().escapeHTML(isHtml), name))
         .execute(values);

@@ -139,6 +139,11 @@ public class QuestionLists {
         page.more() ? begin + A_PAGE : null);
   }
 
+  /** What waits for a member, the last said first; the first page of it. */
+  public List<QuestionLine> waiting(Member who) {
+    return page(who, "waiting", 0).questions();
+  }
+
   QuestionWhole get(Member who, String pid) {
     QuestionMapper.Row row =
         Optional.ofNullable(mapper.find(questions.reader(who), pid)).orElseThrow(Refusal::unknown);
