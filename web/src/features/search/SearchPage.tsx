@@ -44,7 +44,10 @@ function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
     const off = params.get('off') ? { off: true } : {};
     const widened = params.getAll('wide');
     const wide = widened.length > 0 ? { widened } : {};
-    lines.push({ id: newId(lines), kind: 'words', text: add, ...wide, ...off });
+    const words: Line = { id: newId(lines), kind: 'words', text: add, ...wide, ...off };
+    // Before what every new sheet begins with; behind what is there already.
+    if (lines.every((line) => line.kind === 'limit')) lines.unshift(words);
+    else lines.push(words);
   }
   return strategyOf(lines);
 }

@@ -28,6 +28,7 @@ import { useSeenCount } from './useSeenCount';
 import { useSettled } from './useSettled';
 import { useStood } from './useStood';
 import { useSheet } from './useSheet';
+import { isJust, opened } from './usual';
 import { WaysOut } from './WaysOut';
 
 type Came = { step?: string } | null;
@@ -59,7 +60,7 @@ export function Workbench({
   const of = params.get('of');
   const kept = params.get('kept') ?? '';
   const copy = useCopyAddress();
-  const sheet = useSheet(() => draftOf(here.id, source) ?? settled.lines);
+  const sheet = useSheet(() => draftOf(here.id, source) ?? opened(settled.lines, usual));
   const [at, setAt] = useState(source);
   const [property, setProperty] = useState<string | null>(null);
   const list = useRef<HTMLDivElement>(null);
@@ -72,7 +73,8 @@ export function Workbench({
   // itself changes nothing on it: what the member has done meanwhile is the truth.
   if (ready && source !== at) {
     setAt(source);
-    if (!isOwn(source) && !sameLines(strategy, settled)) sheet.replace(settled.lines);
+    if (!isOwn(source) && !sameLines(strategy, settled))
+      sheet.replace(opened(settled.lines, usual));
   }
   useEffect(() => rememberDraft(here.id, at, sheet.lines), [here.id, at, sheet.lines]);
   const asked = useDelayed(JSON.stringify(strategy), COUNT_AFTER);
@@ -118,13 +120,12 @@ export function Workbench({
   };
   // At once: letters that follow before the address has changed are meant for the new sheet.
   const begin = () => {
-    sheet.replace([...usual]);
+    sheet.replace(opened(usual, usual));
     setProperty(null);
     forget();
     goesToEmpty();
   };
-  const asksNow = asks(strategy) && (isSettled || !sameLines(strategy, strategyOf(usual)));
-  const leave = () => change('of', '', { replace: true });
+  const asksNow = asks(strategy) && (isSettled || !isJust(sheet.lines, usual));
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <h1 className="sr-only">Search</h1>
@@ -149,7 +150,7 @@ export function Workbench({
             q={isSettled ? q : undefined}
             strategy={strategy}
             ready={fresh}
-            onLeave={leave}
+            onLeave={() => change('of', '', { replace: true })}
           />
         )}
         {shown && asksNow && (
