@@ -23,6 +23,7 @@ function open() {
     'PUT /api/me/password': {},
     'GET /api/me/settings': { zone: 'Europe/Oslo', letters: true, letterHour: '07:00:00' },
     'PUT /api/me/settings': {},
+    'POST /api/me/erased': {},
     'GET /api/me': { email: 'ilse@ternhollow.example', groups: [], steward: false },
   });
   showAt('/g/group/account', <AccountPage />);
@@ -79,6 +80,20 @@ it('says when the letter of the day comes, or that it does not', async () => {
       letters: false,
       letterHour: '16:30',
       zone: 'Europe/Oslo',
+    }),
+  );
+});
+
+it('erases with the password only, and leads out', async () => {
+  const asked = open();
+  fireEvent.click(await screen.findByRole('button', { name: 'Erase it…' }));
+  const dialog = within(screen.getByRole('dialog', { hidden: true }));
+  expect(dialog.getByText('Erase it for good')).toBeDisabled();
+  fireEvent.change(dialog.getByLabelText('Your password'), { target: { value: 'my-words-here' } });
+  fireEvent.click(dialog.getByText('Erase it for good'));
+  await waitFor(() =>
+    expect(asked.find((one) => one.path.endsWith('/erased'))?.body).toEqual({
+      password: 'my-words-here',
     }),
   );
 });

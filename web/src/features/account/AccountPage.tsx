@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Act, chosenTheme, keysAreOn, setKeys, setTheme, type Theme } from '../../ui';
 import { Title } from '../help';
 import { useMe } from '../session';
+import { AboutMe } from './AboutMe';
 import { AddressForm, PasswordForm } from './Forms';
 import { Letters } from './LettersForm';
 import { Visits } from './Visits';
@@ -59,6 +60,7 @@ export function AccountPage() {
           </label>
         </p>
       </section>
+      <AboutMe />
     </div>
   );
 }

@@ -60,6 +60,14 @@ export function useAskForAddress() {
   );
 }
 
+/** Erases everything about oneself, for good. */
+export function useErase() {
+  return useTold(
+    (password: string) => api.POST('/api/me/erased', { body: { password } }),
+    () => 'Everything about you is erased.',
+  );
+}
+
 /** Ends a visit; null: all others. */
 export function useEndVisit() {
   return useTold(

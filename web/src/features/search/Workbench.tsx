@@ -87,9 +87,11 @@ export function Workbench({
   const answer = fresh ? search.data?.answer : undefined;
   const since = useSince(here.id, counted, answer).data;
   const isSettled = q !== undefined && sameLines(strategy, settled);
+  // What every new sheet has is not asked for before something else is, or Enter is pressed.
+  const asksNow = asks(strategy) && (isSettled || !isJust(sheet.lines, usual));
   const seen = useSeenCount(counted, answer?.count, isSettled);
   useStood(
-    answer !== undefined && !isSettled ? asked : null,
+    answer !== undefined && asksNow && !isSettled ? asked : null,
     () => void settle(counted, order, 'stood'),
   );
   // At once, so that whatever is pressed next is meant for the list.
@@ -125,7 +127,6 @@ export function Workbench({
     forget();
     goesToEmpty();
   };
-  const asksNow = asks(strategy) && (isSettled || !isJust(sheet.lines, usual));
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_auto_minmax(min(16rem,60vh),1fr)] overflow-y-auto">
       <h1 className="sr-only">Search</h1>

@@ -32,7 +32,7 @@ class MyAccount {
   private final AddressChangeMapper changes;
   private final Accounts people;
   private final AccountLetters letters;
-  private final Tries tries;
+  private final OwnPassword own;
   private final PasswordWork work;
   private final SystemTime system;
   private final TransactionTemplate transaction;
@@ -42,7 +42,7 @@ class MyAccount {
       AddressChangeMapper changes,
       Accounts people,
       AccountLetters letters,
-      Tries tries,
+      OwnPassword own,
       PasswordWork work,
       SystemTime system,
       PlatformTransactionManager transactions) {
@@ -50,7 +50,7 @@ class MyAccount {
     this.changes = changes;
     this.people = people;
     this.letters = letters;
-    this.tries = tries;
+    this.own = own;
     this.work = work;
     this.system = system;
     this.transaction = new TransactionTemplate(transactions);
@@ -58,7 +58,7 @@ class MyAccount {
 
   /** Another password; links that were sent for one before are void. */
   void setPassword(int account, @Nullable String old, @Nullable String next, String origin) {
-    check(account, old, origin);
+    own.require(account, old, origin);
     String hash = work.chosen(next);
     transaction.executeWithoutResult(
         status -> {
@@ -70,16 +70,6 @@ class MyAccount {
         });
   }
 
-  private void check(int account, @Nullable String password, String origin) {
-    String scope = "own password " + account;
-    tries.count(scope, "with this account", origin);
-    boolean isOne = password != null && password.length() <= PasswordWork.LONGEST;
-    if (!isOne || !work.matches(password, accounts.passwordHash(account))) {
-      throw new Refusal(HttpStatus.FORBIDDEN, "wrong-words", "That is not your password.");
-    }
-    tries.forget(scope);
-  }
-
   /**
    * Sends a link to an address that the account shall have from now on. One that somebody has
    * already is told of it, and whoever asks is not.
@@ -88,7 +78,7 @@ class MyAccount {
       int account, @Nullable String email, @Nullable String password, String origin) {
     letters.requireMail();
     String address = Letter.to(email).text();
-    check(account, password, origin);
+    own.require(account, password, origin);
     transaction.executeWithoutResult(status -> write(account, address));
   }
 

@@ -109,6 +109,13 @@ interface GroupMapper {
   @Update("update membership set left_at = #{at} where id = #{membership}")
   void setLeft(int membership, @Nullable Instant at);
 
+  @Select(
+      """
+      select a.erased is not null from membership m join account a on a.id = m.account
+      where m.id = #{membership}
+      """)
+  boolean isErased(int membership);
+
   /** Answers 0 for who was never in the group. */
   @Update(
       """

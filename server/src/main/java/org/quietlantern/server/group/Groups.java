@@ -182,6 +182,10 @@ public class Groups {
   /** Lets a membership that was ended (row number) go on as it was, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void bringBack(int group, int membership) {
+    if (mapper.isErased(membership)) {
+      throw Refusal.conflict(
+          "erased", "They had everything about them erased; nothing brings them back.");
+    }
     mapper.setLeft(membership, null);
     events.publishEvent(new PeopleChanged(group));
   }
