@@ -11,6 +11,7 @@ export type Item = {
   lit?: Schema['Hit']['lit'];
   metIn?: Schema['Hit']['metIn'];
   folders?: Schema['Hit']['folders'];
+  read?: Schema['Hit']['read'];
 };
 
 /** A publication of a list, and what can be done with it where it stands. */
@@ -73,6 +74,7 @@ export function ListRow({
       after={
         <>
           {metIn.length > 0 && ` · met in ${listed(metIn)}`}
+          {item.read && ` · ${readBy(item.read)}`}
           {folders.length > 0 && ` · in ${folders.map((f) => f.name).join(', ')}`}
         </>
       }
@@ -101,4 +103,10 @@ export function ListRow({
       }
     />
   );
+}
+
+/** The most that anybody has read of it; a few are named. */
+function readBy({ extent, by }: Schema['BestRead']): string {
+  const who = by.length > 2 ? `${by.length} of the group` : listed(by);
+  return extent === 'text' ? `read by ${who}` : `abstract read by ${who}`;
 }

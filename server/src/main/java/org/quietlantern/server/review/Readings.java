@@ -1,10 +1,12 @@
 package org.quietlantern.server.review;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -87,6 +89,35 @@ public class Readings implements CommandKinds {
     Instant at = before.at() == null ? calendar.now() : before.at();
     mapper.add(before.membership(), before.publication(), before.extent(), at);
     return "";
+  }
+
+  /**
+   * The most that anybody of a group has read of a work, and who.
+   *
+   * @param extent {@code text}, or {@code abstract} where nobody read the text
+   */
+  public record BestRead(String extent, List<String> by) {}
+
+  /** By row number; works that nobody read are left out. Whoever is from outside learns nothing. */
+  @Transactional(readOnly = true)
+  public Map<Integer, BestRead> best(Member who, Collection<Integer> publications) {
+    return who.onlyFolders()
+        ? Map.of()
+        : mapper.ofAll(who.group(), publications.toArray(Integer[]::new)).stream()
+            .collect(
+                Collectors.groupingBy(
+                    ReadingsMapper.ReadRow::publication,
+                    Collectors.collectingAndThen(Collectors.toList(), Readings::best)));
+  }
+
+  private static BestRead best(List<ReadingsMapper.ReadRow> said) {
+    String most = said.stream().anyMatch(row -> row.extent().equals("text")) ? "text" : "abstract";
+    return new BestRead(
+        most,
+        said.stream()
+            .filter(row -> row.extent().equals(most))
+            .map(ReadingsMapper.ReadRow::name)
+            .toList());
   }
 
   /** Who of a group read a work; former members are left out. */

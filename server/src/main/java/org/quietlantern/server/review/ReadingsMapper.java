@@ -18,6 +18,23 @@ interface ReadingsMapper {
       """)
   void add(int membership, int publication, String extent, Instant at);
 
+  /** Who of those in a group has read a work, by the work's row number; who said it first first. */
+  record ReadRow(int publication, String name, String extent) {}
+
+  @Select(
+      """
+      select publication, name, extent from (
+        select distinct on (r.membership, coalesce(p.canonical, p.id))
+          coalesce(p.canonical, p.id) as publication, m.name, r.extent, r.at, r.membership
+        from publication p join reading r on r.publication = p.id
+        join membership m on m.id = r.membership
+        where m.grp = #{group} and m.left_at is null
+          and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
+        order by r.membership, coalesce(p.canonical, p.id), r.id desc) said
+      where extent <> 'nothing' order by at, membership
+      """)
+  List<ReadRow> ofAll(int group, Integer[] publications);
+
   /** What stands of a work and of what was joined with it, who said it first the first. */
   @Select(
       """

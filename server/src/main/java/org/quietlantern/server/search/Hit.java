@@ -4,6 +4,8 @@ import java.util.List;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.review.Readings;
 
 /**
  * A publication in a list.
@@ -12,6 +14,7 @@ import org.quietlantern.server.folder.Folders;
  * @param metIn fields in which they were met, where the title has none of them
  * @param lamp the reader's own: {@code unlit}, {@code lit} or {@code dim}
  * @param opened whether the reader opened it before
+ * @param read the most that anybody of the group has read of it; absent where nobody did
  * @param folders that hold it: of the group, and the reader's own pile
  */
 public record Hit(
@@ -20,4 +23,5 @@ public record Hit(
     List<String> metIn,
     String lamp,
     boolean opened,
+    @Nullable Readings.BestRead read,
     List<Folders.FolderName> folders) {}

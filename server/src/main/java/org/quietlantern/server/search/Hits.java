@@ -17,6 +17,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.review.CurrentMark;
+import org.quietlantern.server.review.Readings;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
@@ -32,6 +33,7 @@ public class Hits {
   private final Summaries summaries;
   private final Matching matching;
   private final Trail trail;
+  private final Readings readings;
 
   Hits(
       Publications publications,
@@ -39,8 +41,10 @@ public class Hits {
       Folders folders,
       Summaries summaries,
       Matching matching,
-      Trail trail) {
+      Trail trail,
+      Readings readings) {
     this.trail = trail;
+    this.readings = readings;
     this.summaries = summaries;
     this.matching = matching;
     this.publications = publications;
@@ -54,6 +58,7 @@ public class Hits {
     List<Integer> ids = found.stream().map(StoredPublication::id).toList();
     Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), ids);
     Map<Integer, List<Folders.FolderName>> holding = folders.holding(who, ids);
+    Map<Integer, Readings.BestRead> read = readings.best(who, ids);
     Set<Integer> opened = trail.opened(who, ids);
     Map<Integer, Summary> shown = summaries.of(who, found);
     Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
@@ -66,6 +71,7 @@ public class Hits {
                     metIn(highlighter, stored),
                     CurrentMark.lampOf(who, said.getOrDefault(stored.id(), List.of())).word(),
                     opened.contains(stored.id()),
+                    read.get(stored.id()),
                     holding.getOrDefault(stored.id(), List.of())))
         .toList();
   }

@@ -2,6 +2,7 @@ package org.quietlantern.server.review;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -66,5 +67,34 @@ class ReadingsTest {
     assertThat(group.client(2).write("PUT", path + "/read", text, command).status()).isEqualTo(403);
     Map<String, String> half = Map.of("extent", "half");
     assertThat(ada.write("PUT", path + "/read", half, command).status()).isEqualTo(422);
+  }
+
+  @DisplayName("Lists tell the most that was read, and by whom; nobody from outside is told")
+  @Test
+  void inLists() {
+    String folder = group.folder("Read");
+    String id = path.substring(path.lastIndexOf('/') + 1);
+    ada.post("/folders/" + folder + "/items", Map.of("publications", List.of(id), "note", "")).ok();
+    assertThat(row(ada, id).has("read")).isFalse();
+    say(ada, "abstract");
+    assertThat(row(ada, id).get("read").toString())
+        .isEqualTo("{\"extent\":\"abstract\",\"by\":[\"Ada Reader\"]}");
+    say(group.client(1), "text");
+    assertThat(row(group.client(2), id).at("/read/by").toString()).isEqualTo("[\"Ben Reader\"]");
+    say(group.client(1), "nothing");
+    assertThat(row(ada, id).at("/read/extent").asString()).isEqualTo("abstract");
+    group.folderGuest("Orla Outside", folder, "read");
+    assertThat(
+            group
+                .client(3)
+                .post("/folders/" + folder + "/rows", Map.of("ids", List.of(id)))
+                .ok()
+                .toString())
+        .doesNotContain("\"read\"", "extent");
+    assertThat(row(APP.group("Olga Other").client(0), id).has("read")).isFalse();
+  }
+
+  private static JsonNode row(Client who, String id) {
+    return who.post("/rows", Map.of("ids", List.of(id))).ok().get(0);
   }
 }
