@@ -7,7 +7,8 @@ export type Strategy = { version: number; lines: Line[] };
 const VERSION = 3;
 export const UNKNOWN = 'unknown';
 
-let last = 0;
+/** Begins elsewhere after each reload: what was typed before it may still be on the sheet. */
+let last = Date.now() % 1_000_000;
 
 /** A line's name inside its strategy; never one that was used in this window before. */
 export function newId(lines: readonly Line[]): string {
