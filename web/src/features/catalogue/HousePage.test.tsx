@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import { serve, showAt } from '../../test-server';
@@ -52,6 +52,11 @@ it('tells how the house is, what is missing, and has a job run', async () => {
     'GET /house': HOUSE,
     'GET /set-aside': UPKEEP,
     'POST /house/jobs/nightly-checks/again': {},
+    'GET /house/letters': {
+      givenUp: [{ recipient: 'gone@x.example', trouble: '550 nobody', at: '2026-11-20T10:00:00Z' }],
+      inTrouble: 2,
+    },
+    'PUT /house/accounts/state': {},
   });
   showAt('/g/group/catalogue/house', <HousePage />);
   expect(
@@ -61,6 +66,15 @@ it('tells how the house is, what is missing, and has a job run', async () => {
   expect(screen.getByText(/48 MB of database, 9.3 MB of index/)).toBeInTheDocument();
   expect(screen.getByText('The house has no name yet.')).toBeInTheDocument();
   expect(screen.getByText('none was made yet')).toBeInTheDocument();
+  expect(await screen.findByText(/550 nobody/)).toBeInTheDocument();
+  const account = screen.getByLabelText('E-mail address of the account');
+  fireEvent.change(account, { target: { value: 'old@x.example' } });
+  fireEvent.click(screen.getByText('End it'));
+  expect(await screen.findByText('old@x.example has ended.')).toBeInTheDocument();
+  expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
+    email: 'old@x.example',
+    ended: true,
+  });
   expect(await screen.findByRole('link', { name: 'what a group may read' })).toHaveAttribute(
     'href',
     '/g/group/catalogue/holdings',

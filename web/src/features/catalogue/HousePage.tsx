@@ -5,6 +5,7 @@ import { Title } from '../help';
 import { Checks } from './Checks';
 import { HouseJobs } from './HouseJobs';
 import { HouseName } from './HouseName';
+import { EndAccount, Letters } from './HousePeople';
 import { useHouse } from './houseApi';
 import { Parts } from './Parts';
 
@@ -40,6 +41,8 @@ function Whole({ house }: { house: Schema['HouseShown'] }) {
       <HouseJobs jobs={house.jobs} />
       <Slow slow={house.slow} />
       <Groups groups={house.groups} />
+      <Letters />
+      <EndAccount />
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, keys } from '../../api';
+import { api, body, keys, type Schema } from '../../api';
 
 const houseKey = (group: string) => [...keys.group(group), 'house'];
 
@@ -23,6 +23,29 @@ function useHouseAct<Input>(group: string, send: (input: Input) => Promise<unkno
     mutationFn: send,
     onSettled: () => client.invalidateQueries({ queryKey: houseKey(group) }),
   });
+}
+
+/** Letters that could not be sent, the last first. */
+export function useLettersGivenUp(group: string, from: number) {
+  return useQuery({
+    queryKey: [...houseKey(group), 'letters', from],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/house/letters', {
+          params: { path: { group }, query: { from } },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useEndAccount(group: string) {
+  return useHouseAct(group, (state: Schema['AccountState']) =>
+    api.PUT('/api/groups/{group}/house/accounts/state', {
+      params: { path: { group } },
+      body: state,
+    }),
+  );
 }
 
 export function useCheck(group: string) {

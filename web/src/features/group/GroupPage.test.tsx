@@ -41,6 +41,7 @@ function open(role: 'coordinator' | 'member') {
   const asked = serve({
     'GET /members': members,
     'GET /invitations': [invitation],
+    'GET /folders': [],
     'POST /invitations': { id: 'i2' },
     'GET /settings': settings,
     'PUT /settings': settings,

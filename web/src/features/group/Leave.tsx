@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Act, DialogForm } from '../../ui';
+import { useFolders } from '../keeping';
 import { useHere } from '../session';
 import { useGroupActs } from './api';
 
@@ -10,6 +11,7 @@ export function Leave() {
   const { end } = useGroupActs(here.id);
   const navigate = useNavigate();
   const [asking, setAsking] = useState(false);
+  const pile = useFolders(here.id).data?.find((folder) => folder.pile && folder.items > 0);
   const leave = () =>
     end.mutate(
       { member: here.me.id, name: here.me.name, leaves: true },
@@ -28,6 +30,14 @@ export function Leave() {
           onSubmit={leave}
           onClose={() => setAsking(false)}
         >
+          {pile && (
+            <p className="mt-3 max-w-[60ch]">
+              Your pile is yours alone, and goes out of everybody’s sight with you.{' '}
+              <Link className="act" to={`/g/${here.id}/f/${pile.id}`}>
+                Turn it over to the group first
+              </Link>
+            </p>
+          )}
           <p className="mt-3 max-w-[60ch]">
             What you marked, kept and said stays with the group under your name as “a former
             member”. What is owed by you ends. To come back you need to be asked in again.

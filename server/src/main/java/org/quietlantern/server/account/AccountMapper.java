@@ -1,17 +1,29 @@
 package org.quietlantern.server.account;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface AccountMapper {
   record Login(int id, String passwordHash) {}
 
-  @Select("select id, password_hash from account where email = lower(#{email})")
+  /** Null for an address that nobody has, and for one whose account was ended. */
+  @Select(
+      """
+      select id, password_hash from account where email = lower(#{email}) and ended is null
+      """)
   Login findLogin(String email);
+
+  @Select("select id from account where email = lower(#{email}) and erased is null")
+  Integer findAny(String email);
+
+  @Update("update account set ended = #{at} where id = #{account}")
+  void end(int account, @Nullable Instant at);
 
   @Select("select email from account where id = #{account}")
   String email(int account);

@@ -53,10 +53,16 @@ public class Accounts {
     return mapper.isSteward(account);
   }
 
-  /** The account of a mail address. */
+  /** The account of a mail address, though it may have been ended. */
   @Transactional(readOnly = true)
   public Optional<Integer> find(String email) {
-    return Optional.ofNullable(mapper.findLogin(email)).map(AccountMapper.Login::id);
+    return Optional.ofNullable(mapper.findAny(email));
+  }
+
+  /** Ends an account or lets it be used again, as a part of what else that takes. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void end(int account, boolean ended) {
+    mapper.end(account, ended ? system.now() : null);
   }
 
   /** The hash to keep of a password that was chosen; worked on outside of any transaction. */

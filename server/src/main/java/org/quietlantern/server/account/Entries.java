@@ -89,6 +89,8 @@ class Entries {
     int account = known.orElseGet(() -> accounts.make(link.email(), hash, zone));
     if (known.isPresent()) {
       accounts.setPassword(account, hash);
+      // Whoever runs the installation wants it to be used.
+      accounts.end(account, false);
     }
     if (link.steward()) {
       accounts.makeSteward(account);

@@ -2,13 +2,8 @@ package org.quietlantern.server.person;
 
 import java.time.Instant;
 import org.quietlantern.server.account.OwnPassword;
-import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Subject;
-import org.quietlantern.server.group.Groups;
-import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.SessionAccount;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -22,8 +17,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Erasing {
   private final ErasingMapper mapper;
   private final OwnPassword password;
-  private final Groups groups;
-  private final Commands commands;
+  private final Leaving leaving;
   private final SessionAccount sessions;
   private final Calendar calendar;
   private final TransactionTemplate transaction;
@@ -31,15 +25,13 @@ class Erasing {
   Erasing(
       ErasingMapper mapper,
       OwnPassword password,
-      Groups groups,
-      Commands commands,
+      Leaving leaving,
       SessionAccount sessions,
       Calendar calendar,
       TransactionTemplate transaction) {
     this.mapper = mapper;
     this.password = password;
-    this.groups = groups;
-    this.commands = commands;
+    this.leaving = leaving;
     this.sessions = sessions;
     this.calendar = calendar;
     this.transaction = transaction;
@@ -54,9 +46,7 @@ class Erasing {
 
   private void eraseNow(int account) {
     Instant now = calendar.now();
-    for (String group : mapper.groups(account)) {
-      leave(groups.findMember(group, account).orElseThrow());
-    }
+    leaving.everywhere(account);
     mapper.forgetHowItWasFound(account);
     mapper.forgetOpened(account);
     mapper.forgetTrail(account);
@@ -80,20 +70,5 @@ class Erasing {
     mapper.forgetNameInKeptReports(account);
     mapper.forgetNames(account);
     mapper.forgetAccount(account, now);
-  }
-
-  private void leave(Member member) {
-    boolean others = groups.members(member.group()).size() > 1;
-    boolean coordinated =
-        groups.members(member.group()).stream()
-            .anyMatch(one -> one.id() != member.id() && one.coordinates());
-    if (others && member.coordinates() && !coordinated) {
-      throw Refusal.conflict(
-          "last-coordinator",
-          "“%s” would be left without a coordinator; make somebody else one first."
-              .formatted(groups.name(member.group())));
-    }
-    commands.note(member, "member.end", new Subject(Subject.Of.PERSON, member.pid()));
-    groups.end(member);
   }
 }

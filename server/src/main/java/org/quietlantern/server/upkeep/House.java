@@ -18,6 +18,7 @@ import org.quietlantern.server.matching.SlowSearches;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.NightlyChecks;
@@ -29,6 +30,7 @@ import org.springframework.stereotype.Service;
 class House {
   private static final String WHO = "A steward of the installation looks after the house.";
   private static final int LONGEST_NAME = 120;
+  private static final int LETTERS = 50;
   private final HouseMapper mapper;
   private final CheckMapper checks;
   private final Groups groups;
@@ -219,6 +221,25 @@ class House {
       throw Refusal.unusable("name", "A name has at most 120 characters.");
     }
     mapper.call(called);
+  }
+
+  /** {@code trouble}: what the mail server said last. */
+  record LetterGivenUp(String recipient, @Nullable String trouble, Instant at) {}
+
+  /**
+   * @param inTrouble that could not be sent yet and are tried again
+   * @param next from where to go on; absent on the last page
+   */
+  record LettersPage(List<LetterGivenUp> givenUp, int inTrouble, @Nullable Integer next) {}
+
+  LettersPage letters(Member who, int from) {
+    if (!groups.isSteward(who)) {
+      return new LettersPage(List.of(), 0, null);
+    }
+    int begin = Math.max(0, from);
+    Page<LetterGivenUp> page = Page.of(mapper.lettersGivenUp(begin, LETTERS + 1), LETTERS);
+    return new LettersPage(
+        page.rows(), mapper.lettersInTrouble(), page.more() ? begin + LETTERS : null);
   }
 
   /** Has everything checked at the next chance. */

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -44,6 +45,12 @@ class HouseController {
   @ResponseStatus(HttpStatus.ACCEPTED)
   void check(Member me, @RequestBody CheckWanted body) {
     house.check(me, body.mend());
+  }
+
+  /** Letters that could not be sent, the last first, fifty at a time. */
+  @GetMapping("/letters")
+  House.LettersPage letters(Member me, @RequestParam(defaultValue = "0") int from) {
+    return house.letters(me, from);
   }
 
   /** Has a job run at the next chance. */

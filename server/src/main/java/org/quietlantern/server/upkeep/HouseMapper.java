@@ -9,6 +9,17 @@ import org.apache.ibatis.annotations.Update;
 /** What is counted and dated for whoever looks after the house. */
 @Mapper
 interface HouseMapper {
+  /** Given up, the last first; of none it is told what it said. */
+  @Select(
+      """
+      select recipient, trouble, at from outbox where state = 'given up'
+      order by id desc offset #{from} limit #{most}
+      """)
+  List<House.LetterGivenUp> lettersGivenUp(int from, int most);
+
+  @Select("select count(*) from outbox where state = 'waiting' and trouble is not null")
+  int lettersInTrouble();
+
   @Select("select pg_database_size(current_database())")
   long databaseBytes();
 

@@ -146,6 +146,10 @@ public final class World {
         .orElseThrow();
   }
 
+  private static String email(Client who) {
+    return who.below("").get("/api/me").ok().get("email").asString();
+  }
+
   /** One that was closed and is asked again. */
   private static String question(Client client, String to, String q) {
     Map<String, String> asked = Map.of("to", to, "text", "Which words?", "place", "/q/" + q);
@@ -358,6 +362,10 @@ public final class World {
               .ok()
               .at("/question/version")
               .asInt());
+    }
+    if (endpoint.path().endsWith("/accounts/state")) {
+      body.put("email", email(group.client(1)));
+      body.put("ended", false);
     }
     if (endpoint.path().endsWith("/settings")) {
       body.put("version", group.client(0).get("/settings").ok().get("version").asInt());

@@ -236,4 +236,21 @@ class HouseTest {
     assertThat(DATABASE.queryForObject("select count(*) from backup", Integer.class)).isEqualTo(1);
     DATABASE.update("delete from backup");
   }
+
+  @DisplayName("Letters that could not be sent are told to stewards, and not what they said")
+  @Test
+  void letters() {
+    DATABASE.update(
+        """
+        insert into outbox (message_id, recipient, subject, body_text, body_html, at, state,
+          system_due, system_at, trouble)
+        values ('<given-up@x>', 'nobody@x.example', 'Secret', '', '', now(), 'given up', now(),
+          now(), '550 nobody of that name')
+        """);
+    JsonNode letters = STINA.get("/house/letters").ok();
+    assertThat(letters.at("/givenUp/0/recipient").asString()).isEqualTo("nobody@x.example");
+    assertThat(letters.at("/givenUp/0/trouble").asString()).contains("550");
+    assertThat(letters.toString()).doesNotContain("Secret");
+    assertThat(GROUP.client(1).get("/house/letters").ok().get("givenUp")).isEmpty();
+  }
 }
