@@ -43,7 +43,7 @@ export function TodayPage() {
           <h2 className="small-head">Waits for you</h2>
           <WaitsForYou
             waits={waits.data}
-            questions={asked.data.questions}
+            questions={asked.data}
             tasks={tasks.data}
             toCheck={toCheck.data}
           />

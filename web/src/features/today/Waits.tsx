@@ -52,7 +52,7 @@ export function WaitsForYou({
   toCheck,
 }: {
   waits: Schema['WaitsFor'];
-  questions: readonly Schema['QuestionLine'][];
+  questions: Schema['QuestionsPage'];
   tasks: Schema['TasksPage'];
   toCheck: readonly Schema['ToCheck'][];
 }) {
@@ -61,7 +61,7 @@ export function WaitsForYou({
   const stopped = useStopped(here.id);
   const { arrivals, raised, mentions, copies } = waits;
   const g = `/g/${here.id}`;
-  const all = [arrivals, raised, mentions, copies, questions, tasks.tasks].reduce(
+  const all = [arrivals, raised, mentions, copies, questions.questions, tasks.tasks].reduce(
     (sum, { length }) => sum + length,
     0,
   );
@@ -98,7 +98,7 @@ export function WaitsForYou({
           {one.by} mentions you, {shortDay(one.at)}: “{one.text}”
         </Waits>
       ))}
-      {questions.map((one) => (
+      {questions.questions.map((one) => (
         <Waits
           key={`question ${one.id}`}
           title={one.text}
@@ -155,7 +155,7 @@ export function WaitsForYou({
           {one.why}
         </Waits>
       ))}
-      {(waits.more || tasks.next != null) && (
+      {(waits.more || questions.next != null || tasks.next != null) && (
         <li className="py-2 text-soft">There is more; it comes here as these are dealt with.</li>
       )}
     </ul>

@@ -59,10 +59,16 @@ public class Accounts {
     return Optional.ofNullable(mapper.findAny(email));
   }
 
-  /** Ends an account or lets it be used again, as a part of what else that takes. */
+  /**
+   * Ends an account or lets it be used again, as a part of what else that takes; links that were
+   * sent for one that ends are void.
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   public void end(int account, boolean ended) {
     mapper.end(account, ended ? system.now() : null);
+    if (ended) {
+      links.forget(mapper.email(account), system.now());
+    }
   }
 
   /** The hash to keep of a password that was chosen; worked on outside of any transaction. */

@@ -2,14 +2,18 @@ package org.quietlantern.server.person;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.quietlantern.server.platform.Hash;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Stewards end accounts, and let them be used again. */
 class AccountEndingTest {
@@ -60,5 +64,37 @@ class AccountEndingTest {
     String coras = cora.below("").get("/api/me").ok().get("email").asString();
     assertThat(set(stina, coras, true).type()).isEqualTo("last-coordinator");
     assertThat(cora.get("").status()).isEqualTo(200);
+  }
+
+  @DisplayName("A link that was sent before lets nobody back in; one that is made later does")
+  @Test
+  void links() {
+    String before = link();
+    assertThat(set(stina, bens, true).status()).isEqualTo(204);
+    assertThat(enter(before)).isEqualTo(410);
+    assertThat(signIn()).isEqualTo(401);
+    assertThat(enter(link())).isEqualTo(200);
+    assertThat(signIn()).isEqualTo(200);
+  }
+
+  private String link() {
+    String code = UUID.randomUUID().toString();
+    APP.bean(JdbcTemplate.class)
+        .update(
+            "insert into entry_link (code, email, steward, until) values (?, ?, false, ?)",
+            Hash.of(code),
+            bens,
+            Timestamp.from(Instant.now().plusSeconds(600)));
+    return code;
+  }
+
+  private static int enter(String code) {
+    Client visitor = new Client(APP.address());
+    visitor.get("/api/me");
+    return visitor
+        .post(
+            "/api/entry/visit",
+            Map.of("code", code, "password", TestApp.PASSWORD, "zone", "Europe/Oslo"))
+        .status();
   }
 }
