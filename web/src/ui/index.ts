@@ -43,5 +43,6 @@ export { keepFocus } from './keepFocus';
 export { Sentences } from './Sentences';
 export { ListPane } from './ListPane';
 export { OrderChoice } from './OrderChoice';
+export { PageLinks } from './PageLinks';
 export { PublicationRow } from './PublicationRow';
 export { TwoPanes } from './TwoPanes';

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Act, Choice, counted, Failed, shortDay, useAddress, Waiting } from '../../ui';
+import { Choice, counted, Failed, PageLinks, shortDay, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
 import { useQuestions, type Question, type Which } from './api';
@@ -46,14 +46,7 @@ export function QuestionsPage() {
           <QuestionLine key={one.id} question={one} group={here.id} />
         ))}
       </ul>
-      <p className="mt-3 flex gap-x-4">
-        {from > 0 && <Act onClick={() => history.back()}>Those before</Act>}
-        {next != null && (
-          <Link className="act" to={address.to('from', String(next))}>
-            The rest
-          </Link>
-        )}
-      </p>
+      <PageLinks from={from} next={next} to={(page) => address.to('from', page)} />
     </div>
   );
 }

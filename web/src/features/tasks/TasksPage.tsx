@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Act, Choice, Failed, useAddress, Waiting } from '../../ui';
+import { Act, Choice, Failed, PageLinks, useAddress, Waiting } from '../../ui';
 import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useTasks, type Which } from './api';
@@ -57,14 +57,7 @@ export function TasksPage() {
           </li>
         ))}
       </ul>
-      <p className="mt-3 flex gap-x-4">
-        {from > 0 && <Act onClick={() => history.back()}>Those before</Act>}
-        {next != null && (
-          <Link className="act" to={address.to('from', String(next))}>
-            The rest
-          </Link>
-        )}
-      </p>
+      <PageLinks from={from} next={next} to={(page) => address.to('from', page)} />
       {isNew && <NewTaskDialog begun={{ text: '' }} onClose={() => setNew(false)} />}
     </div>
   );

@@ -31,6 +31,13 @@ class Screenshots {
         ilse.signIn("ilse");
         views(ilse, "-night");
       }
+      try (Person teodor = new Person(chromium.browser(), lantern, 1280, 800, ColorScheme.LIGHT)) {
+        teodor.signIn("teodor").go("Today");
+        teodor.link("Look: So few. Which words do I miss?").click();
+        teodor.text("Take this sheet").waitFor();
+        teodor.page().getByLabel("gained").waitFor();
+        take(teodor, "question");
+      }
       try (Person teodor = new Person(chromium.browser(), lantern, 390, 844, ColorScheme.LIGHT)) {
         teodor.signIn("teodor").search("dimming moth*");
         take(teodor, "search-narrow");
@@ -51,11 +58,11 @@ class Screenshots {
     if (suffix.isEmpty()) {
       strip(ilse);
     }
-    ilse.go("Arrivals").page().getByText("What the group says").waitFor();
-    take(ilse, "arrivals" + suffix);
     if (!suffix.isEmpty()) {
       return;
     }
+    ilse.go("Arrivals").page().getByText("What the group says").waitFor();
+    take(ilse, "arrivals");
     ilse.go("Folders").link("Verge lighting").click();
     ilse.page().getByLabel("Publications kept").waitFor();
     take(ilse, "folder");
