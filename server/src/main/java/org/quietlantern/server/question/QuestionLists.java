@@ -9,9 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.quietlantern.core.question.Place;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.catalogue.Publications;
@@ -217,32 +215,31 @@ public class QuestionLists {
     return Place.read(row.place()).orElseThrow();
   }
 
-  /** What places are called, asked for all of them at once. */
+  /** What places are called, asked for all of a kind at once. */
   private Map<Place, String> places(Member who, List<Place> places) {
-    Map<Place.Kind, Set<String>> asked =
-        places.stream()
-            .collect(
-                Collectors.groupingBy(
-                    Place::kind, Collectors.mapping(Place::id, Collectors.toSet())));
-    Map<Place.Kind, Function<Set<String>, Map<String, String>>> by =
-        Map.of(
-            Place.Kind.SHEET, ids -> trail.spoken(who, ids),
-            Place.Kind.FOLDER, ids -> folders.names(who, ids),
-            Place.Kind.SEARCH, ids -> searches.names(who, ids),
-            Place.Kind.ALERT, ids -> alerts.names(who, ids),
-            Place.Kind.PUBLICATION, ids -> titles(who, ids));
     Map<Place, String> names = new HashMap<>();
-    Map<Place.Kind, Map<String, String>> known = new HashMap<>();
-    asked.forEach(
-        (kind, ids) ->
-            Optional.ofNullable(by.get(kind)).ifPresent(of -> known.put(kind, of.apply(ids))));
-    for (Place place : places) {
-      Stream.ofNullable(known.get(place.kind()))
-          .map(of -> of.get(place.id()))
-          .filter(Objects::nonNull)
-          .forEach(name -> names.put(place, name));
-    }
+    places.stream()
+        .collect(Collectors.groupingBy(Place::kind))
+        .forEach(
+            (kind, some) -> {
+              Map<String, String> known =
+                  names(who, kind, some.stream().map(Place::id).collect(Collectors.toSet()));
+              some.stream()
+                  .filter(place -> known.containsKey(place.id()))
+                  .forEach(place -> names.put(place, known.get(place.id())));
+            });
     return names;
+  }
+
+  private Map<String, String> names(Member who, Place.Kind kind, Set<String> ids) {
+    return switch (kind) {
+      case SHEET -> trail.spoken(who, ids);
+      case FOLDER -> folders.names(who, ids);
+      case SEARCH -> searches.names(who, ids);
+      case ALERT -> alerts.names(who, ids);
+      case PUBLICATION -> titles(who, ids);
+      case ROUND -> Map.of();
+    };
   }
 
   private Map<String, String> titles(Member who, Set<String> ids) {

@@ -3,7 +3,7 @@ package org.quietlantern.server.question;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.function.Predicate;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.question.Place;
 import org.quietlantern.server.action.Audience;
@@ -147,7 +147,8 @@ public class Questions implements CommandKinds {
   private List<Member> librarians(Member who) {
     List<Member> others =
         groups.members(who.group()).stream()
-            .filter(one -> one.id() != who.id() && answersForGroup(one))
+            .filter(answering(who.group()))
+            .filter(one -> one.id() != who.id())
             .toList();
     if (others.isEmpty()) {
       throw Refusal.unusable("to", "The group has no librarian but you; ask a member.");
@@ -155,14 +156,15 @@ public class Questions implements CommandKinds {
     return others;
   }
 
-  /** Whether somebody is the group's librarian; its coordinators are where nobody is. */
-  boolean answersForGroup(Member member) {
-    List<String> librarians = groups.settings(member.group()).librarians();
-    return librarians.isEmpty() ? member.coordinates() : librarians.contains(member.pid());
+  /** Who is the group's librarian; its coordinators are where nobody is. */
+  private Predicate<Member> answering(int group) {
+    List<String> librarians = groups.settings(group).librarians();
+    return member ->
+        librarians.isEmpty() ? member.coordinates() : librarians.contains(member.pid());
   }
 
   QuestionMapper.Reader reader(Member who) {
-    return new QuestionMapper.Reader(who.group(), who.id(), answersForGroup(who));
+    return new QuestionMapper.Reader(who.group(), who.id(), answering(who.group()).test(who));
   }
 
   /** What is shown has to be there for both. */
@@ -229,12 +231,11 @@ public class Questions implements CommandKinds {
 
   /** Everybody of the two sides but who acts. */
   private List<Member> others(Member who, QuestionMapper.Row row) {
+    Predicate<Member> asked =
+        row.asked() == null ? answering(who.group()) : one -> one.id() == row.asked();
     return groups.members(who.group()).stream()
+        .filter(asked.or(one -> one.id() == row.askedBy()))
         .filter(one -> one.id() != who.id())
-        .filter(
-            one ->
-                one.id() == row.askedBy()
-                    || (row.asked() == null ? answersForGroup(one) : one.id() == row.asked()))
         .toList();
   }
 
@@ -305,6 +306,6 @@ public class Questions implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return Stream.<CommandKind<?, ?>>of(ask, answer, close, open).toList();
+    return List.of(ask, answer, close, open);
   }
 }
