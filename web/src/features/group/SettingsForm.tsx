@@ -44,7 +44,7 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
           {here.members
             .filter((one) => one.role !== 'guest')
             .map((one) => (
-              <label key={one.id} className="flex items-baseline gap-2 py-0.5">
+              <label key={one.id} className="flex min-h-[28px] items-center gap-2">
                 <input
                   type="checkbox"
                   checked={wanted.librarians.includes(one.id)}
@@ -55,7 +55,7 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
             ))}
         </div>
       </fieldset>
-      <label className="mt-3 flex items-baseline gap-2">
+      <label className="mt-2 flex min-h-[28px] items-center gap-2">
         <input
           type="checkbox"
           checked={wanted.membersInvite}
