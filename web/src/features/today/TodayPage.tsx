@@ -25,7 +25,8 @@ export function TodayPage() {
   if (!month.data || !waits.data || !done.data || !toCheck.data || !tasks.data || !asked.data)
     return <Waiting what="today" />;
   return (
-    <div className="h-full overflow-y-auto">
+    // Below its last line is room for what the foot of the page tells.
+    <div className="h-full overflow-y-auto pb-16">
       <title>Today · Quiet Lantern</title>
       <section
         aria-label="This month"

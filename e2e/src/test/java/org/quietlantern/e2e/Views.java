@@ -121,6 +121,8 @@ final class Views {
     sound(ilse, scheme);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
+    // What was told at the foot may lie over the last lines of a page.
+    ilse.exactly("Close").click();
     ilse.go("Today").link("All that was done").click();
     ilse.exactly("Earlier ones").waitFor();
     sound(ilse, scheme);
