@@ -106,25 +106,32 @@ final class Person implements AutoCloseable {
             AriaRole.LINK,
             new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")));
     ways.first().waitFor();
-    // All of one moment: the list of a search before may still be there.
-    Object links = ways.evaluateAll("links => links.map(link => link.getAttribute('href'))");
-    List<String> found =
-        ((List<?>) links)
-            .stream().map(link -> String.valueOf(link).replaceAll(".*/p/|/text$", "")).toList();
-    String one =
-        lantern.query(
-            "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
-                + " where pid in ('%s') and c->>'open' = 'true'"
-                    .formatted(String.join("','", found))
-                + " and c->>'address' like '%/text.html' and fields->>'kind' = 'ARTICLE'"
-                + " and fields->>'abstractText' <> ''"
-                + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61"
-                + " not in (7, 13, 19, 29, 37, 43) order by id limit 1");
-    page.locator("a[href$='/p/" + one + "/text']").first().click();
+    // The list of a search before may still be there: what is gone by now is looked for again.
+    Locator way = page.locator("a[href$='/p/" + onePage(ways) + "/text']").first();
+    for (int look = 0; way.count() == 0 && look < 10; look++) {
+      page.waitForTimeout(300);
+      way = page.locator("a[href$='/p/" + onePage(ways) + "/text']").first();
+    }
+    way.click();
     Locator text =
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Text").setExact(true));
     text.getByRole(AriaRole.HEADING).first().waitFor();
     return text;
+  }
+
+  /** The first of some works that has an open page, all of one moment. */
+  private String onePage(Locator ways) {
+    Object links = ways.evaluateAll("links => links.map(link => link.getAttribute('href'))");
+    List<String> found =
+        ((List<?>) links)
+            .stream().map(link -> String.valueOf(link).replaceAll(".*/p/|/text$", "")).toList();
+    return lantern.query(
+        "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
+            + " where pid in ('%s') and c->>'open' = 'true'".formatted(String.join("','", found))
+            + " and c->>'address' like '%/text.html' and fields->>'kind' = 'ARTICLE'"
+            + " and fields->>'abstractText' <> ''"
+            + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61"
+            + " not in (7, 13, 19, 29, 37, 43) order by id limit 1");
   }
 
   Locator text(String text) {
