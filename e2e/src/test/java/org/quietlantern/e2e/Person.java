@@ -106,6 +106,11 @@ final class Person implements AutoCloseable {
             AriaRole.LINK,
             new Page.GetByRoleOptions().setName(Pattern.compile("^open to all: open copy")));
     ways.first().waitFor();
+    PlaywrightAssertions.assertThat(
+            page.getByLabel("Result", new Page.GetByLabelOptions().setExact(true))
+                .getByRole(AriaRole.STATUS)
+                .first())
+        .hasText(Pattern.compile("^[\\d,]+ publications?$"));
     // The list of a search before may still be there: what is gone by now is looked for again.
     Locator way = page.locator("a[href$='/p/" + onePage(ways) + "/text']").first();
     for (int look = 0; way.count() == 0 && look < 10; look++) {
