@@ -43,6 +43,7 @@ export { keepFocus } from './keepFocus';
 export { Sentences } from './Sentences';
 export { ListPane } from './ListPane';
 export { OrderChoice } from './OrderChoice';
+export { ZoneInput } from './ZoneInput';
 export { PageLinks } from './PageLinks';
 export { PublicationRow } from './PublicationRow';
 export { TwoPanes } from './TwoPanes';

@@ -1,9 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import type { Schema } from '../../api';
-import { Failed } from '../../ui';
+import { Failed, ZoneInput } from '../../ui';
 import { useOwnSettings, useSetOwn } from './api';
-
-const ZONES = Intl.supportedValuesOf('timeZone');
 
 /** When the letter of the day comes, and where one's days begin. */
 export function Letters() {
@@ -51,20 +49,13 @@ function LettersForm({ settings }: { settings: Schema['AccountSettings'] }) {
         </label>
         <label>
           in{' '}
-          <input
-            required
-            list="own-zones"
+          <ZoneInput
             className="field w-56 max-w-full"
             aria-label="Time zone"
             value={zone}
-            onChange={(event) => setZone(event.target.value)}
+            onChange={setZone}
           />
         </label>
-        <datalist id="own-zones">
-          {ZONES.map((one) => (
-            <option key={one} value={one} />
-          ))}
-        </datalist>
         <button type="submit" className="act act-main" disabled={isSo || set.isPending}>
           Set it so
         </button>

@@ -1,11 +1,9 @@
 import { useState, type FormEvent } from 'react';
 import type { Schema } from '../../api';
-import { ChoiceField } from '../../ui';
+import { ChoiceField, NameField, ZoneInput } from '../../ui';
 import { useLimitSets } from '../search';
 import { useHere } from '../session';
 import { useSetGroup } from './settingsApi';
-
-const ZONES = Intl.supportedValuesOf('timeZone');
 
 /** What coordinators set for the whole group. */
 export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }) {
@@ -26,18 +24,16 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
   };
   return (
     <form onSubmit={submit} className="max-w-[36rem]">
-      <Line label="Name" value={wanted.name} onChange={(name) => change({ name })} />
-      <Line
-        label="Time zone in which its days begin"
-        value={wanted.zone}
-        list="zones"
-        onChange={(zone) => change({ zone })}
-      />
-      <datalist id="zones">
-        {ZONES.map((zone) => (
-          <option key={zone} value={zone} />
-        ))}
-      </datalist>
+      <NameField value={wanted.name} onChange={(name) => change({ name })} />
+      <label className="mt-3 block">
+        <span className="small-head">Time zone in which its days begin</span>
+        <ZoneInput
+          maxLength={120}
+          className="field block w-full"
+          value={wanted.zone}
+          onChange={(zone) => change({ zone })}
+        />
+      </label>
       <fieldset className="mt-3">
         <legend className="small-head">Asked about searching (the group’s librarian)</legend>
         <div className="flex flex-wrap gap-x-5">
@@ -94,31 +90,5 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
         </p>
       )}
     </form>
-  );
-}
-
-function Line({
-  label,
-  value,
-  list,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  list?: string;
-  onChange: (value: string) => void;
-}) {
-  return (
-    <label className="mt-3 block">
-      <span className="small-head">{label}</span>
-      <input
-        required
-        maxLength={120}
-        list={list}
-        className="field block w-full"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </label>
   );
 }

@@ -30,7 +30,7 @@ export function AskDialog({ seen, onClose }: { seen: Seen; onClose: () => void }
     <DialogForm
       title={answers ? 'Answer with this sheet' : 'Ask a colleague'}
       act={answers ? 'Answer' : 'Ask'}
-      disabled={ask.isPending || answer.isPending || !text.trim() || (!answers && !name)}
+      disabled={ask.isPending || answer.isPending || !text.trim()}
       error={ask.error ?? answer.error}
       onSubmit={submit}
       onClose={onClose}

@@ -78,6 +78,14 @@ public class Groups {
         .orElseThrow(Refusal::unknown);
   }
 
+  /** Whether nobody else coordinates the group of a member who does. */
+  @Transactional(readOnly = true)
+  public boolean isLastCoordinator(Member member) {
+    return member.coordinates()
+        && members(member.group()).stream()
+            .noneMatch(one -> one.id() != member.id() && one.coordinates());
+  }
+
   /** Members of all groups, for work that is done for all of them. */
   @Transactional(readOnly = true)
   public List<Member> everybody() {

@@ -92,10 +92,7 @@ public class Memberships implements CommandKinds {
 
   /** A group keeps a coordinator (R2). */
   private void refuseLast(Member member) {
-    boolean others =
-        groups.members(member.group()).stream()
-            .anyMatch(one -> one.id() != member.id() && one.coordinates());
-    if (member.coordinates() && !others) {
+    if (groups.isLastCoordinator(member)) {
       throw Refusal.conflict(
           "last-coordinator", "A group keeps a coordinator; make somebody else one first.");
     }

@@ -29,10 +29,7 @@ class Leaving {
 
   private void leave(Member member) {
     boolean others = groups.members(member.group()).size() > 1;
-    boolean coordinated =
-        groups.members(member.group()).stream()
-            .anyMatch(one -> one.id() != member.id() && one.coordinates());
-    if (others && member.coordinates() && !coordinated) {
+    if (others && groups.isLastCoordinator(member)) {
       throw Refusal.conflict(
           "last-coordinator",
           "“%s” would be left without a coordinator; somebody else has to be one first."

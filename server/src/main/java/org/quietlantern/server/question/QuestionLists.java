@@ -130,7 +130,7 @@ public class QuestionLists {
     Page<QuestionMapper.Row> page = Page.of(mapper.page(reader, of, begin, A_PAGE + 1), A_PAGE);
     QuestionMapper.Counts counts = mapper.counts(reader);
     return new QuestionsPage(
-        shown(who, page.rows()),
+        shown(who, page.rows(), groups.names(who.group())),
         counts.waiting(),
         counts.open(),
         counts.ended(),
@@ -151,7 +151,7 @@ public class QuestionLists {
             who, words.stream().map(QuestionMapper.Word::q).filter(Objects::nonNull).toList());
     Map<Integer, String> names = groups.names(who.group());
     return new QuestionWhole(
-        shown(who, List.of(row)).get(0),
+        shown(who, List.of(row), names).get(0),
         words.stream()
             .map(
                 word ->
@@ -177,9 +177,9 @@ public class QuestionLists {
     return names.getOrDefault(id, "a former member");
   }
 
-  private List<QuestionLine> shown(Member who, List<QuestionMapper.Row> rows) {
+  private List<QuestionLine> shown(
+      Member who, List<QuestionMapper.Row> rows, Map<Integer, String> names) {
     Map<Place, String> places = places(who, rows.stream().map(QuestionLists::place).toList());
-    Map<Integer, String> names = groups.names(who.group());
     return rows.stream().map(row -> shown(who, row, places, names)).toList();
   }
 
