@@ -11,7 +11,7 @@ import {
   RequestsPage,
   SourcesPage,
 } from '../features/catalogue';
-import { FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
+import { BinPage, FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
 import { NotesPage } from '../features/margin';
@@ -85,6 +85,7 @@ export const router = createBrowserRouter([
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'folders', element: <FoldersPage /> },
+      { path: 'bin', element: <BinPage /> },
       { path: 'f/:id', element: <FolderPage /> },
       { path: 'f/:id/people', element: <FolderPeoplePage /> },
       { path: 'alerts', element: <AlertsPage /> },

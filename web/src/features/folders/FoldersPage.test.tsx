@@ -10,7 +10,6 @@ it('makes a folder with its undo beside it, and keeps what is typed meanwhile', 
   const tell = vi.fn();
   const asked = serve({
     'GET /folders': [],
-    'GET /bin': [],
     'GET /searches/to-check': [],
     'POST /folders': { id: 'f1', name: 'Owls' },
   });

@@ -6,7 +6,6 @@ import { Title } from '../help';
 import { ToCheck } from '../saved';
 import { mayWrite, useHere } from '../session';
 import { useAddFolder, useFolders } from '../keeping';
-import { Bin } from './Bin';
 
 export function FoldersPage() {
   const here = useHere();
@@ -59,7 +58,12 @@ export function FoldersPage() {
             </Link>{' '}
             <span className="text-soft">what was written at passages of texts</span>
           </p>
-          <Bin />
+          <p className="mt-1">
+            <Link className="act" to={`/g/${here.id}/bin`}>
+              Bin
+            </Link>{' '}
+            <span className="text-soft">what ended or was taken out, for thirty days</span>
+          </p>
         </>
       )}
     </div>

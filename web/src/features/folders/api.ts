@@ -51,12 +51,31 @@ export function useItems(group: string, folder: Schema['FolderView']) {
   };
 }
 
-/** What ended in the group and can be brought back. */
-export function useBin(group: string) {
+/** What lies in the bin, from a line on. */
+export function useBin(group: string, from: number) {
   return useQuery({
-    queryKey: [...keys.folders(group), 'bin'],
+    queryKey: [...keys.folders(group), 'bin', from],
     queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/bin', { params: { path: { group } }, signal })),
+      body(
+        await api.GET('/api/groups/{group}/bin', {
+          params: { path: { group }, query: { from } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** The publications that were taken out by an act and are not back. */
+export function useTakenOut(group: string, out: string) {
+  return useQuery({
+    queryKey: [...keys.folders(group), 'bin', 'out', out],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/bin/{out}/publications', {
+          params: { path: { group, out } },
+          signal,
+        }),
+      ),
   });
 }
 

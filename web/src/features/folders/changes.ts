@@ -134,3 +134,18 @@ export function useBringBack(group: string) {
     (back) => `“${back.name}” is back.`,
   );
 }
+
+/** Puts back what was taken out by an act; without ids all of it. */
+export function usePutBack(group: string, out: string) {
+  return useAct(
+    group,
+    async (publications: string[] | null, header) =>
+      body(
+        await api.POST('/api/groups/{group}/bin/{out}/publications/back', {
+          params: { path: { group, out }, header },
+          body: { publications },
+        }),
+      ),
+    (back) => `${counted(back.publications, 'publication')} back in ${back.folder}.`,
+  );
+}

@@ -1,3 +1,4 @@
+export { BinPage } from './BinPage';
 export { FolderPage } from './FolderPage';
 export { FoldersPage } from './FoldersPage';
 export { FolderPeoplePage } from './FolderPeoplePage';

@@ -16,6 +16,16 @@ export const FOLDERS: Record<string, HelpOf> = {
     ],
     words: ['pile', 'keep', 'note', 'stable link'],
   },
+  bin: {
+    title: 'The bin',
+    path: 'bin',
+    says: [
+      'A folder or a saved search that ended, and publications that were taken out of a folder, lie in the bin for thirty days. Whoever may change the folder brings them back as they were: with dates, with what was said when they were kept, and in their place in the order by hand.',
+      'What was taken out together comes back together, or one by one. What somebody kept again meanwhile is not in the bin any more.',
+      'A search comes back without its alert. After thirty days an act is taken back from the activity only, by whoever did it.',
+    ],
+    words: ['pile', 'keep'],
+  },
   people: {
     title: 'Who sees a folder',
     path: 'folders',

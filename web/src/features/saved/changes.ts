@@ -17,6 +17,18 @@ export function useSearchChanges(group: string, search: string) {
       (saved) => `“${saved.name}” stands in ${saved.folder.name} now.`,
       { quiet: true },
     ),
+    copy: useAct(
+      group,
+      async (to: { name: string; folder: string }, header) =>
+        body(
+          await api.POST('/api/groups/{group}/searches/{search}/copies', {
+            params: { path, header },
+            body: to,
+          }),
+        ),
+      (saved) => `“${saved.name}” in ${saved.folder.name} is a copy.`,
+      { quiet: true },
+    ),
     end: useAct(
       group,
       async (_: null, header) =>

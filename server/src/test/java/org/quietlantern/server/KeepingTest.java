@@ -207,7 +207,7 @@ class KeepingTest {
     UUID ended = UUID.randomUUID();
     assertThat(end(outer, ended).status()).isEqualTo(200);
     assertThat(kim.get("/folders/" + outer).type()).isEqualTo("ended");
-    assertThat(kim.get("/bin").ok().get(0).get("name").asString()).isEqualTo("Outer");
+    assertThat(kim.get("/bin").ok().get("lines").get(0).get("name").asString()).isEqualTo("Outer");
     String again = group.folder("Outer");
     assertThat(undo(kaja, ended).type()).as("its name is taken").isEqualTo("folder-there");
     end(again, UUID.randomUUID());

@@ -1,12 +1,8 @@
 package org.quietlantern.server.folder;
 
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -21,11 +17,10 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Folders and what is in them are named anew, moved, taken out and ended. What ended stays as it
- * was and can be brought back.
+ * was and can be brought back ({@link Bin}).
  */
 @Service
 public class FolderChanges implements CommandKinds {
@@ -52,12 +47,6 @@ public class FolderChanges implements CommandKinds {
   private final CommandKind<SavedSearch, SearchBefore> changeSearch =
       new CommandKind<>("search.change", SavedSearch.class, SearchBefore.class, this::rename);
 
-  private final CommandKind<Ended, BroughtBack> bringBack =
-      CommandKind.of("bin.back", Ended.class, BroughtBack.class, this::endAgain);
-
-  /** Something that ended; {@code kind} is {@code folder} or {@code search}. */
-  public record Ended(String kind, String id, String name, Instant at) {}
-
   /**
    * What a folder shall be.
    *
@@ -78,9 +67,6 @@ public class FolderChanges implements CommandKinds {
   record ItemsBefore(List<Items.Taken> taken) {}
 
   record SearchBefore(String search, String name, int folder) {}
-
-  /** {@code folder}: its row number, for a folder. */
-  record BroughtBack(String id, @Nullable Integer folder, Instant ended) {}
 
   FolderChanges(
       FolderMapper mapper,
@@ -209,54 +195,8 @@ public class FolderChanges implements CommandKinds {
         .about(Subject.Of.SEARCH, List.of(pid));
   }
 
-  /** What ended in the group and can be brought back, the last first. */
-  @Transactional(readOnly = true)
-  public List<Ended> bin(Member who) {
-    Stream<Ended> ofFolders =
-        mapper.ended(who.id()).stream().map(f -> new Ended("folder", f.pid(), f.name(), f.ended()));
-    Stream<Ended> ofSearches =
-        searches.ended(who.id()).stream()
-            .map(s -> new Ended("search", s.pid(), s.name(), s.ended()));
-    return Stream.concat(ofFolders, ofSearches)
-        .sorted(Comparator.comparing(Ended::at).reversed())
-        .toList();
-  }
-
-  /** Brings something back that ended; a search comes back without its alert. */
-  public Ended bringBack(Member who, UUID command, String id) {
-    return commands.run(who, command, bringBack, () -> broughtBack(who, id));
-  }
-
-  private CommandResult<Ended, BroughtBack> broughtBack(Member who, String id) {
-    Ended ended =
-        bin(who).stream()
-            .filter(one -> one.id().equals(id))
-            .findFirst()
-            .orElseThrow(Refusal::unknown);
-    if (ended.kind().equals("search")) {
-      saved.bringBack(who, id);
-      return CommandResult.of(ended, new BroughtBack(id, null, ended.at()))
-          .changing(Subject.Of.SEARCH, id);
-    }
-    Optional<FolderMapper.Ended> folder =
-        mapper.ended(who.id()).stream().filter(one -> one.pid().equals(id)).findFirst();
-    int row = folder.orElseThrow().id();
-    folders.requireEdit(who, row);
-    restoreFolder(who, row);
-    return CommandResult.of(ended, new BroughtBack(id, row, ended.at()))
-        .changing(Subject.Of.FOLDER, id);
-  }
-
-  private String endAgain(BroughtBack before) {
-    if (before.folder() == null) {
-      searches.end(before.id(), before.ended());
-    } else {
-      mapper.end(before.folder(), before.ended());
-    }
-    return "";
-  }
-
-  private void restoreFolder(Member who, int folder) {
+  /** Lets a folder (row number) be there again, as a part of a command. */
+  void restoreFolder(Member who, int folder) {
     mapper.liftOut(folder);
     if (mapper.end(folder, null) == 0) {
       throw Folders.nameTaken(mapper.place(folder).name());
@@ -266,7 +206,7 @@ public class FolderChanges implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return List.of(change, end, takeOut, changeSearch, bringBack);
+    return List.of(change, end, takeOut, changeSearch);
   }
 
   private String rename(Member who, UUID command, FolderBefore before) {

@@ -128,19 +128,6 @@ class FolderController {
     return whole.copy(me, command, folder, body.name());
   }
 
-  /** What ended in the group and can be brought back. */
-  @GetMapping("/bin")
-  List<FolderChanges.Ended> bin(Member me) {
-    return changes.bin(me);
-  }
-
-  /** Brings back a folder or saved search that ended. */
-  @PostMapping("/bin/{ended}/back")
-  FolderChanges.Ended bringBack(
-      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String ended) {
-    return changes.bringBack(me, command, ended);
-  }
-
   /**
    * A folder with all ids and the first rows; {@code folder-order}: {@code kept}, {@code hand},
    * {@code who}, {@code title}, {@code published} or {@code cited}, with {@code -} in front the
@@ -275,6 +262,16 @@ class FolderController {
       @PathVariable String search,
       @RequestBody ChangedSearch body) {
     return changes.changeSearch(me, command, search, body.name(), body.folder());
+  }
+
+  /** Saves what a saved search is now once more, under a name in a folder. */
+  @PostMapping("/searches/{search}/copies")
+  SavedSearch copySearch(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String search,
+      @RequestBody ChangedSearch body) {
+    return searches.copy(me, command, search, body.folder(), body.name());
   }
 
   /** One saved search, as its last revision has it. */

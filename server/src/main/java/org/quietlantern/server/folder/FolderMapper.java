@@ -413,28 +413,11 @@ interface FolderMapper {
   @Delete("delete from folder where id = #{folder}")
   void remove(int folder);
 
-  record Ended(int id, String pid, String name, Instant ended) {}
-
-  @Select(
-      """
-      select f.id, f.pid, f.name, f.ended
-      from folder f join folders_of(#{membership}) v on v.folder = f.id
-      where f.owner is null and f.ended is not null and f.merged is null
-      order by f.ended desc, f.id desc
-      """)
-  List<Ended> ended(int membership);
-
   @Select("select ended is null from folder where id = #{folder}")
   boolean isThere(int folder);
 
   /** A folder, or the one that it went into; null where that is no more. */
-  @Select(
-      """
-      with recursive way as (
-        select id, merged, ended from folder where id = #{folder}
-        union select f.id, f.merged, f.ended from folder f join way w on f.id = w.merged)
-      select id from way where ended is null
-      """)
+  @Select("select living_folder(#{folder})")
   Integer living(int folder);
 
   /** Whether a folder in which a member may do something holds a work, or one merged into it. */
@@ -457,13 +440,13 @@ interface FolderMapper {
   void liftOut(int folder);
 
   /** {@code into}: the folder into which another one went, if it did. */
-  record Gone(String name, @Nullable String into, @Nullable String intoName) {}
+  record Gone(String name, Instant ended, @Nullable String into, @Nullable String intoName) {}
 
   /** A folder that ended and that the member might see; null where there is none. */
   @Select(
       """
       with seen as materialized (select * from folders_of(#{membership}))
-      select f.name, t.pid as into, t.name as into_name
+      select f.name, f.ended, t.pid as into, t.name as into_name
       from folder f join seen v on v.folder = f.id
       left join (select t.* from folder t join seen on seen.folder = t.id) t on t.id = f.merged
       where f.pid = #{pid} and f.owner is null and f.ended is not null

@@ -234,16 +234,18 @@ public class Folders implements CommandKinds {
   /** Of one that ended it is said what became of it. */
   private Refusal unknown(Member who, String folder) {
     return Optional.ofNullable(mapper.gone(who.id(), folder))
-        .map(Folders::gone)
+        .map(this::gone)
         .orElseGet(Refusal::unknown);
   }
 
-  private static Refusal gone(FolderMapper.Gone gone) {
+  private Refusal gone(FolderMapper.Gone gone) {
     return gone.into() == null
         ? new Refusal(
             HttpStatus.GONE,
             "ended",
-            "The folder “%s” lies in the bin, from which it can be brought back."
+            (gone.ended().isAfter(calendar.now().minus(Bin.LIES))
+                    ? "The folder “%s” lies in the bin, from which it can be brought back."
+                    : "The folder “%s” has ended.")
                 .formatted(gone.name()))
         : new Refusal(
             HttpStatus.GONE,

@@ -40,6 +40,9 @@ public class Items {
       @Nullable Integer reason,
       @Nullable Integer event) {}
 
+  /** What was put back, for taking it out again; row numbers, {@code reasons}: those added. */
+  record Returned(int folder, int publication, List<Integer> reasons) {}
+
   /** A reason as it was given; row numbers. */
   public record ReasonKept(
       int id, int membership, @Nullable Integer step, String text, Instant at) {}
@@ -213,7 +216,7 @@ public class Items {
    * Puts back what was taken out, with dates, steps and reasons as they were; into the folder that
    * the first one went into, where it did.
    */
-  public void putBack(Taken taken) {
+  public Returned putBack(Taken taken) {
     Integer folder = mapper.living(taken.folder());
     if (folder == null) {
       throw Folders.isNoMore(taken.folderName());
@@ -223,11 +226,20 @@ public class Items {
     if (held == null && taken.place() != null && folder == taken.folder()) {
       mapper.placeAt(item, taken.place());
     }
+    List<Integer> reasons = new ArrayList<>();
     for (ReasonKept reason : taken.reasons()) {
       if (!mapper.gaveReason(item, reason.membership(), reason.text())) {
         mapper.restoreReason(item, reason);
+        reasons.add(reason.id());
       }
     }
+    return new Returned(folder, taken.publication(), reasons);
+  }
+
+  /** Takes out again what was put back, and nothing that was there or came since. */
+  void takeAgain(Returned returned) {
+    returned.reasons().forEach(reason -> mapper.removeReasonIn(returned.folder(), reason));
+    mapper.removeItem(returned.folder(), returned.publication());
   }
 
   /**

@@ -191,15 +191,4 @@ interface SavedSearchMapper {
           where t.folder = s.folder and t.ended is null and lower(t.name) = lower(s.name)))
       """)
   int end(String pid, Instant ended);
-
-  /** Ended ones in folders that a member may see, the last first. */
-  @Select(
-      """
-      select s.pid, s.name, s.ended
-      from saved_search s join folders_of(#{membership}) v on v.folder = s.folder
-      where s.ended is not null order by s.ended desc, s.id desc
-      """)
-  List<Ended> ended(int membership);
-
-  record Ended(String pid, String name, Instant ended) {}
 }

@@ -43,11 +43,15 @@ public class SavedSearches implements CommandKinds {
 
   private final CommandKind<SavedSearch, Before> save =
       new CommandKind<>("search.save", SavedSearch.class, Before.class, this::takeBack);
+  private final CommandKind<SavedSearch, Before> copy =
+      new CommandKind<>("search.copy", SavedSearch.class, Before.class, this::takeBack);
 
   /** The revision in force of a saved search, for those who watch it. Row numbers. */
   public record Watched(int revision, int folder, String pid, String name, Strategy strategy) {}
 
   record Before(String search) {}
+
+  private record Copied(Strategy strategy, Answer answer) {}
 
   SavedSearches(
       SavedSearchMapper mapper,
@@ -76,6 +80,26 @@ public class SavedSearches implements CommandKinds {
         save,
         () -> matching.search(who, strategy, Ordering.RELEVANCE, 0),
         answer -> make(who, folders.idToEdit(who, folder), cleaned(name), strategy, answer));
+  }
+
+  /** Saves what a saved search is now under another name, or in another folder. */
+  public SavedSearch copy(Member who, UUID command, String of, String folder, String name) {
+    return commands.run(
+        who,
+        command,
+        copy,
+        () -> {
+          Strategy strategy = watched(who, of).strategy();
+          return new Copied(strategy, matching.search(who, strategy, Ordering.RELEVANCE, 0));
+        },
+        copied ->
+            make(
+                    who,
+                    folders.idToEdit(who, folder),
+                    cleaned(name),
+                    copied.strategy(),
+                    copied.answer())
+                .about(Subject.Of.SEARCH, List.of(of)));
   }
 
   /** A name as it is kept; refused where it is empty or too long. */
@@ -189,7 +213,7 @@ public class SavedSearches implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return List.of(save);
+    return List.of(save, copy);
   }
 
   private String takeBack(Member who, UUID command, Before before) {

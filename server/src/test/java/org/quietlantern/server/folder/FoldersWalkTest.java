@@ -130,18 +130,34 @@ class FoldersWalkTest {
         return after;
       }
     } else if (which < 84) {
-      JsonNode bin = client(member).get("/bin").ok();
+      JsonNode bin = client(member).get("/bin").ok().get("lines");
       if (!bin.isEmpty()) {
-        String back = bin.get(random.nextInt(bin.size())).get("id").asString();
-        give(member, "POST", "/bin/" + back + "/back", Map.of(), Set.of(back));
-        Shelf after = read();
-        assertThat(after.without(Set.of(back))).as(when + ": back").isEqualTo(before);
-        return after;
+        return bringBack(before, when, member, bin.get(random.nextInt(bin.size())));
       }
     } else if (!done.isEmpty()) {
       return undo(before, when);
     }
     return check(before, when + ": nothing", one, before.in(one));
+  }
+
+  private Shelf bringBack(Shelf before, String when, int member, JsonNode line) {
+    String id = line.get("id").asString();
+    if (line.get("kind").asString().equals("folder")) {
+      give(member, "POST", "/bin/" + id + "/back", Map.of(), Set.of(id));
+      Shelf after = read();
+      assertThat(after.without(Set.of(id))).as(when + ": back").isEqualTo(before);
+      return after;
+    }
+    String folder = line.at("/folder/id").asString();
+    JsonNode out = client(member).get("/bin/" + id + "/publications").ok();
+    assertThat(out.size()).as(when + ": counted").isEqualTo(line.get("publications").asInt());
+    List<String> back = some(out.findValuesAsString("id"));
+    Map<String, Object> body = Map.of("publications", back);
+    boolean given = give(member, "POST", "/bin/" + id + "/publications/back", body, Set.of(folder));
+    Set<String> holds = given ? union(before.in(folder), back) : before.in(folder);
+    Shelf after = check(before, when + ": put back", folder, holds);
+    assertThat(given).isEqualTo(!back.isEmpty());
+    return after;
   }
 
   /** Only folders that the act was about differ; after one that was refused none does. */

@@ -25,6 +25,7 @@ public final class World {
           "set",
           "note",
           "ended",
+          "out",
           "invitation",
           "question",
           "task");
@@ -88,6 +89,7 @@ public final class World {
     String ended = group.search(folder, "Ended", "bat").get("id").asString();
     client.write("DELETE", "/searches/" + ended, Map.of(), UUID.randomUUID()).ok();
     values.put("ended", ended);
+    values.put("out", takenOut(client, folder, group.find("moth").get(1)));
     values.put("n", "1");
     values.put(
         "note",
@@ -144,6 +146,16 @@ public final class World {
         .skip(which)
         .findFirst()
         .orElseThrow();
+  }
+
+  /** The act by which something was taken out of a folder. */
+  private static String takenOut(Client client, String folder, String publication) {
+    List<String> one = List.of(publication);
+    String path = "/folders/" + folder + "/items";
+    client.post(path, Map.of("publications", one, "note", "")).ok();
+    UUID act = UUID.randomUUID();
+    client.write("DELETE", path, Map.of("publications", one), act).ok();
+    return act.toString();
   }
 
   private static String email(Client who) {
@@ -362,6 +374,9 @@ public final class World {
               .ok()
               .at("/question/version")
               .asInt());
+    }
+    if (endpoint.path().contains("/bin/")) {
+      body.remove("publications");
     }
     if (endpoint.path().endsWith("/accounts/state")) {
       body.put("email", email(group.client(1)));
