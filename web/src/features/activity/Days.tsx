@@ -2,6 +2,7 @@ import type { Schema } from '../../api';
 import { Act, clock, day, dayOf } from '../../ui';
 import { useHere } from '../session';
 import { useUndoOf } from './api';
+import { Changed } from './Changed';
 import { Deed } from './Deed';
 
 type Line = Schema['ActivityLine'];
@@ -34,6 +35,7 @@ export function Days({ lines }: { lines: readonly Line[] }) {
                       Undo
                     </Act>
                   )}
+                  <Changed changed={line.changed} />
                 </li>
               ))}
           </ol>

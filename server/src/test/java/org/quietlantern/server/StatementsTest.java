@@ -3,6 +3,7 @@ package org.quietlantern.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -135,6 +136,10 @@ class StatementsTest {
                 .get("id")
                 .asString();
       }
+      UUID out = UUID.randomUUID();
+      String items = "/folders/" + group.folder("Emptied") + "/items";
+      client.post(items, Map.of("publications", found, "note", "")).ok();
+      client.write("DELETE", items, Map.of("publications", found), out).ok();
       // Which texts the group has is kept for a minute.
       client.get("/folders/" + folder).ok();
       values =
@@ -147,6 +152,7 @@ class StatementsTest {
               Map.entry("{round}", round),
               Map.entry("{q}", q),
               Map.entry("{note}", note),
+              Map.entry("{out}", out.toString()),
               Map.entry("{publication}", found.get(0)),
               Map.entry("{text}", text),
               Map.entry("{question}", question),

@@ -22,6 +22,7 @@ interface ActionMapper {
       String visibleTo,
       String before,
       String answer,
+      String differences,
       UUID undoneBy) {}
 
   /** Held to the end of the transaction: the numbers of a group's actions are in commit order. */
@@ -31,7 +32,7 @@ interface ActionMapper {
   @Select(
       """
       select no, command, grp, membership, what, changes, about, visible_to, before::text,
-        answer::text, undone_by
+        answer::text, differences::text, undone_by
       from action where command = #{command}
       """)
   Row find(UUID command);
@@ -39,9 +40,10 @@ interface ActionMapper {
   @Insert(
       """
       insert into action
-        (command, grp, membership, what, changes, about, visible_to, before, answer, at)
+        (command, grp, membership, what, changes, about, visible_to, before, answer, differences, at)
       values (#{row.command}, #{row.grp}, #{row.membership}, #{row.what}, #{row.changes},
-        #{row.about}, #{row.visibleTo}, #{row.before}::jsonb, #{row.answer}::jsonb, #{at})
+        #{row.about}, #{row.visibleTo}, #{row.before}::jsonb, #{row.answer}::jsonb,
+        #{row.differences}::jsonb, #{at})
       """)
   void add(Row row, Instant at);
 
@@ -113,13 +115,14 @@ interface ActionMapper {
       String what,
       String said,
       String[] about,
+      String differences,
       @Nullable UUID undoneBy,
       Instant at) {}
 
   String DONE =
       """
       select no, command, membership, what, coalesce(answer ->> 'mark', '') as said, about,
-        undone_by, at
+        differences::text, undone_by, at
       from action
       where grp = #{group} and what <> all(#{untold}::text[])
         and (visible_to = 'group' or (visible_to <> 'opening' and membership = #{membership})

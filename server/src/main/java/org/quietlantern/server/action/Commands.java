@@ -92,6 +92,7 @@ public class Commands {
             done.audience().word(),
             json.write(done.before()),
             json.write(done.answer()),
+            json.write(done.differences()),
             null));
     return done.answer();
   }
@@ -145,6 +146,7 @@ public class Commands {
             Audience.GROUP.word(),
             "{}",
             "{}",
+            "[]",
             null));
   }
 

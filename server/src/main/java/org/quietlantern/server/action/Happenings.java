@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.quietlantern.core.activity.Difference;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -16,12 +18,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Happenings {
   private final ActionMapper mapper;
+  private final Json json;
 
   /** The number to ask from next time, and the kinds of action since. */
   public record Changes(long latest, List<String> kinds) {}
 
-  Happenings(ActionMapper mapper) {
+  Happenings(ActionMapper mapper, Json json) {
     this.mapper = mapper;
+    this.json = json;
   }
 
   /** Empty while nothing happened since that number. */
@@ -44,6 +48,7 @@ public class Happenings {
    *
    * @param who row number of the membership; absent: the lantern itself
    * @param said which mark it was; empty for everything else
+   * @param differences what of it is told with how it was before
    * @param undone whether it was taken back
    */
   public record Done(
@@ -52,6 +57,7 @@ public class Happenings {
       String what,
       String said,
       List<Subject> about,
+      List<Difference> differences,
       boolean undone,
       Instant at) {}
 
@@ -83,7 +89,7 @@ public class Happenings {
     return told(mapper.done(me.group(), me.id(), untold.toArray(String[]::new), subject, no, most));
   }
 
-  private static List<Done> told(List<ActionMapper.Done> rows) {
+  private List<Done> told(List<ActionMapper.Done> rows) {
     return rows.stream()
         .map(
             row ->
@@ -93,6 +99,7 @@ public class Happenings {
                     row.what(),
                     row.said(),
                     Arrays.stream(row.about()).map(Subject::of).toList(),
+                    List.of(json.read(row.differences(), Difference[].class)),
                     row.undoneBy() != null,
                     row.at()))
         .toList();

@@ -39,10 +39,21 @@ public class Activity {
    * A line.
    *
    * @param id of the command
+   * @param changed what of it was how before; empty where that is not told
    * @param undone whether it was taken back
    * @param undoable whether the reader did it and may try to take it back
    */
-  public record ActivityLine(UUID id, DeedShown deed, boolean undone, boolean undoable) {}
+  public record ActivityLine(
+      UUID id, DeedShown deed, List<DifferenceShown> changed, boolean undone, boolean undoable) {}
+
+  /**
+   * What was changed.
+   *
+   * @param of in words
+   * @param was how it was; empty: nothing
+   * @param is how it is since; empty: nothing
+   */
+  public record DifferenceShown(String of, String was, String is) {}
 
   /**
    * A page, the latest first.
@@ -76,20 +87,27 @@ public class Activity {
     List<Happenings.Done> found = happenings.page(who, Wording.UNTOLD, subject, before, A_PAGE + 1);
     boolean more = found.size() > A_PAGE;
     List<Happenings.Done> done = more ? found.subList(0, A_PAGE) : found;
-    List<DeedShown> shown =
-        naming.shown(
-            who, done.stream().map(one -> deed(one).orElseGet(() -> unnamed(one))).toList());
+    Naming.Told told =
+        naming.told(
+            who,
+            done.stream().map(one -> deed(one).orElseGet(() -> unnamed(one))).toList(),
+            done.stream().map(Happenings.Done::differences).toList());
     List<ActivityLine> lines =
         IntStream.range(0, done.size())
-            .mapToObj(at -> line(who, done.get(at), shown.get(at)))
+            .mapToObj(at -> line(who, done.get(at), told.deeds().get(at), told.changed().get(at)))
             .toList();
     return new ActivityPage(name, lines, more ? done.get(A_PAGE - 1).command() : null);
   }
 
-  private ActivityLine line(Member who, Happenings.Done done, DeedShown deed) {
+  private ActivityLine line(
+      Member who, Happenings.Done done, DeedShown deed, List<DifferenceShown> changed) {
     boolean mine = done.who() != null && done.who() == who.id();
     return new ActivityLine(
-        done.command(), deed, done.undone(), mine && !done.undone() && canBeUndone(done.what()));
+        done.command(),
+        deed,
+        changed,
+        done.undone(),
+        mine && !done.undone() && canBeUndone(done.what()));
   }
 
   private boolean canBeUndone(String what) {

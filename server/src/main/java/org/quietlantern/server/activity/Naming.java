@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.activity.Deed;
+import org.quietlantern.core.activity.Difference;
 import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.catalogue.Publications;
@@ -54,13 +56,26 @@ public class Naming {
     this.questions = questions;
   }
 
+  /** Deeds and what each of them changed, in the order given. */
+  record Told(List<DeedShown> deeds, List<List<Activity.DifferenceShown>> changed) {}
+
   /** In the order given. */
   public List<DeedShown> shown(Member who, List<Deed> deeds) {
+    return told(who, deeds, List.of()).deeds();
+  }
+
+  /** With the names that things have now. */
+  Told told(Member who, List<Deed> deeds, List<List<Difference>> differences) {
     List<Member> members = groups.members(who.group());
     Map<Integer, String> people =
         members.stream().collect(Collectors.toMap(Member::id, Member::name));
+    Set<String> named = ids(deeds, Subject.Of.FOLDER);
+    differences.stream()
+        .flatMap(List::stream)
+        .filter(one -> one.of().names().equals(Subject.Of.FOLDER.word()))
+        .forEach(one -> named.addAll(List.of(one.was(), one.is())));
     Map<Deed.Thing, String> names = new HashMap<>();
-    name(names, Subject.Of.FOLDER, folders.names(who, ids(deeds, Subject.Of.FOLDER)));
+    name(names, Subject.Of.FOLDER, folders.names(who, named));
     name(names, Subject.Of.SEARCH, searches.names(who, ids(deeds, Subject.Of.SEARCH)));
     name(names, Subject.Of.ALERT, alerts.names(who, ids(deeds, Subject.Of.ALERT)));
     name(names, Subject.Of.TASK, tasks.names(who, ids(deeds, Subject.Of.TASK)));
@@ -75,7 +90,24 @@ public class Naming {
             deeds.stream()
                 .flatMap(deed -> deed.publications().stream().limit(NAMED))
                 .collect(Collectors.toSet()));
-    return deeds.stream().map(deed -> shown(deed, people, names, titled)).toList();
+    return new Told(
+        deeds.stream().map(deed -> shown(deed, people, names, titled)).toList(),
+        differences.stream()
+            .map(all -> all.stream().map(one -> shown(one, names)).toList())
+            .toList());
+  }
+
+  private static Activity.DifferenceShown shown(Difference one, Map<Deed.Thing, String> names) {
+    return new Activity.DifferenceShown(
+        one.of().words(), side(one.of(), one.was(), names), side(one.of(), one.is(), names));
+  }
+
+  private static String side(Aspect of, String side, Map<Deed.Thing, String> names) {
+    return side.isEmpty() || of.names().isEmpty()
+        ? side
+        : names.getOrDefault(
+            new Deed.Thing(of.names(), side),
+            of.names().equals(Subject.Of.FOLDER.word()) ? "a folder" : "a former member");
   }
 
   private static Set<String> ids(Collection<Deed> deeds, Subject.Of of) {

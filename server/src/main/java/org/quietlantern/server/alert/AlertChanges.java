@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
@@ -140,6 +141,7 @@ public class AlertChanges implements CommandKinds {
     return CommandResult.of(
             Alerts.line(alerts.get(who, pid)),
             new StateBefore(passedOver == null ? id : -1, alert.state(), gathering))
+        .differing(Aspect.STATE, alert.state(), state)
         .changing(Subject.Of.ALERT, pid);
   }
 
@@ -182,10 +184,15 @@ public class AlertChanges implements CommandKinds {
         new AlertMapper.Chosen(
             rhythm.text(), wanted.hour(), wanted.asked(), folders.idToEdit(who, wanted.folder()));
     AlertMapper.Chosen before = mapper.chosen(id);
+    Alerts.AlertLine was = Alerts.line(alerts.get(who, pid));
     choose(id, chosen);
     folders.refuseUnseen(who.group());
     return CommandResult.of(Alerts.line(alerts.get(who, pid)), new ChosenBefore(id, before))
-        .changing(Subject.Of.ALERT, pid);
+        .changing(Subject.Of.ALERT, pid)
+        .differing(Aspect.RHYTHM, before.rhythm(), chosen.rhythm())
+        .differing(Aspect.HOUR, before.hour(), chosen.hour())
+        .differing(Aspect.LAMPS, before.asked(), chosen.asked())
+        .differing(Aspect.KEPT_IN, was.folder().id(), wanted.folder());
   }
 
   private void choose(int id, AlertMapper.Chosen chosen) {

@@ -1,10 +1,12 @@
 package org.quietlantern.server.arrival;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.action.CommandKind;
@@ -124,6 +126,7 @@ public class Marking implements CommandKinds {
       Mark said,
       String reason,
       @Nullable Integer folder) {
+    Map<Integer, CurrentMark> last = said(who, works);
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
@@ -133,9 +136,8 @@ public class Marking implements CommandKinds {
         kept = placed.folder();
         before.add(new Before(work.id(), placed.event(), folder, placed.reason(), List.of()));
       } else {
-        Optional<CurrentMark> last = reviews.of(who, work.id());
         int event = reviews.mark(who, command, work.id(), said, reason);
-        boolean wasKept = last.map(CurrentMark::mark).filter(Mark.KEEP::equals).isPresent();
+        boolean wasKept = last.containsKey(work.id()) && last.get(work.id()).mark() == Mark.KEEP;
         List<Items.Taken> taken = wasKept ? items.withdraw(who, work.id()) : List.of();
         notes.add(Items.sentence(taken));
         before.add(new Before(work.id(), event, null, null, taken));
@@ -144,7 +146,33 @@ public class Marking implements CommandKinds {
     notes.remove("");
     Marked answer =
         new Marked(said.word(), said.lamp().word(), kept, String.join(" ", notes), works.size());
-    return done(who, works, CommandResult.of(answer, new AllBefore(before)));
+    CommandResult<Marked, AllBefore> result =
+        done(who, works, CommandResult.of(answer, new AllBefore(before)));
+    String was = sameBefore(works, last);
+    return was.isEmpty() ? result : result.differing(Aspect.MARK, was, said.word());
+  }
+
+  /** What the member said before of the works, by row number. */
+  private Map<Integer, CurrentMark> said(Member who, List<StoredPublication> works) {
+    Map<Integer, CurrentMark> said = new HashMap<>();
+    reviews
+        .onPublications(who.group(), works.stream().map(StoredPublication::id).toList())
+        .forEach(
+            (work, all) ->
+                all.stream()
+                    .filter(one -> one.member() == who.id())
+                    .forEach(one -> said.put(work, one)));
+    return said;
+  }
+
+  /** The mark that all of them had; empty where they had none, or not the same. */
+  private static String sameBefore(List<StoredPublication> works, Map<Integer, CurrentMark> last) {
+    List<String> were =
+        works.stream()
+            .map(work -> last.containsKey(work.id()) ? last.get(work.id()).mark().word() : "")
+            .distinct()
+            .toList();
+    return were.size() == 1 ? were.get(0) : "";
   }
 
   private static <B> CommandResult<Marked, B> done(

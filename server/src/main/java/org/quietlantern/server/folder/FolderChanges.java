@@ -3,6 +3,7 @@ package org.quietlantern.server.folder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -117,6 +118,9 @@ public class FolderChanges implements CommandKinds {
             new Folders.FolderName(folder.pid(), clean),
             new FolderBefore(folder.id(), before.name(), before.parent(), folder.description()))
         .changing(Subject.Of.FOLDER, pid)
+        .differing(Aspect.NAME, before.name(), clean)
+        .differing(Aspect.PURPOSE, folder.description(), description)
+        .differing(Aspect.PLACE, folder.parent(), wanted.parent())
         .toldTo(folder.audience());
   }
 
@@ -184,6 +188,7 @@ public class FolderChanges implements CommandKinds {
     if (into.pile()) {
       throw Refusal.unusable("pile", "Saved searches stand in folders of the group.");
     }
+    String folderBefore = saved.get(who, pid).folder().id();
     SavedSearchMapper.Place before = searches.place(pid);
     if (searches.change(pid, clean, into.id()) == 0) {
       throw SavedSearches.nameTaken(clean);
@@ -191,6 +196,8 @@ public class FolderChanges implements CommandKinds {
     folders.refuseUnseen(who.group());
     return CommandResult.of(
             saved.get(who, pid), new SearchBefore(pid, before.name(), before.folder()))
+        .differing(Aspect.NAME, before.name(), clean)
+        .differing(Aspect.PLACE, folderBefore, into.pid())
         .changing(List.of("search:" + pid + ":place"))
         .about(Subject.Of.SEARCH, List.of(pid));
   }

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -165,7 +166,16 @@ public class FolderRights implements CommandKinds {
           "You would not be able to change the folder any more; somebody else can do that.");
     }
     return CommandResult.of(new Folders.FolderName(pid, folder.name()), before)
-        .changing(Subject.Of.FOLDER, pid);
+        .changing(Subject.Of.FOLDER, pid)
+        .differing(Aspect.SEEN_BY, seenBy(folder, was.openTo()), seenBy(folder, wanted.openTo()))
+        .differing(Aspect.GROUP_MAY, was.groupMay(), groupMay);
+  }
+
+  private String seenBy(FolderMapper.Folder folder, @Nullable String openTo) {
+    boolean asAround = openTo == null && folderMapper.place(folder.id()).parent() != null;
+    return asAround
+        ? "whoever sees the folder around it"
+        : "named".equals(openTo) ? "those who are named" : "the group";
   }
 
   private RightsMapper.Row row(Member who, NamedWanted one) {

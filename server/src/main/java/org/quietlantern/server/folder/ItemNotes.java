@@ -2,6 +2,7 @@ package org.quietlantern.server.folder;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -59,6 +60,7 @@ public class ItemNotes implements CommandKinds {
         .changing(List.of("note:" + folder.id() + ":" + work.id() + ":" + who.id()))
         .about(Subject.Of.FOLDER, List.of(pid))
         .about(Subject.Of.PUBLICATION, List.of(work.pid()))
+        .differing(Aspect.NOTE, was, text)
         .toldTo(folder.audience());
   }
 

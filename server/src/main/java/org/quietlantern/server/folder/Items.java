@@ -41,7 +41,7 @@ public class Items {
       @Nullable Integer event) {}
 
   /** What was put back, for taking it out again; row numbers, {@code reasons}: those added. */
-  record Returned(int folder, int publication, List<Integer> reasons) {}
+  public record Returned(int folder, int publication, List<Integer> reasons) {}
 
   /** A reason as it was given; row numbers. */
   public record ReasonKept(

@@ -3,6 +3,7 @@ package org.quietlantern.server.membership;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -86,7 +87,8 @@ public class Memberships implements CommandKinds {
             refuseLast(member);
           }
           groups.setRole(member, role, false);
-          return done(member, new Role(member.id(), member.role(), member.onlyFolders()));
+          return done(member, new Role(member.id(), member.role(), member.onlyFolders()))
+              .differing(Aspect.ROLE, member.role(), role);
         });
   }
 

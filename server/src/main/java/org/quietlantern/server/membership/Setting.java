@@ -3,6 +3,7 @@ package org.quietlantern.server.membership;
 import java.util.HashSet;
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -68,8 +69,20 @@ public class Setting implements CommandKinds {
                   before.version() + 1);
           groups.set(who.group(), after);
           return CommandResult.of(groups.settings(who.group()), before)
-              .changing(List.of("settings:" + who.groupPid()));
+              .changing(List.of("settings:" + who.groupPid()))
+              .differing(Aspect.NAME, before.name(), name)
+              .differing(Aspect.ZONE, before.zone(), zone)
+              .differing(
+                  Aspect.INVITING,
+                  inviting(before.membersInvite()),
+                  inviting(after.membersInvite()))
+              .differing(
+                  Aspect.REASONS, String.join(", ", before.reasons()), String.join(", ", reasons));
         });
+  }
+
+  private static String inviting(boolean membersInvite) {
+    return membersInvite ? "members" : "coordinators";
   }
 
   private static List<String> reasons(List<String> given) {

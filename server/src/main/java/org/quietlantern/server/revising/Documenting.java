@@ -3,6 +3,7 @@ package org.quietlantern.server.revising;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -46,7 +47,9 @@ public class Documenting implements CommandKinds {
           Revisions.Documented before = revisions.documented(search).orElse(null);
           set(search, documented ? before(before, who) : null);
           return CommandResult.of(documented, new Before(search, before))
-              .changing(Subject.Of.SEARCH, search);
+              .changing(Subject.Of.SEARCH, search)
+              .differing(
+                  Aspect.DOCUMENTED, before == null ? "no" : "yes", documented ? "yes" : "no");
         });
   }
 

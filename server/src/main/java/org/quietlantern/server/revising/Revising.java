@@ -2,6 +2,7 @@ package org.quietlantern.server.revising;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Comparison;
 import org.quietlantern.server.action.CommandKind;
@@ -178,7 +179,8 @@ public class Revising implements CommandKinds {
     return CommandResult.of(
             new RevisionSaved(n, made.count(), made.gained(), made.lost()),
             new Before(search, last.row(), row))
-        .changing(Subject.Of.SEARCH, search);
+        .changing(Subject.Of.SEARCH, search)
+        .differing(Aspect.FOUND, last.count(), made.count());
   }
 
   @Override

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -228,15 +229,30 @@ public class Tasks implements CommandKinds {
                 "stale", "Somebody changed this task meanwhile; it is shown as it is now.");
           }
           TaskMapper.Changeable was = row.changeable();
-          mapper.put(next.apply(was));
+          TaskMapper.Changeable now = next.apply(was);
+          mapper.put(now);
           CommandResult<TaskGiven, TaskMapper.Changeable> result =
               CommandResult.of(new TaskGiven(task), was)
                   .changing(Subject.Of.TASK, task)
-                  .about(Subject.Of.PERSON, people);
+                  .about(Subject.Of.PERSON, people)
+                  .differing(Aspect.WORDS, was.body(), now.body())
+                  .differing(Aspect.UNTIL, was.due(), now.due())
+                  .differing(Aspect.OWNER, pid(who, was.owner()), pid(who, now.owner()))
+                  .differing(Aspect.STATE, was.state(), now.state())
+                  .differing(Aspect.OUTCOME, was.word(), now.word());
           return row.publication() == null
               ? result
               : result.about(Subject.Of.PUBLICATION, pids(who, row.publication()));
         });
+  }
+
+  /** Of a member; null for nobody and for somebody who left. */
+  private @Nullable String pid(Member who, @Nullable Integer owner) {
+    return groups.members(who.group()).stream()
+        .filter(member -> owner != null && member.id() == owner)
+        .map(Member::pid)
+        .findFirst()
+        .orElse(null);
   }
 
   private List<String> pids(Member who, int publication) {

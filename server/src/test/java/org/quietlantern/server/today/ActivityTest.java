@@ -78,6 +78,87 @@ class ActivityTest {
     }
   }
 
+  private static List<String> changed(Client who, String of) {
+    return lines(who, of)
+        .get(0)
+        .get("changed")
+        .valueStream()
+        .map(
+            one ->
+                "%s: %s > %s"
+                    .formatted(
+                        one.get("of").asString(),
+                        one.get("was").asString(),
+                        one.get("is").asString()))
+        .toList();
+  }
+
+  @DisplayName("What was changed is told with how it was before, by names that the reader may know")
+  @Test
+  void changed() {
+    String around = group.folder("Around");
+    ada.put("/folders/" + folder, Map.of("name", "Lanes", "parent", around)).ok();
+    assertThat(changed(ben, "folder:" + folder))
+        .containsExactly("name: Verges > Lanes", "lies in:  > Around");
+    ada.put("/folders/" + folder, Map.of("name", "Lanes", "description", "Roads")).ok();
+    ada.put(
+            "/folders/" + around + "/rights",
+            Map.of(
+                "openTo",
+                "named",
+                "groupMay",
+                "read",
+                "named",
+                List.of(Map.of("member", group.member(0).pid(), "may", "edit")),
+                "version",
+                ada.get("/folders/" + around + "/rights").ok().get("version").asInt()))
+        .ok();
+    assertThat(changed(ben, "folder:" + folder))
+        .containsExactly("what it is for:  > Roads", "lies in: a folder > ");
+    assertThat(changed(ada, "folder:" + folder)).contains("lies in: Around > ");
+    assertThat(changed(ada, "folder:" + around))
+        .contains("seen by: the group > those who are named");
+
+    String search = group.search(folder, "Lamps", "moth").get("id").asString();
+    ada.put("/searches/" + search, Map.of("name", "Moths", "folder", folder)).ok();
+    assertThat(changed(ben, "search:" + search)).containsExactly("name: Lamps > Moths");
+    String alert = group.alert(folder, "All", "moth", "daily");
+    ada.put(
+            "/alerts/" + alert,
+            Map.of("rhythm", "at-once", "hour", "05:00", "asked", 2, "folder", folder))
+        .ok();
+    assertThat(changed(ben, "alert:" + alert))
+        .contains("rhythm: daily > at-once", "lamps asked for: 1 > 2");
+  }
+
+  @DisplayName("A mark that becomes another, a note and a task are told with how they were before")
+  @Test
+  void changedMarks() {
+    String one = found.get(0);
+    Map<String, Object> pass = Map.of("publications", List.of(one), "mark", "pass", "reason", "");
+    ada.post("/marks", pass).ok();
+    assertThat(changed(ben, "publication:" + one)).as("the first mark").isEmpty();
+    ada.post("/marks", Map.of("publications", List.of(one), "mark", "raise", "reason", "?")).ok();
+    assertThat(changed(ben, "publication:" + one)).containsExactly("mark: pass > raise");
+    ada.post("/marks", Map.of("publications", found.subList(0, 2), "mark", "hold", "reason", ""))
+        .ok();
+    assertThat(changed(ben, "publication:" + one)).as("not the same before").isEmpty();
+    keep(ada, "/folders/" + folder, List.of(one));
+    ada.put(
+            "/folders/" + folder + "/items/" + one + "/note",
+            Map.of("was", "why", "text", "because"))
+        .ok();
+    assertThat(changed(ben, "publication:" + one)).containsExactly("why: why > because");
+    String task =
+        ada.post("/tasks", Map.of("text", "Which moths?", "publication", one))
+            .ok()
+            .get("id")
+            .asString();
+    ada.put("/tasks/" + task + "/owner", Map.of("owner", group.member(1).pid(), "version", 1)).ok();
+    assertThat(changed(ben, "publication:" + one))
+        .containsExactly("who looks it up:  > Ben Reader");
+  }
+
   @DisplayName(
       "Undone by who did it, refused by name when a colleague changed the same thing since")
   @Test
