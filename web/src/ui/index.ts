@@ -13,9 +13,12 @@ export { NoticeContext, useNotice, type Notice } from './notices';
 export { useCopyAddress, useCopyLink, useCopyText } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
 export {
+  chosenDates,
   chosenTheme,
+  DATE_LANGUAGES,
   followDevice,
   keysAreOn,
+  setDates,
   setKeys,
   setTheme,
   showTheme,

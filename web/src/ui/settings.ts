@@ -1,5 +1,6 @@
 const SINGLE_KEYS = 'lantern.keys';
 const THEME = 'lantern.theme';
+const DATES = 'lantern.dates';
 
 export type Theme = 'daybreak' | 'nightfall';
 
@@ -40,4 +41,32 @@ export function followDevice(): void {
   window
     .matchMedia('(prefers-color-scheme: dark)')
     .addEventListener('change', () => showTheme(theme()));
+}
+
+/** In which language dates stand on pages; `iso`: as 2026-11-24 (ISO 8601, 4.1.2). */
+export const DATE_LANGUAGES: readonly (readonly [string, string])[] = [
+  ['en-GB', 'English'],
+  ['en-US', 'English, the month first'],
+  ['da', 'dansk'],
+  ['de', 'Deutsch'],
+  ['es', 'español'],
+  ['fr', 'français'],
+  ['it', 'italiano'],
+  ['nl', 'Nederlands'],
+  ['nb', 'norsk'],
+  ['pl', 'polski'],
+  ['pt', 'português'],
+  ['fi', 'suomi'],
+  ['sv', 'svenska'],
+  ['cs', 'čeština'],
+  ['iso', 'numbers only'],
+];
+
+export function chosenDates(): string {
+  const chosen = localStorage.getItem(DATES);
+  return DATE_LANGUAGES.find(([code]) => code === chosen)?.[0] ?? 'en-GB';
+}
+
+export function setDates(code: string): void {
+  localStorage.setItem(DATES, code);
 }

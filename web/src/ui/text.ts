@@ -1,3 +1,5 @@
+import { chosenDates } from './settings';
+
 /** 1 publication, 2 publications. */
 export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
@@ -11,11 +13,17 @@ export function setZone(next: string): void {
 }
 
 /** A day without a time is that day everywhere. */
-function format(date: string, parts: Intl.DateTimeFormatOptions): string {
+function zoneOf(date: string): Intl.DateTimeFormatOptions {
   const timeZone = date.length <= '2026-11-24'.length ? 'UTC' : zone;
-  return new Intl.DateTimeFormat('en-GB', { ...parts, ...(timeZone ? { timeZone } : {}) }).format(
-    new Date(date),
-  );
+  return timeZone ? { timeZone } : {};
+}
+
+/** In the language that the reader chose for dates. */
+function format(date: string, parts: Intl.DateTimeFormatOptions): string {
+  const language = chosenDates();
+  return language === 'iso'
+    ? dayOf(date)
+    : new Intl.DateTimeFormat(language, { ...parts, ...zoneOf(date) }).format(new Date(date));
 }
 
 export function day(date: string): string {
@@ -39,7 +47,11 @@ export function listed(words: readonly string[]): string {
 
 /** Hours and minutes alone, where the day stands above. */
 export function clock(at: string): string {
-  return format(at, { hour: '2-digit', minute: '2-digit' });
+  return new Intl.DateTimeFormat('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    ...zoneOf(at),
+  }).format(new Date(at));
 }
 
 /** The day and the time of a moment. */
@@ -49,7 +61,7 @@ export function moment(at: string): string {
 
 /** The day of a moment, as 2026-11-24. */
 export function dayOf(at: string): string {
-  return new Intl.DateTimeFormat('sv', zone ? { timeZone: zone } : {}).format(new Date(at));
+  return new Intl.DateTimeFormat('sv', zoneOf(at)).format(new Date(at));
 }
 
 /** "today 07:40", or the day with the time. */

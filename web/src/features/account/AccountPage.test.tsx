@@ -97,3 +97,14 @@ it('erases with the password only, and leads out', async () => {
     }),
   );
 });
+
+it('shows dates in the language that is chosen, in this browser', async () => {
+  open();
+  const dates = await screen.findByLabelText('Dates:');
+  expect(screen.getByText('today is 24 November 2026')).toBeVisible();
+  fireEvent.change(dates, { target: { value: 'de' } });
+  expect(screen.getByText('today is 24. November 2026')).toBeVisible();
+  fireEvent.change(dates, { target: { value: 'iso' } });
+  expect(screen.getByText('today is 2026-11-24')).toBeVisible();
+  expect(localStorage.getItem('lantern.dates')).toBe('iso');
+});

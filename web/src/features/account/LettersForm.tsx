@@ -34,7 +34,8 @@ function LettersForm({ settings }: { settings: Schema['AccountSettings'] }) {
           checked={letters}
           onChange={(event) => setLetters(event.target.checked)}
         />
-        On days on which something waits for you: remarks that mention you, questions and answers
+        On days on which something waits for you: remarks that mention you, questions and answers,
+        what you are given to look up
       </label>
       <p className="mt-1 flex flex-wrap items-baseline gap-x-2">
         <label>

@@ -67,7 +67,7 @@ export const PAGES: Record<string, HelpOf> = {
       'On a day on which something waits for you, a letter tells of it at your hour, once: remarks that mention you, questions and answers that came since the letter before. It can be switched off.',
       'Everything about you can be taken along as an archive of JSON files with the texts that you brought in, and can be erased: what you said and marked in your groups stays there, under no name.',
       'Where you are signed in is listed with the last use; a visit that you do not know is ended there, and then the password changed.',
-      'Colours and single keys belong to this browser, not to the account.',
+      'Colours, single keys and the language of dates belong to this browser, not to the account.',
     ],
     words: ['lamp'],
   },

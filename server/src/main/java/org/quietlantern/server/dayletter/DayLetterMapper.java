@@ -18,7 +18,6 @@ interface DayLetterMapper {
   record Due(
       int membership, String group, int account, String email, LocalDate day, Instant told) {}
 
-  /** Guests of single folders have no Today that a letter could tell of. */
   @Select(
       """
       with clocks as (
@@ -26,7 +25,7 @@ interface DayLetterMapper {
           coalesce(m.told, m.joined) as told, a.letter_hour,
           #{now}::timestamptz at time zone a.zone as local
         from membership m join account a on a.id = m.account join grp g on g.id = m.grp
-        where m.left_at is null and not m.only_folders and a.letters
+        where m.left_at is null and a.letters
       )
       select membership, "group", account, email, local::date as day, told from clocks
       where local::time >= letter_hour and told_on is distinct from local::date

@@ -4,11 +4,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.mail.MailAddress;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
+import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mail.Letter;
@@ -18,6 +20,7 @@ import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.job.Job;
 import org.quietlantern.server.question.QuestionLists;
 import org.quietlantern.server.remark.RemarkLists;
+import org.quietlantern.server.task.TaskLists;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -25,8 +28,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Writes, once a day and member, what came to wait since the letter before: remarks that mention
- * them, questions, answers. A day on which nothing came has no letter. The letter and the note that
- * the day is dealt with are one transaction: killed in between, neither is there.
+ * them, questions, answers, tasks. A day on which nothing came has no letter. The letter and the
+ * note that the day is dealt with are one transaction: killed in between, neither is there.
  */
 @Component
 public class DayLetters implements Job {
@@ -39,6 +42,8 @@ public class DayLetters implements Job {
   private final Groups groups;
   private final RemarkLists remarks;
   private final QuestionLists questions;
+  private final TaskLists tasks;
+  private final Folders folders;
   private final Publications publications;
   private final Outbox outbox;
   private final LanternProperties properties;
@@ -50,6 +55,8 @@ public class DayLetters implements Job {
       Groups groups,
       RemarkLists remarks,
       QuestionLists questions,
+      TaskLists tasks,
+      Folders folders,
       Publications publications,
       Outbox outbox,
       LanternProperties properties,
@@ -59,6 +66,8 @@ public class DayLetters implements Job {
     this.groups = groups;
     this.remarks = remarks;
     this.questions = questions;
+    this.tasks = tasks;
+    this.folders = folders;
     this.publications = publications;
     this.outbox = outbox;
     this.properties = properties;
@@ -98,8 +107,13 @@ public class DayLetters implements Job {
     }
     Member who = groups.findMember(due.group(), due.account()).orElseThrow();
     String place = "%s/g/%s/".formatted(properties.baseUrl(), who.groupPid());
+    List<List<Map<String, String>>> sorts =
+        List.of(
+            mentions(who, due.told(), place),
+            asked(who, due.told(), place),
+            toLookUp(who, due, place));
     List<Map<String, String>> items =
-        Stream.concat(mentions(who, due.told(), place), asked(who, due.told(), place)).toList();
+        sorts.stream().flatMap(sort -> sort.stream().limit(MOST)).toList();
     if (items.isEmpty()) {
       return;
     }
@@ -111,17 +125,26 @@ public class DayLetters implements Job {
             "%s in “%s”".formatted(says, group),
             "day",
             Map.of(
-                "says", says,
-                "group", group,
-                "items", items,
-                "today", place + "today",
-                "account", place + "account"),
+                "says",
+                says,
+                "group",
+                group,
+                "items",
+                items,
+                "more",
+                sorts.stream().anyMatch(sort -> sort.size() > MOST),
+                "today",
+                place + (who.onlyFolders() ? "folders" : "today"),
+                "account",
+                place + "account"),
             null));
   }
 
-  private Stream<Map<String, String>> mentions(Member who, Instant told, String place) {
+  private List<Map<String, String>> mentions(Member who, Instant told, String place) {
     List<RemarkLists.Mention> since =
-        remarks.mentioning(who, MOST).stream().filter(one -> one.at().isAfter(told)).toList();
+        remarks.mentioning(who, MOST + 1).stream()
+            .filter(one -> one.at().isAfter(told) && folders.sees(who, one.publication()))
+            .toList();
     Map<Integer, WorkTitled> titles =
         publications.titles(
             Viewer.of(who), since.stream().map(RemarkLists.Mention::publication).toList());
@@ -134,13 +157,14 @@ public class DayLetters implements Job {
                   "%s mentions you at “%s”".formatted(one.by(), work.title()),
                   one.text(),
                   place + "p/" + work.id());
-            });
+            })
+        .toList();
   }
 
-  private Stream<Map<String, String>> asked(Member who, Instant told, String place) {
+  private List<Map<String, String>> asked(Member who, Instant told, String place) {
     return questions.waiting(who).stream()
         .filter(one -> one.lastAt().isAfter(told))
-        .limit(MOST)
+        .limit(MOST + 1)
         .map(
             one ->
                 item(
@@ -148,7 +172,23 @@ public class DayLetters implements Job {
                         ? "%s answered what you asked".formatted(one.lastBy())
                         : "%s asks you".formatted(one.by()),
                     one.text(),
-                    place + "questions/" + one.id()));
+                    place + "questions/" + one.id()))
+        .toList();
+  }
+
+  private List<Map<String, String>> toLookUp(Member who, DayLetterMapper.Due due, String place) {
+    return tasks.toTell(who, due.told(), due.day(), MOST + 1).stream()
+        .map(
+            one ->
+                item(
+                    Stream.of(
+                            one.by() == null ? "" : one.by() + " gives you something to look up",
+                            one.due() ? "It is to be looked up by today" : "")
+                        .filter(part -> !part.isEmpty())
+                        .collect(Collectors.joining(". ")),
+                    one.text(),
+                    place + "tasks?of=mine"))
+        .toList();
   }
 
   private static Map<String, String> item(String says, String text, String link) {

@@ -163,9 +163,15 @@ public class Folders implements CommandKinds {
   /** Refuses a work to somebody who sees single folders only, where none of them holds it. */
   @Transactional(readOnly = true)
   public void requireSeen(Member who, int publication) {
-    if (who.onlyFolders() && !mapper.holds(who.id(), publication, FolderRight.READ.word())) {
+    if (!sees(who, publication)) {
       throw Refusal.unknown();
     }
+  }
+
+  /** Whether a work is somebody's to see: for those who see single folders only what these hold. */
+  @Transactional(readOnly = true)
+  public boolean sees(Member who, int publication) {
+    return !who.onlyFolders() || mapper.holds(who.id(), publication, FolderRight.READ.word());
   }
 
   /** Folders of the group that hold these publications, by row number of the publication. */

@@ -112,6 +112,21 @@ public class TaskLists {
     return shown(who, mapper.of(who.group(), parts));
   }
 
+  /**
+   * Something that a member is reminded of.
+   *
+   * @param by who gave it to them since; absent where it is only due
+   * @param due whether its day has come
+   */
+  public record ToTell(String text, @Nullable String by, boolean due) {}
+
+  /** Of the member's open tasks those that others gave them since, or that are due on a day. */
+  public List<ToTell> toTell(Member who, Instant since, LocalDate day, int most) {
+    return mapper.toTell(who.group(), who.id(), since, day, most).stream()
+        .map(row -> new ToTell(row.body(), row.by(), day.equals(row.due())))
+        .toList();
+  }
+
   /** What tasks are about, by their public ids. */
   public Map<String, String> names(Member who, Collection<String> pids) {
     return mapper.names(who.group(), pids.toArray(String[]::new)).stream()

@@ -91,6 +91,34 @@ interface TaskMapper {
           """)
   List<Row> of(int group, Integer[] publications);
 
+  /**
+   * What a member has to look up.
+   *
+   * @param by who gave it to them; absent where they took it themselves
+   * @param given when that was
+   */
+  record Owned(
+      String body, @Nullable LocalDate due, @Nullable String by, @Nullable Instant given) {}
+
+  /** Of the open ones of a member those that others gave them since, or that are due on a day. */
+  @Select(
+      """
+      select t.body, t.due, g.name as by, g.at as given
+      from task t
+      left join lateral (
+        select case when m.left_at is null then m.name else 'A former member' end as name, a.at,
+          a.membership
+        from action a join membership m on m.id = a.membership
+        where a.grp = t.grp and a.about @> array['task:' || t.pid] and a.undone_by is null
+          and a.what in ('task.add', 'task.give', 'task.take')
+        order by a.no desc limit 1
+      ) g on g.membership <> t.owner and g.at > #{since}
+      where t.grp = #{group} and t.owner = #{membership} and t.state = 'open'
+        and (g.at is not null or t.due = #{day})
+      order by t.due nulls last, t.id limit #{most}
+      """)
+  List<Owned> toTell(int group, int membership, Instant since, LocalDate day, int most);
+
   record Name(String pid, String body) {}
 
   @Select("select pid, body from task where grp = #{group} and pid = any(#{pids})")

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
@@ -139,6 +141,65 @@ class DayLettersTest {
             "/api/me/settings",
             Map.of("zone", zone, "letters", letters, "letterHour", hour),
             UUID.randomUUID());
+  }
+
+  private String task(Client who, Map<String, Object> noted) {
+    return who.post("/tasks", noted).ok().get("id").asString();
+  }
+
+  @DisplayName("What somebody is given to look up, and on its day again; what they took is no news")
+  @Test
+  void tasks() {
+    String me = group.member(1).pid();
+    LocalDate tomorrow = midnight.atZone(ZoneId.of("Europe/Oslo")).toLocalDate().plusDays(1);
+    task(cora, Map.of("text", "Which lamps?", "owner", me, "due", tomorrow.toString()));
+    String taken = task(cora, Map.of("text", "Which roads?"));
+    ben.put("/tasks/" + taken + "/owner", Map.of("owner", me, "version", 1)).ok();
+    task(cora, Map.of("text", "Nobody's"));
+    at(8);
+    assertThat(got(bens)).hasSize(1);
+    assertThat(got(bens).get(0).text())
+        .contains("Cora Ordinator gives you something to look up", "Which lamps?", "tasks?of=mine")
+        .doesNotContain("Which roads?", "Nobody's", "by today");
+    at(24 + 8);
+    assertThat(got(bens)).hasSize(2);
+    assertThat(got(bens).get(1).text())
+        .contains("It is to be looked up by today", "Which lamps?")
+        .doesNotContain("Cora Ordinator gives you");
+    at(48 + 8);
+    assertThat(got(bens)).hasSize(2);
+  }
+
+  @DisplayName("A guest of a folder is told of what mentions them where they see it, nowhere else")
+  @Test
+  void folderGuest() {
+    String folder = group.folder("Shared");
+    String hidden = group.find("bat*").get(0);
+    cora.post("/folders/" + folder + "/items", Map.of("publications", List.of(work), "note", ""))
+        .ok();
+    group.folderGuest("Fola Folders", folder, "remark");
+    String folas = group.client(3).below("").get("/api/me").ok().get("email").asString();
+    at(1);
+    mention("@Fola what do you see?");
+    cora.post("/publications/" + hidden + "/remarks", Map.of("text", "@Fola and not this")).ok();
+    at(8);
+    assertThat(got(folas)).hasSize(1);
+    assertThat(got(folas).get(0).text())
+        .contains("what do you see?", "/p/" + work, "/folders")
+        .doesNotContain("not this", hidden, "/today");
+  }
+
+  @DisplayName("A letter tells twenty of a sort and says that there is more")
+  @Test
+  void more() {
+    IntStream.range(0, 20).forEach(n -> mention("@Ben number " + n));
+    at(8);
+    assertThat(got(bens).get(0).text()).contains("number 0", "number 19").doesNotContain("more of");
+    IntStream.range(20, 41).forEach(n -> mention("@Ben number " + n));
+    at(24 + 8);
+    assertThat(got(bens).get(1).text())
+        .contains("There is more of it than this letter tells.")
+        .doesNotContain("number 20\n");
   }
 
   @DisplayName("Two processes at the same moment write one; whoever left gets none")
