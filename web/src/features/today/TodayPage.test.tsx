@@ -11,6 +11,7 @@ const NOTHING: Schema['WaitsFor'] = {
   raised: [],
   mentions: [],
   copies: [],
+  changed: [],
   more: false,
 };
 const month = Array.from({ length: 31 }, (_, at) => ({
@@ -53,6 +54,14 @@ it('leads to what waits, and lets a mention wait no more', async () => {
       mentions: [
         { remark: 'r1', publication, by: 'Teodor Vance', text: 'lit or dark?', at: '2026-11-23' },
       ],
+      changed: [
+        {
+          publication: { id: 'p2', title: 'Moths at lamps' },
+          kinds: ['retracted', 'fields'],
+          folder: { id: 'f1', name: 'Verges' },
+          at: '2026-11-22',
+        },
+      ],
     },
     [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
     [
@@ -67,6 +76,7 @@ it('leads to what waits, and lets a mention wait no more', async () => {
     ],
   );
   const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
+  expect(waits.getByText('retracted on 22 Nov; kept in Verges')).toBeVisible();
   expect(waits.getByRole('link', { name: 'Review: Bats' })).toHaveAttribute(
     'href',
     '/g/group/r/r9',

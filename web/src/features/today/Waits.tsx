@@ -44,6 +44,15 @@ function Waits({
   );
 }
 
+/** What happened to a kept work; of other changes nothing is said. */
+const CHANGED: Record<string, string> = {
+  retracted: 'retracted',
+  corrected: 'corrected',
+  concern: 'a concern was published',
+  final: 'the final version appeared',
+  withdrawn: 'no source supplies it any more',
+};
+
 /** Everything that waits for the reader; a sentence where nothing does. */
 export function WaitsForYou({
   waits,
@@ -59,12 +68,17 @@ export function WaitsForYou({
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
   const stopped = useStopped(here.id);
-  const { arrivals, raised, mentions, copies } = waits;
+  const { arrivals, raised, mentions, copies, changed } = waits;
   const g = `/g/${here.id}`;
-  const all = [arrivals, raised, mentions, copies, questions.questions, tasks.tasks].reduce(
-    (sum, { length }) => sum + length,
-    0,
-  );
+  const all = [
+    arrivals,
+    raised,
+    mentions,
+    copies,
+    changed,
+    questions.questions,
+    tasks.tasks,
+  ].reduce((sum, { length }) => sum + length, 0);
   if (all + toCheck.length + stopped.length === 0) {
     return <p className="mt-2 text-soft">Nothing waits for you.</p>;
   }
@@ -128,6 +142,20 @@ export function WaitsForYou({
         >
           raised by {one.by} on {shortDay(one.at)}
           {one.question && `: “${one.question}”`}
+        </Waits>
+      ))}
+      {changed.map((one) => (
+        <Waits
+          key={`changed ${one.publication.id}`}
+          title={one.publication.title}
+          to={`${g}/p/${one.publication.id}`}
+          act="Look"
+        >
+          {one.kinds
+            .map((kind) => CHANGED[kind])
+            .filter(Boolean)
+            .join(', ')}{' '}
+          on {shortDay(one.at)}; kept in {one.folder.name}
         </Waits>
       ))}
       {copies.map((one) => (

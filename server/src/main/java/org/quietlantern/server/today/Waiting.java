@@ -11,6 +11,8 @@ import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.folder.KeptChanges;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -36,6 +38,7 @@ public class Waiting {
   private final RemarkLists remarks;
   private final RequestLists requests;
   private final Trail trail;
+  private final KeptChanges keptChanges;
   private final Publications publications;
   private final Calendar calendar;
 
@@ -60,12 +63,22 @@ public class Waiting {
       Instant at,
       long days) {}
 
+  /**
+   * A kept work that changed and was not opened since.
+   *
+   * @param kinds in which respects: {@code retracted}, {@code corrected}, {@code concern}, {@code
+   *     final}, {@code withdrawn}
+   */
+  public record KeptChanged(
+      WorkTitled publication, List<String> kinds, Folders.FolderName folder, Instant at) {}
+
   /** {@code more}: whether there is more of something than is shown. */
   public record WaitsFor(
       List<Arrivals.AlertOwed> arrivals,
       List<RaisedShown> raised,
       List<MentionShown> mentions,
       List<CopyCame> copies,
+      List<KeptChanged> changed,
       boolean more) {}
 
   Waiting(
@@ -74,6 +87,7 @@ public class Waiting {
       RemarkLists remarks,
       RequestLists requests,
       Trail trail,
+      KeptChanges keptChanges,
       Publications publications,
       Calendar calendar) {
     this.arrivals = arrivals;
@@ -81,6 +95,7 @@ public class Waiting {
     this.remarks = remarks;
     this.requests = requests;
     this.trail = trail;
+    this.keptChanges = keptChanges;
     this.publications = publications;
     this.calendar = calendar;
   }
@@ -90,13 +105,15 @@ public class Waiting {
     List<RemarkLists.Mention> mentions = remarks.mentioning(who, MOST + 1);
     List<RequestLists.DeliveredCopy> copies =
         requests.delivered(who, calendar.now().minus(NEWS), MOST + 1);
+    List<KeptChanges.KeptChange> changed = keptChanges.of(who, MOST + 1);
     Map<Integer, WorkTitled> titles =
         publications.titles(
             Viewer.of(who),
             Stream.of(
                     raised.stream().map(Reviews.Raised::publication),
                     mentions.stream().map(RemarkLists.Mention::publication),
-                    copies.stream().map(RequestLists.DeliveredCopy::publication))
+                    copies.stream().map(RequestLists.DeliveredCopy::publication),
+                    changed.stream().map(KeptChanges.KeptChange::publication))
                 .flatMap(Function.identity())
                 .filter(Objects::nonNull)
                 .distinct()
@@ -124,7 +141,15 @@ public class Waiting {
                         one.at()))
             .toList(),
         unopened(who, copies).limit(MOST).map(one -> shown(one, titles)).toList(),
-        Stream.of(raised, mentions, copies).anyMatch(some -> some.size() > MOST));
+        changed.stream()
+            .limit(MOST)
+            .filter(one -> titles.containsKey(one.publication()))
+            .map(
+                one ->
+                    new KeptChanged(
+                        titles.get(one.publication()), one.kinds(), one.folder(), one.at()))
+            .toList(),
+        Stream.of(raised, mentions, copies, changed).anyMatch(some -> some.size() > MOST));
   }
 
   private static CopyCame shown(RequestLists.DeliveredCopy copy, Map<Integer, WorkTitled> titles) {

@@ -2,6 +2,7 @@ package org.quietlantern.server.today;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Timestamp;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What waits for a member, and what was done since their visit. */
@@ -49,6 +51,72 @@ class TodayTest {
             command)
         .ok();
     return command;
+  }
+
+  private static void changes(String publication, String... kinds) {
+    hoursPass(1);
+    APP.bean(JdbcTemplate.class)
+        .update(
+            """
+            insert into publication_change (publication, kinds, at)
+            select id, ?, ? from publication where pid = ?
+            """,
+            kinds,
+            Timestamp.from(APP.bean(Calendar.class).now()),
+            publication);
+    hoursPass(1);
+  }
+
+  private static List<String> changed(Client who) {
+    return waits(who, "changed")
+        .valueStream()
+        .map(
+            one ->
+                one.at("/publication/id").asString()
+                    + " "
+                    + String.join(
+                        ",", one.get("kinds").valueStream().map(JsonNode::asString).toList())
+                    + " "
+                    + one.at("/folder/name").asString())
+        .toList();
+  }
+
+  @DisplayName("N3: a kept work that was retracted waits for all who see it, until they open it")
+  @Test
+  void keptAndChanged() {
+    String folder = group.folder("Verges");
+    String before = found.get(3);
+    changes(before, "retracted");
+    ada.post(
+            "/folders/" + folder + "/items",
+            Map.of("publications", List.of(found.get(0), found.get(1), before), "note", ""))
+        .ok();
+    changes(found.get(0), "retracted", "fields");
+    changes(found.get(1), "final");
+    changes(found.get(0), "text");
+    changes(found.get(2), "retracted");
+    assertThat(changed(ada))
+        .as("the latest first; not what was so when it was kept, nor what nobody keeps")
+        .containsExactly(found.get(1) + " final Verges", found.get(0) + " retracted,fields Verges");
+    assertThat(changed(ben))
+        .as("what matters only to those who keep it")
+        .containsExactly(found.get(0) + " retracted,fields Verges");
+    assertThat(changed(group.guest("Lea Late").client(3))).as("before they came").isEmpty();
+    ben.put("/publications/" + found.get(0) + "/opened", Map.of()).ok();
+    assertThat(changed(ben)).isEmpty();
+    changes(found.get(0), "corrected");
+    assertThat(changed(ben)).containsExactly(found.get(0) + " corrected Verges");
+    ada.write("DELETE", "/folders/" + folder, Map.of(), UUID.randomUUID()).ok();
+    assertThat(changed(ben)).isEmpty();
+  }
+
+  @DisplayName("What changed in somebody's pile is theirs to know")
+  @Test
+  void changedInPile() {
+    ada.post("/pile/items", Map.of("publications", found.subList(0, 1), "note", "")).ok();
+    changes(found.get(0), "concern");
+    assertThat(changed(ada)).hasSize(1);
+    assertThat(changed(ben)).isEmpty();
   }
 
   @DisplayName("What is owed by alert adds up to what Arrivals says, and falls with each mark")
