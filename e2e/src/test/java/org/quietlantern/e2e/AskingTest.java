@@ -8,41 +8,21 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A colleague is asked with what one looks at; what a coordinator sets for the group. */
 class AskingTest {
   private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
   private static final String ASKED = "Which words do I miss here?";
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Locator region(Person person, String name) {
-    return person
-        .page()
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   @DisplayName("Asked with a sheet, answered with another, which is looked at and taken")
   @Test
   void proposed() {
-    try (Person teodor = new Person(chromium.browser(), lantern).signIn("teodor");
-        Person ilse = new Person(chromium.browser(), lantern).signIn("ilse")) {
+    try (Person teodor = BROWSING.person("teodor");
+        Person ilse = BROWSING.person("ilse")) {
       teodor.newSheet().search("sodium");
       String sheet = teodor.path().replaceAll("\\?.*", "");
       teodor.exactly("Ask a colleague…").first().click();
@@ -54,9 +34,9 @@ class AskingTest {
       assertThat(teodor.text("Asked: Ilse Brandvold.")).isVisible();
 
       ilse.go("Today");
-      assertThat(region(ilse, "Waits for you").getByText(ASKED)).hasCount(1);
+      assertThat(ilse.region("Waits for you").getByText(ASKED)).hasCount(1);
       ilse.link("Answer: " + ASKED).click();
-      assertThat(region(ilse, "What was looked at")).containsText("sodium");
+      assertThat(ilse.region("What was looked at")).containsText("sodium");
       ilse.link("Open what they saw").click();
       ilse.page().waitForURL(Pattern.compile(".*" + sheet + ".*"));
       ilse.line(1).press("End");
@@ -75,11 +55,11 @@ class AskingTest {
       ilse.exactly("Answer").click();
       assertThat(ilse.text("Answered, with this sheet.")).isVisible();
       ilse.go("Today");
-      assertThat(region(ilse, "Waits for you").getByText(ASKED)).hasCount(0);
+      assertThat(ilse.region("Waits for you").getByText(ASKED)).hasCount(0);
 
       teodor.go("Today");
       teodor.link("Look: " + ASKED).click();
-      Locator proposal = region(teodor, "Proposed by Ilse Brandvold");
+      Locator proposal = teodor.region("Proposed by Ilse Brandvold");
       assertThat(proposal).containsText("sodium or amber");
       assertThat(proposal.getByLabel("gained").getByRole(AriaRole.LISTITEM).first()).isVisible();
       assertThat(proposal.getByLabel("lost")).containsText("0 lost");
@@ -88,15 +68,15 @@ class AskingTest {
       assertThat(teodor.line(1)).hasValue("sodium or amber");
       teodor.exactly("Undo").last().click();
       teodor.go("Today");
-      assertThat(region(teodor, "Waits for you").getByText(ASKED)).hasCount(1);
+      assertThat(teodor.region("Waits for you").getByText(ASKED)).hasCount(1);
     }
   }
 
   @DisplayName("Usual limits begin every new sheet, stand on it, and are struck like others")
   @Test
   void usualLimits() {
-    try (Person ilse = new Person(chromium.browser(), lantern).signIn("ilse");
-        Person maren = new Person(chromium.browser(), lantern).signIn("maren")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person maren = BROWSING.person("maren")) {
       ilse.newSheet().search("dimming");
       ilse.exactly("Limit").click();
       ilse.page().getByLabel("this year and the last").fill("5");
@@ -105,7 +85,7 @@ class AskingTest {
       ilse.page().getByLabel("Keep the limits of this sheet as").fill("Recent");
       ilse.exactly("Keep for the group").click();
       ilse.link("Tern Hollow night ecology").click();
-      Locator set = region(ilse, "Set for the group");
+      Locator set = ilse.region("Set for the group");
       set.getByLabel("Limits that a new sheet begins with")
           .selectOption(new SelectOption().setLabel("Recent"));
       set.getByText("Set it so").click();

@@ -9,33 +9,15 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From a line to a copy of its text: asked for by one, wanted by another, and delivered. */
 class CopyRequestTest {
   private static final LocatorAssertions.ContainsTextOptions SOON =
       new LocatorAssertions.ContainsTextOptions().setTimeout(60_000);
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Person person(String given) {
-    return new Person(chromium.browser(), lantern).signIn(given);
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   private static Locator ways(Person person) {
     return person
@@ -51,11 +33,11 @@ class CopyRequestTest {
   @DisplayName("T2: asked by one, joined by another, delivered after four days, found on the list")
   @Test
   void askedFor() {
-    try (Person maren = person("maren");
-        Person teodor = person("teodor")) {
+    try (Person maren = BROWSING.person("maren");
+        Person teodor = BROWSING.person("teodor")) {
       maren.search("light");
       String page = group(maren) + "/p/" + delivered(maren);
-      maren.page().navigate(lantern.address() + page + "#ways");
+      maren.page().navigate(BROWSING.lantern().address() + page + "#ways");
       assertThat(ways(maren)).isInViewport();
       act(ways(maren), "ask for a copy").click();
       Locator dialog = maren.page().getByRole(AriaRole.DIALOG);
@@ -64,7 +46,7 @@ class CopyRequestTest {
       act(dialog, "Ask").dblclick();
       assertThat(ways(maren)).containsText("waiting 0 days");
 
-      teodor.page().navigate(lantern.address() + page);
+      teodor.page().navigate(BROWSING.lantern().address() + page);
       act(ways(teodor), "ask for a copy").click();
       act(teodor.page().getByRole(AriaRole.DIALOG), "Ask").click();
       assertThat(ways(teodor)).containsText("Teodor");
@@ -91,11 +73,11 @@ class CopyRequestTest {
       "Links: out to the group's own library, in from others, and a copy of what is not here")
   @Test
   void links() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       ilse.search("light");
       String page = lent(ilse).first().getAttribute("href").replaceAll("#.*", "");
-      ilse.page().navigate(lantern.address() + group(ilse) + "/catalogue/holdings");
+      ilse.page().navigate(BROWSING.lantern().address() + group(ilse) + "/catalogue/holdings");
       act(ilse.page().getByRole(AriaRole.MAIN), "Change where links lead").click();
       Locator dialog = ilse.page().getByRole(AriaRole.DIALOG);
       dialog.getByLabel("Name of the library").pressSequentially("Fjordside town library");
@@ -104,7 +86,7 @@ class CopyRequestTest {
       assertThat(dialog).containsText("This is no address");
       dialog.getByLabel("Address of its link").fill("https://links.example/find");
       act(dialog, "Note it").dblclick();
-      teodor.page().navigate(lantern.address() + page);
+      teodor.page().navigate(BROWSING.lantern().address() + page);
       Locator library =
           ways(teodor)
               .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("at your library"));
@@ -112,7 +94,7 @@ class CopyRequestTest {
           .hasAttribute("href", Pattern.compile("^https://links.example/find[?]url_ver="));
 
       String theirs = "/openurl?rft.atitle=Lamps+of+nowhere&rft.aulast=Sey&rft.date=2024";
-      teodor.page().navigate(lantern.address() + theirs);
+      teodor.page().navigate(BROWSING.lantern().address() + theirs);
       assertThat(teodor.page().getByRole(AriaRole.MAIN))
           .containsText("Sey (2024). Lamps of nowhere.");
       teodor.page().getByLabel("What the library should know").pressSequentially("all of it");
@@ -120,14 +102,16 @@ class CopyRequestTest {
       Locator asked = teodor.page().getByLabel("Copy requests");
       assertThat(asked.getByRole(AriaRole.LISTITEM)).hasCount(1);
       assertThat(asked).containsText("waiting 0 days");
-      ilse.page().navigate(lantern.address() + theirs);
+      ilse.page().navigate(BROWSING.lantern().address() + theirs);
       assertThat(ilse.page().getByLabel("Copy requests")).containsText("Teodor");
 
       String doi =
-          lantern.query(
-              "select fields->>'doi' from publication where pid = '%s'"
-                  .formatted(page.replaceAll(".*/p/", "")));
-      teodor.page().navigate(lantern.address() + "/openurl?rft_id=info:doi/" + doi);
+          BROWSING
+              .lantern()
+              .query(
+                  "select fields->>'doi' from publication where pid = '%s'"
+                      .formatted(page.replaceAll(".*/p/", "")));
+      teodor.page().navigate(BROWSING.lantern().address() + "/openurl?rft_id=info:doi/" + doi);
       assertThat(ways(teodor)).isVisible();
       assertThat(teodor.path()).isEqualTo(page);
     }
@@ -152,10 +136,12 @@ class CopyRequestTest {
             .map(link -> link.getAttribute("href").replaceAll(".*/p/|#.*", ""))
             .toList();
     String one =
-        lantern.query(
-            "select pid from publication where fields->>'doi' ~ '[0-24-68]$'"
-                + " and fields->>'kind' = 'ARTICLE' and fields->>'abstractText' <> ''"
-                + " and pid in ('%s') order by id limit 1".formatted(String.join("','", lent)));
+        BROWSING
+            .lantern()
+            .query(
+                "select pid from publication where fields->>'doi' ~ '[0-24-68]$'"
+                    + " and fields->>'kind' = 'ARTICLE' and fields->>'abstractText' <> ''"
+                    + " and pid in ('%s') order by id limit 1".formatted(String.join("','", lent)));
     assertThat(one).isNotEmpty();
     return one;
   }

@@ -9,32 +9,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Two members work in a folder, one of them in a hurry. */
 class FolderTest {
   private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Person person(String given) {
-    return new Person(chromium.browser(), lantern).signIn(given);
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   private static Locator kept(Person person) {
     return person.page().getByLabel("Publications kept");
@@ -65,7 +47,7 @@ class FolderTest {
   @DisplayName("What is kept nowhere yet: kept in a hurry, looked for again, and all is back")
   @Test
   void nowhere() {
-    try (Person sefa = person("sefa")) {
+    try (Person sefa = BROWSING.person("sefa")) {
       sefa.newSheet().search("loggers");
       Locator bar = sefa.page().getByLabel("Result", new Page.GetByLabelOptions().setExact(true));
       String all = bar.getByRole(AriaRole.STATUS).first().innerText();
@@ -101,8 +83,8 @@ class FolderTest {
       "Ticked at full speed, moved as one act with what was said, found by the other, undone")
   @Test
   void moved() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       ilse.go("Folders");
       ilse.page().getByLabel("New folder").fill("For the meeting");
       ilse.page().keyboard().press("Enter");
@@ -144,11 +126,57 @@ class FolderTest {
     }
   }
 
+  @DisplayName(
+      "Taken out in a hurry, seen in the bin by the other, brought back; how it was is told")
+  @Test
+  void bin() {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
+      open(ilse, "Methods and loggers");
+      open(teodor, "Methods and loggers");
+      List<String> three = List.of(title(ilse, 1), title(ilse, 2), title(ilse, 3));
+      ilse.page().keyboard().type("xjxjx", FAST);
+      assertThat(ilse.text("3 publications ticked")).isVisible();
+      ilse.exactly("Take out").first().dblclick();
+      assertThat(ilse.text("3 publications taken out of Methods and loggers.")).isVisible();
+      assertThat(kept(teodor).getByText(three.get(0))).hasCount(0);
+
+      teodor.go("Folders").link("Bin").click();
+      Locator line =
+          teodor
+              .page()
+              .getByRole(AriaRole.LISTITEM)
+              .filter(new Locator.FilterOptions().setHasText("3 publications of"))
+              .first();
+      assertThat(line).containsText("taken out by Ilse Brandvold");
+      line.getByText("One by one").click();
+      teodor.button("Bring it back: " + three.get(1)).click();
+      assertThat(teodor.text("1 publication back in Methods and loggers.")).isVisible();
+      assertThat(kept(ilse)).containsText(three.get(1));
+      teodor.exactly("Bring them back").first().dblclick();
+      assertThat(teodor.text("2 publications back in Methods and loggers.")).isVisible();
+      for (String one : three) {
+        assertThat(kept(ilse)).containsText(one);
+      }
+      // What Ilse did is changed since; she does not undo what Teodor did after it.
+      teodor.page().goBack();
+      ilse.exactly("Name and place").first().click();
+      dialog(ilse).getByLabel("Name").fill("Loggers and methods");
+      ilse.page().keyboard().press("Enter");
+      assertThat(dialog(ilse)).hasCount(0);
+      teodor.link("Loggers and methods").first().click();
+      teodor.link("Activity").first().click();
+      assertThat(teodor.text("name: Methods and loggers")).containsText("Loggers and methods");
+      ilse.page().keyboard().press("0");
+      assertThat(teodor.text("taken back since").first()).isVisible();
+    }
+  }
+
   @DisplayName("A folder goes into another; its address leads there, for the other too; undone")
   @Test
   void merged() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       open(ilse, "Moth declines");
       String before = ilse.path().replaceAll("\\?.*", "");
       open(teodor, "Moth declines");
@@ -164,7 +192,7 @@ class FolderTest {
       String into = ilse.path().replaceAll("\\?.*", "");
       // Whoever looked at the former one is led along.
       teodor.page().waitForURL(url -> url.contains(into));
-      teodor.page().navigate(lantern.address() + before);
+      teodor.page().navigate(BROWSING.lantern().address() + before);
       teodor.page().waitForURL(url -> url.contains(into));
       ilse.exactly("Undo").click();
       ilse.link("Folders").waitFor();
@@ -177,9 +205,9 @@ class FolderTest {
   @DisplayName("A remark with a mention is answered by the other, settled, and folded for both")
   @Test
   void remarked() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor");
-        Person jon = person("jon")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor");
+        Person jon = BROWSING.person("jon")) {
       open(ilse, "Verge lighting");
       ilse.page().getByLabel("Say something to the group").click();
       ilse.page().keyboard().type("Which lamps, @te", FAST);
@@ -202,7 +230,7 @@ class FolderTest {
       remarks.getByText("Settle").dblclick();
       assertThat(his).containsText("settled by Ilse Brandvold");
 
-      jon.page().navigate(lantern.address() + ilse.path());
+      jon.page().navigate(BROWSING.lantern().address() + ilse.path());
       Locator guests =
           jon.page().getByLabel("Remarks", new Page.GetByLabelOptions().setExact(true));
       assertThat(guests).containsText("settled by Ilse Brandvold");
@@ -213,7 +241,7 @@ class FolderTest {
   @DisplayName("Why it was kept is written anew; letters typed there are no keys; undone")
   @Test
   void anew() {
-    try (Person ilse = person("ilse")) {
+    try (Person ilse = BROWSING.person("ilse")) {
       open(ilse, "Verge lighting");
       Locator here = ilse.page().getByLabel("Kept here");
       for (int row = 0; here.getByText("Write it anew").count() == 0 && row < 20; row++) {

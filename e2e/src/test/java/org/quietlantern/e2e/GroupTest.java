@@ -4,47 +4,26 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Somebody is asked in by mail, works in the group, and leaves it. */
 class GroupTest {
   private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
   private static final String EMAIL = "nora@elsewhere.example";
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Locator region(Person person, String name) {
-    return person
-        .page()
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   @DisplayName("Asked in, joined, kept and answered, seen on the other's Today, undone, left")
   @Test
   void story() {
-    try (Person ilse = new Person(chromium.browser(), lantern).signIn("ilse");
-        Person nora = new Person(chromium.browser(), lantern)) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person nora = BROWSING.stranger()) {
       String code = askIn(ilse);
-      nora.page().navigate(lantern.address() + "/join#" + code);
+      nora.page().navigate(BROWSING.lantern().address() + "/join#" + code);
       assertThat(nora.text("as member. You come in as")).isVisible();
       // The name and the password at once, as whoever has them ready.
       nora.page().keyboard().type("Nora Field", FAST);
@@ -52,33 +31,33 @@ class GroupTest {
       nora.page().keyboard().type("verge-by-night", FAST);
       nora.page().keyboard().press("Enter");
       nora.page().waitForURL(Pattern.compile(".*/g/[^/]+/today"));
-      assertThat(region(nora, "Waits for you")).containsText("Nothing waits for you.");
-      assertThat(region(ilse, "Members")).containsText("Nora Field");
-      assertThat(region(ilse, "Asked in")).not().containsText(EMAIL);
+      assertThat(nora.region("Waits for you")).containsText("Nothing waits for you.");
+      assertThat(ilse.region("Members")).containsText("Nora Field");
+      assertThat(ilse.region("Asked in")).not().containsText(EMAIL);
 
       String title = mention(ilse);
       nora.page().reload();
-      assertThat(region(nora, "Waits for you")).containsText("which lamps?");
+      assertThat(nora.region("Waits for you")).containsText("which lamps?");
       nora.link("Answer: " + title).click();
       nora.exactly("Answer").click();
       nora.page().keyboard().type("Sodium, I think.", FAST);
       nora.exactly("Answer").last().click();
       assertThat(nora.page().getByLabel("Remarks")).containsText("Sodium, I think.");
       nora.go("Today");
-      assertThat(region(nora, "Waits for you")).containsText("Nothing waits for you.");
+      assertThat(nora.region("Waits for you")).containsText("Nothing waits for you.");
 
       keep(nora);
       ilse.go("Today");
-      assertThat(region(ilse, "Done by the others")).containsText("Nora Field kept");
+      assertThat(ilse.region("Done by the others")).containsText("Nora Field kept");
       nora.go("Today").link("All that was done").click();
       nora.exactly("Undo").first().click();
       assertThat(nora.text("taken back since").first()).isVisible();
       ilse.page().reload();
-      assertThat(region(ilse, "Done by the others")).containsText("Nora Field said something");
-      assertThat(region(ilse, "Done by the others")).not().containsText("Nora Field kept");
+      assertThat(ilse.region("Done by the others")).containsText("Nora Field said something");
+      assertThat(ilse.region("Done by the others")).not().containsText("Nora Field kept");
       leave(nora);
-      assertThat(region(ilse, "Done by the others")).not().containsText("Nora Field");
-      nora.page().navigate(lantern.address() + "/join#" + code);
+      assertThat(ilse.region("Done by the others")).not().containsText("Nora Field");
+      nora.page().navigate(BROWSING.lantern().address() + "/join#" + code);
       assertThat(nora.page().getByRole(AriaRole.ALERT)).containsText("used already");
     }
   }
@@ -86,8 +65,8 @@ class GroupTest {
   @DisplayName("From a remark to a colleague's task, found on their Today, and what came of it")
   @Test
   void task() {
-    try (Person ilse = new Person(chromium.browser(), lantern).signIn("ilse");
-        Person teodor = new Person(chromium.browser(), lantern).signIn("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       ilse.newSheet().search("moth*");
       ilse.page().getByLabel("Publications found").locator("a.font-serif").nth(3).click();
       ilse.page().getByLabel("Say something to the group").click();
@@ -101,12 +80,12 @@ class GroupTest {
           .selectOption(new SelectOption().setLabel("Teodor Vance"));
       // Twice, as whoever is in a hurry: one task all the same.
       ilse.exactly("Note it").dblclick();
-      Locator tasks = region(ilse, "To be looked up");
+      Locator tasks = ilse.region("To be looked up");
       assertThat(tasks.getByRole(AriaRole.LISTITEM)).hasCount(1);
       assertThat(tasks).containsText("Teodor Vance does it");
 
       teodor.go("Today");
-      assertThat(region(teodor, "Waits for you")).containsText("Who counted these moths?");
+      assertThat(teodor.region("Waits for you")).containsText("Who counted these moths?");
       teodor.link("See the task: Who counted these moths?").click();
       Locator line =
           teodor
@@ -132,8 +111,8 @@ class GroupTest {
   @DisplayName("A forgotten password: asked for, found in the letter, another one, and in")
   @Test
   void forgotten() {
-    try (Person sefa = new Person(chromium.browser(), lantern)) {
-      sefa.page().navigate(lantern.address() + "/sign-in");
+    try (Person sefa = BROWSING.stranger()) {
+      sefa.page().navigate(BROWSING.lantern().address() + "/sign-in");
       sefa.page().getByLabel("E-mail").fill("sefa@ternhollow.example");
       sefa.link("I forgot my password").click();
       assertThat(sefa.page().getByLabel("E-mail")).hasValue("sefa@ternhollow.example");
@@ -142,18 +121,18 @@ class GroupTest {
       String code = "";
       for (int i = 0; i < 40 && code.isEmpty(); i++) {
         sefa.page().waitForTimeout(500);
-        String letters = lantern.letters();
+        String letters = BROWSING.lantern().letters();
         code =
             letters.contains("/enter#")
                 ? letters.replaceFirst("(?s).*/enter#([\\w-]+).*", "$1")
                 : "";
       }
-      sefa.page().navigate(lantern.address() + "/enter#" + code);
+      sefa.page().navigate(BROWSING.lantern().address() + "/enter#" + code);
       assertThat(sefa.text("Another password for")).isVisible();
       sefa.page().keyboard().type("lamp-at-midnight", FAST);
       sefa.page().keyboard().press("Enter");
       sefa.page().waitForURL(Pattern.compile(".*/g/[^/]+/today"));
-      sefa.page().navigate(lantern.address() + "/enter#" + code);
+      sefa.page().navigate(BROWSING.lantern().address() + "/enter#" + code);
       sefa.page().reload();
       assertThat(sefa.page().getByRole(AriaRole.ALERT)).containsText("used already");
     }
@@ -167,9 +146,9 @@ class GroupTest {
     ilse.page().keyboard().press("Enter");
     // Pressed once more by whoever is in a hurry: one invitation all the same.
     ilse.page().keyboard().press("Enter");
-    assertThat(region(ilse, "Asked in")).containsText("the letter is sent");
-    assertThat(region(ilse, "Asked in").getByRole(AriaRole.LISTITEM)).hasCount(1);
-    return lantern.letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1");
+    assertThat(ilse.region("Asked in")).containsText("the letter is sent");
+    assertThat(ilse.region("Asked in").getByRole(AriaRole.LISTITEM)).hasCount(1);
+    return BROWSING.lantern().letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1");
   }
 
   private static String mention(Person ilse) {

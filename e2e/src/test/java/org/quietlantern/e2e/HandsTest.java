@@ -12,12 +12,11 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /**
  * Somebody who knows what they want, at their speed: keys follow each other while answers are on
@@ -47,26 +46,13 @@ class HandsTest {
     {"author: oxlade", "moth*"},
   };
 
-  private static Lantern lantern;
-  private static Chromium chromium;
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
   private Person ilse;
   private Page page;
 
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
   @BeforeEach
   void somebodyInAHurry() {
-    ilse = new Person(chromium.browser(), lantern).signIn("ilse");
+    ilse = BROWSING.person("ilse");
     page = ilse.page();
     CDPSession tools = page.context().newCDPSession(page);
     JsonObject rate = new JsonObject();
@@ -110,7 +96,7 @@ class HandsTest {
 
   private int marks() {
     return Integer.parseInt(
-        lantern.query("select count(*) from review_event where what <> 'undo'"));
+        BROWSING.lantern().query("select count(*) from review_event where what <> 'undo'"));
   }
 
   @DisplayName(
@@ -138,7 +124,7 @@ class HandsTest {
         "select count(*) from step t join kept_strategy k on k.id = t.strategy"
             + " join membership m on m.id = t.membership"
             + " where m.name like 'Ilse%' and k.strategy::text ~ '(street light\"|dimmin\"|surviva\")'";
-    assertThat(lantern.query(whole)).as("no broken words on the trail").isEqualTo("0");
+    assertThat(BROWSING.lantern().query(whole)).as("no broken words on the trail").isEqualTo("0");
   }
 
   @DisplayName("What is changed in the moment in which a search settles by itself stays as it is")
@@ -219,18 +205,26 @@ class HandsTest {
     assertThat(page.getByRole(AriaRole.STATUS).last()).containsText("Raised for the group");
     assertThat(marks()).as("two keys, two rows").isEqualTo(before + 2);
     assertThat(
-            lantern.query(
-                "select count(distinct publication) from (select publication from review_event"
-                    + " order by id desc limit 2) t"))
+            BROWSING
+                .lantern()
+                .query(
+                    "select count(distinct publication) from (select publication from review_event"
+                        + " order by id desc limit 2) t"))
         .isEqualTo("2");
     page.keyboard().press("0");
     page.keyboard().press("0");
     page.waitForCondition(
-        () -> lantern.query("select count(*) from review_event where what = 'undo'").equals("2"));
+        () ->
+            BROWSING
+                .lantern()
+                .query("select count(*) from review_event where what = 'undo'")
+                .equals("2"));
     assertThat(
-            lantern.query(
-                "select count(*) from lamp l where l.event in (select id from review_event where what <> 'undo'"
-                    + " order by id desc limit 2)"))
+            BROWSING
+                .lantern()
+                .query(
+                    "select count(*) from lamp l where l.event in (select id from review_event where what <> 'undo'"
+                        + " order by id desc limit 2)"))
         .isEqualTo("0");
   }
 
@@ -314,9 +308,11 @@ class HandsTest {
     page.keyboard().press("5");
     page.waitForCondition(() -> marks() == before + 2);
     assertThat(
-            lantern.query(
-                "select count(distinct publication) from (select publication from review_event"
-                    + " order by id desc limit 2) t"))
+            BROWSING
+                .lantern()
+                .query(
+                    "select count(distinct publication) from (select publication from review_event"
+                        + " order by id desc limit 2) t"))
         .isEqualTo("2");
     page.keyboard().press("n");
     type("12 traps");
@@ -326,7 +322,7 @@ class HandsTest {
     page.waitForTimeout(700);
     page.keyboard().press("2");
     page.waitForCondition(() -> marks() == before + 3);
-    assertThat(lantern.query("select reason from review_event order by id desc limit 1"))
+    assertThat(BROWSING.lantern().query("select reason from review_event order by id desc limit 1"))
         .isEqualTo("12 traps");
   }
 }

@@ -57,6 +57,12 @@ final class Person implements AutoCloseable {
     return page.getByLabel("Line " + number, new Page.GetByLabelOptions().setExact(true));
   }
 
+  /** A part of the page, by its exact name. */
+  Locator region(String name) {
+    return page.getByRole(
+        AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
   /** Goes to a place of the frame. */
   Person go(String place) {
     page.getByRole(AriaRole.NAVIGATION)

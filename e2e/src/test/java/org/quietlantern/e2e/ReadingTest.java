@@ -13,38 +13,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From a line to its text and back: read, looked through, written at, brought in. */
 class ReadingTest {
   private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared().withTexts();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Person person(String given) {
-    return new Person(chromium.browser(), lantern).signIn(given);
-  }
-
-  private static Locator region(Person person, String name) {
-    return person
-        .page()
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing(Lantern::withTexts);
 
   private static Locator notes(Person person) {
     return person.page().getByLabel("Margin notes", new Page.GetByLabelOptions().setExact(true));
@@ -58,7 +34,8 @@ class ReadingTest {
   /** Chooses the first heading of the text with the pointer. */
   private static String choose(Person person) {
     Locator heading =
-        region(person, "Text")
+        person
+            .region("Text")
             .getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setName("Methods"))
             .first();
     heading.scrollIntoViewIfNeeded();
@@ -73,7 +50,7 @@ class ReadingTest {
   @DisplayName("Read in one act, looked through at full speed, and back to the same place")
   @Test
   void read() {
-    try (Person ilse = person("ilse")) {
+    try (Person ilse = BROWSING.person("ilse")) {
       ilse.openPage("moth*");
       assertThat(ilse.path()).endsWith("/text");
 
@@ -107,7 +84,7 @@ class ReadingTest {
       "From a title to its page, on to its neighbours in a hurry, and back to the same place")
   @Test
   void neighbours() {
-    try (Person ilse = person("ilse")) {
+    try (Person ilse = BROWSING.person("ilse")) {
       ilse.search("moth*");
       Locator list = ilse.page().getByLabel("Publications found");
       Locator row = list.getByRole(AriaRole.LISTITEM).nth(4);
@@ -131,15 +108,15 @@ class ReadingTest {
       "After the text it is said that it was read; the group sees it; it goes along with notes")
   @Test
   void afterIt() throws Exception {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       read(ilse, "light*");
       Locator after = ilse.page().getByLabel("After the text");
       after
           .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Read: text"))
           .dblclick();
       assertThat(after).containsText("You read: text");
-      teodor.page().navigate(lantern.address() + ilse.path());
+      teodor.page().navigate(BROWSING.lantern().address() + ilse.path());
       assertThat(teodor.page().getByLabel("After the text"))
           .containsText("Ilse Brandvold read: text");
       after.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("take back")).click();
@@ -153,7 +130,7 @@ class ReadingTest {
       assertThat(noted.suggestedFilename()).endsWith("with-notes.pdf");
       assertThat(Files.size(noted.path())).isPositive();
       String trail = ilse.path().replaceAll("/p/.*", "/trail?part=opened");
-      ilse.page().navigate(lantern.address() + trail);
+      ilse.page().navigate(BROWSING.lantern().address() + trail);
       assertThat(ilse.page().getByLabel("Publications opened").getByRole(AriaRole.LISTITEM).first())
           .containsText("downloaded");
     }
@@ -162,8 +139,8 @@ class ReadingTest {
   @DisplayName("A note: mine, then the group's, answered, found on the list and in the other file")
   @Test
   void written() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       read(ilse, "lamp*");
       String text = ilse.path();
       String passage = choose(ilse);
@@ -178,8 +155,8 @@ class ReadingTest {
       assertThat(notes(ilse).getByRole(AriaRole.LISTITEM)).hasCount(1);
       assertThat(lit(ilse, "noted")).isEqualTo(1);
 
-      teodor.page().navigate(lantern.address() + text);
-      assertThat(region(teodor, "Text")).containsText("Introduction");
+      teodor.page().navigate(BROWSING.lantern().address() + text);
+      assertThat(teodor.region("Text")).containsText("Introduction");
       assertThat(notes(teodor).getByRole(AriaRole.LISTITEM)).hasCount(0);
       ilse.exactly("Share").click();
       assertThat(notes(ilse)).containsText("the group sees it");
@@ -194,7 +171,7 @@ class ReadingTest {
       Locator entry = ilse.page().getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
       assertThat(entry).hasCount(1);
       entry.getByRole(AriaRole.LINK).first().click();
-      assertThat(region(ilse, "Text")).containsText(passage);
+      assertThat(ilse.region("Text")).containsText(passage);
       assertThat(ilse.path()).contains("?note=");
       ilse.exactly("as file").click();
       ilse.page().locator(".text-layer span").first().waitFor();
@@ -207,7 +184,7 @@ class ReadingTest {
   @DisplayName("The passage is copied with its note; the citation with the page is the last line")
   @Test
   void copied() {
-    try (Person maren = person("maren")) {
+    try (Person maren = BROWSING.person("maren")) {
       maren.page().context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
       read(maren, "bat*");
       maren.exactly("as file").click();
@@ -229,16 +206,18 @@ class ReadingTest {
       // The number that is printed on it, not its place in the file.
       assertThat(page)
           .isEqualTo(
-              lantern.query(
-                  "select fields->'host'->>'firstPage' from publication where pid = '%s'"
-                      .formatted(maren.path().replaceAll(".*/p/|/text.*", ""))));
+              BROWSING
+                  .lantern()
+                  .query(
+                      "select fields->'host'->>'firstPage' from publication where pid = '%s'"
+                          .formatted(maren.path().replaceAll(".*/p/|/text.*", ""))));
     }
   }
 
   @DisplayName("Written while the server cannot be reached: kept, said so, sent when it can")
   @Test
   void withoutTheServer() {
-    try (Person sefa = person("sefa")) {
+    try (Person sefa = BROWSING.person("sefa")) {
       read(sefa, "moth*");
       choose(sefa);
       sefa.exactly("Note").click();
@@ -262,8 +241,8 @@ class ReadingTest {
       "T4: a file brought in, asked about, is read by the group from its line, not by guests")
   @Test
   void broughtIn() {
-    try (Person maren = person("maren");
-        Person jon = person("jon")) {
+    try (Person maren = BROWSING.person("maren");
+        Person jon = BROWSING.person("jon")) {
       maren.search("light");
       String page =
           maren
@@ -274,7 +253,7 @@ class ReadingTest {
               .first()
               .getAttribute("href")
               .replaceAll("#.*", "");
-      maren.page().navigate(lantern.address() + page);
+      maren.page().navigate(BROWSING.lantern().address() + page);
       maren.exactly("bring a file in").click();
       Locator dialog = maren.page().getByRole(AriaRole.DIALOG);
       String html =
@@ -296,20 +275,20 @@ class ReadingTest {
               new Locator.GetByRoleOptions().setName("It is the text of this work"))
           .click();
       assertThat(dialog).hasCount(0);
-      maren.page().navigate(lantern.address() + page + "/text");
-      assertThat(region(maren, "Text")).containsText("quibblewick");
+      maren.page().navigate(BROWSING.lantern().address() + page + "/text");
+      assertThat(maren.region("Text")).containsText("quibblewick");
       maren.newSheet().search("text: quibblewick*");
       assertThat(maren.page().getByLabel("Publications found").getByRole(AriaRole.LISTITEM))
           .hasCount(1);
       maren.link("where in the text").click();
-      assertThat(region(maren, "Text")).containsText("quibblewick");
+      assertThat(maren.region("Text")).containsText("quibblewick");
       assertThat(maren.text("1 place")).isVisible();
       assertThat(lit(maren, "found")).isEqualTo(1);
       maren.page().goBack();
       maren.link("by request: ").first().click();
-      assertThat(region(maren, "Text")).containsText("quibblewick");
+      assertThat(maren.region("Text")).containsText("quibblewick");
 
-      jon.page().navigate(lantern.address() + page + "/text");
+      jon.page().navigate(BROWSING.lantern().address() + page + "/text");
       assertThat(jon.text("Your group has no text of it here.")).isVisible();
       assertThat(jon.text("quibblewick")).hasCount(0);
     }
@@ -318,17 +297,21 @@ class ReadingTest {
   @DisplayName("A book: opened from its line, a chapter found by its name, cited, and kept")
   @Test
   void chapter() {
-    try (Person ilse = person("ilse")) {
+    try (Person ilse = BROWSING.person("ilse")) {
       ilse.page().context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
       String book =
-          lantern.query(
-              "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
-                  + " where c->>'open' = 'true' and c->>'address' like '%/text.pdf'"
-                  + " and fields->>'kind' = 'BOOK' and canonical is null"
-                  + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61"
-                  + " not in (7, 13, 19, 29, 37, 43) order by id limit 1");
+          BROWSING
+              .lantern()
+              .query(
+                  "select pid from publication p, jsonb_array_elements(p.fields->'copies') c"
+                      + " where c->>'open' = 'true' and c->>'address' like '%/text.pdf'"
+                      + " and fields->>'kind' = 'BOOK' and canonical is null"
+                      + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61"
+                      + " not in (7, 13, 19, 29, 37, 43) order by id limit 1");
       String title =
-          lantern.query("select fields->>'title' from publication where pid = '" + book + "'");
+          BROWSING
+              .lantern()
+              .query("select fields->>'title' from publication where pid = '" + book + "'");
       ilse.search("title: \"%s\"".formatted(title.replaceAll("[:?].*", "")));
       ilse.page().locator("a[href$='/p/" + book + "/text']").first().click();
       ilse.exactly("as file").click();
@@ -353,18 +336,20 @@ class ReadingTest {
   @DisplayName("A text that is not where it should be: the reason, and the ways that are left")
   @Test
   void nowhere() {
-    try (Person ilse = person("ilse")) {
+    try (Person ilse = BROWSING.person("ilse")) {
       String dead =
-          lantern.query(
-              "select pid from publication p, jsonb_array_elements(p.fields::jsonb->'copies') c"
-                  + " where c->>'open' = 'true' and c->>'address' like '%/text.html'"
-                  + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61 = 7 limit 1");
+          BROWSING
+              .lantern()
+              .query(
+                  "select pid from publication p, jsonb_array_elements(p.fields::jsonb->'copies') c"
+                      + " where c->>'open' = 'true' and c->>'address' like '%/text.html'"
+                      + " and substring(c->>'address' from '/doc/([0-9]+)/')::int % 61 = 7 limit 1");
       String group = ilse.path().replaceFirst("(/g/[^/]+).*", "$1");
-      ilse.page().navigate(lantern.address() + group + "/p/" + dead + "/text");
+      ilse.page().navigate(BROWSING.lantern().address() + group + "/p/" + dead + "/text");
       assertThat(ilse.page().getByRole(AriaRole.ALERT)).containsText("answered 410");
       assertThat(ilse.link("Open it where it is").first()).isVisible();
       ilse.link("All ways to the text").click();
-      assertThat(region(ilse, "Ways to the text")).isInViewport();
+      assertThat(ilse.region("Ways to the text")).isInViewport();
     }
   }
 }

@@ -8,37 +8,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What a group keeps of its searching: revisions, notes; and how a newcomer finds the way. */
 class SavedTest {
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Person person(String given) {
-    return new Person(chromium.browser(), lantern).signIn(given);
-  }
-
-  private static Locator region(Person person, String name) {
-    return person
-        .page()
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   private static Locator button(Locator in, String name) {
     return in.getByRole(
@@ -58,25 +34,25 @@ class SavedTest {
   @DisplayName("N7: a search is changed with gained and lost in sight, and checked by a colleague")
   @Test
   void revision() {
-    try (Person maren = person("maren");
-        Person teodor = person("teodor")) {
+    try (Person maren = BROWSING.person("maren");
+        Person teodor = BROWSING.person("teodor")) {
       folderOf(maren, "Moth declines");
       maren.link("Light traps and skyglow").click();
       maren.link("Change it on the sheet").click();
       assertThat(maren.line(1)).hasValue("\"light traps\" and skyglow");
-      Locator changing = region(maren, "Changing a saved search");
+      Locator changing = maren.region("Changing a saved search");
       assertThat(changing).containsText("nothing is changed yet");
       maren.line(1).fill("\"light traps\" and (skyglow or glare)");
       maren.line(1).press("Enter");
       button(changing, "Save as revision 2").click();
       Locator dialog = maren.page().getByRole(AriaRole.DIALOG);
-      assertThat(region(maren, "gained").getByRole(AriaRole.LISTITEM).first()).isVisible();
-      int gained = number(region(maren, "gained").getByRole(AriaRole.HEADING));
+      assertThat(maren.region("gained").getByRole(AriaRole.LISTITEM).first()).isVisible();
+      int gained = number(maren.region("gained").getByRole(AriaRole.HEADING));
       assertThat(gained).isPositive();
-      assertThat(region(maren, "lost")).containsText("0 lost");
+      assertThat(maren.region("lost")).containsText("0 lost");
       dialog.getByRole(AriaRole.TEXTBOX).fill("glare is what drivers complain of");
       button(dialog, "Save").click();
-      Locator second = region(maren, "Revision 2");
+      Locator second = maren.region("Revision 2");
       assertThat(second).containsText(gained + " gained, 0 lost");
       assertThat(second).containsText("glare is what drivers complain of");
       button(second, "Give it to be checked").click();
@@ -86,7 +62,7 @@ class SavedTest {
 
       teodor.go("Folders");
       teodor.link("Light traps and skyglow, revision 2").click();
-      Locator shown = region(teodor, "Revision 2");
+      Locator shown = teodor.region("Revision 2");
       button(shown, "Remark").click();
       shown.getByRole(AriaRole.TEXTBOX).fill("and “dazzle”?");
       shown.getByRole(AriaRole.TEXTBOX).press("Enter");
@@ -106,14 +82,14 @@ class SavedTest {
       "A journal is found by the title it had, and searched in; its field is kept as a note")
   @Test
   void journalAndGlance() {
-    try (Person sefa = person("sefa")) {
+    try (Person sefa = BROWSING.person("sefa")) {
       Page page = sefa.go("Catalogue").page();
       sefa.link("Journals").click();
       page.getByLabel("Words of a title, or an ISSN").fill("lamp street");
       Locator found = page.getByLabel("Journals found");
       assertThat(found).containsText("formerly Lamp and Street");
       found.getByRole(AriaRole.LINK).click();
-      Locator pane = region(sefa, "Journal");
+      Locator pane = sefa.region("Journal");
       assertThat(pane).containsText("Until 2002 called Lamp and Street");
       assertThat(pane).containsText(Pattern.compile("Volume \\d+, issue \\d+"));
       Matcher here = new Matcher(pane.innerText(), "([\\d,]+) publications? here");
@@ -124,7 +100,7 @@ class SavedTest {
       sefa.page().getByLabel("Line 2").waitFor();
       page.waitForURL(Pattern.compile(".*/q/.*"));
       sefa.button("The field at a glance").click();
-      Locator glance = region(sefa, "The field at a glance");
+      Locator glance = sefa.region("The field at a glance");
       assertThat(glance).containsText("Most cited");
       assertThat(glance).containsText("Main headings");
       button(glance, "Keep as a note of today").click();
@@ -151,8 +127,8 @@ class SavedTest {
   @DisplayName("A steward has a source tried now and reads what came of it; others only read")
   @Test
   void triedNow() {
-    try (Person ilse = person("ilse");
-        Person teodor = person("teodor")) {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
       Locator latest = harvests(ilse).first();
       String before = latest.innerText();
       ilse.exactly("Try now").click();
@@ -168,7 +144,7 @@ class SavedTest {
 
   private static Locator harvests(Person person) {
     String group = person.path().split("/")[2];
-    person.page().navigate(lantern.address() + "/g/" + group + "/catalogue/sources");
+    person.page().navigate(BROWSING.lantern().address() + "/g/" + group + "/catalogue/sources");
     person.button("Harvests of The Night Index").click();
     return person.page().getByLabel("Harvests, the newest first").getByRole(AriaRole.LISTITEM);
   }
@@ -176,10 +152,10 @@ class SavedTest {
   @DisplayName("A first search in five steps: left at any time, and never back unasked")
   @Test
   void guide() {
-    try (Person jon = person("jon")) {
+    try (Person jon = BROWSING.person("jon")) {
       Page page = jon.page();
       jon.exactly("Begin").click();
-      Locator guide = region(jon, "A first search");
+      Locator guide = jon.region("A first search");
       assertThat(guide).containsText("1 of 5");
       jon.exactly("Do it for me").click();
       assertThat(jon.line(1)).hasValue("moths street lights");

@@ -8,35 +8,15 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A folder for some of the group, for somebody from outside, and for whoever has its link. */
 class SharedFolderTest {
   private static final Keyboard.TypeOptions FAST = new Keyboard.TypeOptions().setDelay(12);
   private static final String FOLDER = "Methods and loggers";
-  private static Lantern lantern;
-  private static Chromium chromium;
-
-  @BeforeAll
-  static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
-  }
-
-  private static Locator region(Person person, String name) {
-    return person
-        .page()
-        .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
 
   private static void says(Person person, String member, String may) {
     person
@@ -48,9 +28,9 @@ class SharedFolderTest {
   @DisplayName("Closed to all but two while a colleague looks; opened again, it is there again")
   @Test
   void closed() {
-    try (Person sefa = new Person(chromium.browser(), lantern).signIn("sefa");
-        Person maren = new Person(chromium.browser(), lantern).signIn("maren");
-        Person teodor = new Person(chromium.browser(), lantern).signIn("teodor")) {
+    try (Person sefa = BROWSING.person("sefa");
+        Person maren = BROWSING.person("maren");
+        Person teodor = BROWSING.person("teodor")) {
       maren.go("Folders");
       assertThat(maren.link("Verge lighting").first()).isVisible();
       sefa.go("Folders");
@@ -70,7 +50,7 @@ class SharedFolderTest {
       assertThat(teodor.text("for some of the group · you read").first()).isVisible();
       assertThat(teodor.exactly("End it")).hasCount(0);
       String address = teodor.path();
-      maren.page().navigate(lantern.address() + address);
+      maren.page().navigate(BROWSING.lantern().address() + address);
       assertThat(maren.text("There is nothing at this address.").first()).isVisible();
       sefa.exactly("Undo").first().click();
       maren.go("Folders");
@@ -85,18 +65,18 @@ class SharedFolderTest {
   @DisplayName("Asked from outside by a letter: reads the folder, remarks, sees nothing else")
   @Test
   void fromOutside() {
-    try (Person sefa = new Person(chromium.browser(), lantern).signIn("sefa");
-        Person vera = new Person(chromium.browser(), lantern)) {
+    try (Person sefa = BROWSING.person("sefa");
+        Person vera = BROWSING.stranger()) {
       sefa.go("Folders").link(FOLDER).click();
       sefa.link("Who sees it").click();
       sefa.page().getByLabel("E-mail address").click();
       sefa.page().keyboard().type("vera@elsewhere.example", FAST);
-      region(sefa, "From outside").getByRole(AriaRole.COMBOBOX).selectOption("remark");
+      sefa.region("From outside").getByRole(AriaRole.COMBOBOX).selectOption("remark");
       sefa.button("Ask them").dblclick();
-      assertThat(region(sefa, "From outside")).containsText("the letter is sent");
-      assertThat(region(sefa, "From outside").getByRole(AriaRole.LISTITEM)).hasCount(1);
-      String code = lantern.letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1");
-      vera.page().navigate(lantern.address() + "/join#" + code);
+      assertThat(sefa.region("From outside")).containsText("the letter is sent");
+      assertThat(sefa.region("From outside").getByRole(AriaRole.LISTITEM)).hasCount(1);
+      String code = BROWSING.lantern().letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1");
+      vera.page().navigate(BROWSING.lantern().address() + "/join#" + code);
       assertThat(vera.text("asks you to read and remark on the folder")).isVisible();
       vera.page().keyboard().type("Vera Quill", FAST);
       vera.page().keyboard().press("Tab");
@@ -115,7 +95,7 @@ class SharedFolderTest {
       assertThat(vera.text("Ways to the text")).hasCount(0);
       String group = vera.path().replaceAll("/f/.*", "");
       for (String place : new String[] {"/today", "/search", "/arrivals", "/group", "/trail"}) {
-        vera.page().navigate(lantern.address() + group + place);
+        vera.page().navigate(BROWSING.lantern().address() + group + place);
         vera.page().waitForURL(Pattern.compile(".*/folders"));
         assertThat(vera.link(FOLDER)).isVisible();
       }
@@ -134,12 +114,12 @@ class SharedFolderTest {
   @DisplayName("By a link whoever has it reads citations; revoked it is gone, and says so")
   @Test
   void byLink() {
-    try (Person sefa = new Person(chromium.browser(), lantern).signIn("sefa");
-        Person stranger = new Person(chromium.browser(), lantern)) {
+    try (Person sefa = BROWSING.person("sefa");
+        Person stranger = BROWSING.stranger()) {
       sefa.go("Folders").link("Review: part-night lighting").click();
       sefa.link("Who sees it").click();
       sefa.button("Make a link").dblclick();
-      Locator link = region(sefa, "Link").getByRole(AriaRole.LINK);
+      Locator link = sefa.region("Link").getByRole(AriaRole.LINK);
       String address = link.getAttribute("href");
       stranger.page().navigate(address);
       assertThat(stranger.page().getByRole(AriaRole.HEADING))

@@ -11,29 +11,20 @@ import com.microsoft.playwright.options.SelectOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The sheet, the list and the leaf as somebody uses them who sees them for the first time. */
 class SheetTest {
-  private static Lantern lantern;
-  private static Chromium chromium;
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
   private static Person ilse;
 
   @BeforeAll
   static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-    ilse = new Person(chromium.browser(), lantern).signIn("ilse");
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
+    ilse = BROWSING.person("ilse");
   }
 
   @BeforeEach
@@ -230,24 +221,28 @@ class SheetTest {
     assertThat(ilse.page().getByRole(AriaRole.STATUS).last())
         .containsText("2 publications kept in My pile.");
     assertThat(
-            lantern.query(
-                "select count(*) from item i join folder f on f.id = i.folder join membership m on m.id = f.owner where m.name like 'Ilse%'"))
+            BROWSING
+                .lantern()
+                .query(
+                    "select count(*) from item i join folder f on f.id = i.folder join membership m on m.id = f.owner where m.name like 'Ilse%'"))
         .isEqualTo("2");
     assertThat(
-            lantern.query(
-                "select distinct e.what from review_event e join item i on i.publication = e.publication join folder f on f.id = i.folder and f.owner = e.membership join membership m on m.id = f.owner where m.name like 'Ilse%'"))
+            BROWSING
+                .lantern()
+                .query(
+                    "select distinct e.what from review_event e join item i on i.publication = e.publication join folder f on f.id = i.folder and f.owner = e.membership join membership m on m.id = f.owner where m.name like 'Ilse%'"))
         .isEqualTo("seen");
   }
 
   @DisplayName("A keep made after the visit has ended is offered again after sign-in")
   @Test
   void afterTheVisit() {
-    try (Person maren = new Person(chromium.browser(), lantern).signIn("maren")) {
+    try (Person maren = BROWSING.person("maren")) {
       maren.search("moths");
       maren.page().keyboard().press("ArrowDown");
       maren.page().keyboard().press("1");
       maren.page().getByLabel("Why").fill("before it is lost");
-      lantern.query("delete from spring_session");
+      BROWSING.lantern().query("delete from spring_session");
       maren.page().keyboard().press("Enter");
       maren.page().getByLabel("E-mail").fill("maren@ternhollow.example");
       maren.page().getByLabel("Password").fill(Lantern.PASSWORD);
@@ -255,7 +250,10 @@ class SheetTest {
       maren.page().getByText("Your visit had ended").waitFor();
       maren.button("Do it now").click();
       assertThat(maren.page().getByRole(AriaRole.STATUS).last()).containsText("Kept in My pile.");
-      assertThat(lantern.query("select text from item_reason where text like 'before it is%'"))
+      assertThat(
+              BROWSING
+                  .lantern()
+                  .query("select text from item_reason where text like 'before it is%'"))
           .isEqualTo("before it is lost");
     }
     ilse.page().reload();

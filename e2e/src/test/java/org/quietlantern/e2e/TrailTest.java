@@ -10,28 +10,19 @@ import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Headings, ways outward, the trail and the report, by somebody who sees them first. */
 class TrailTest {
-  private static Lantern lantern;
-  private static Chromium chromium;
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
   private static Person maren;
 
   @BeforeAll
   static void open() {
-    lantern = Lantern.prepared();
-    chromium = new Chromium();
-    maren = new Person(chromium.browser(), lantern).signIn("maren");
-  }
-
-  @AfterAll
-  static void close() {
-    chromium.close();
-    lantern.close();
+    maren = BROWSING.person("maren");
   }
 
   private static Locator status() {

@@ -164,6 +164,18 @@ final class Views {
     sound(ilse, scheme);
     ilse.button("Revoke the link").click();
     ilse.link("Back to the folder").click();
+    ilse.page().getByLabel("Order").waitFor();
+    ilse.page().keyboard().type("xjx");
+    ilse.exactly("Take out").first().click();
+    ilse.text("2 publications taken out").waitFor();
+    ilse.exactly("Close").click();
+    ilse.go("Folders").link("Bin").click();
+    ilse.exactly("One by one").first().click();
+    ilse.exactly("Bring them back").first().waitFor();
+    sound(ilse, scheme);
+    ilse.exactly("Bring them back").first().click();
+    ilse.text("2 publications back in").waitFor();
+    ilse.exactly("Close").click();
   }
 
   /** A text as a page of the web and as a file, with places found and a note being written. */
