@@ -19,7 +19,7 @@ export function BinLine({ line }: { line: Line }) {
     <li className="border-b border-base-300 py-2">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <span className="min-w-0 flex-1 basis-72">
-          <What line={line} />
+          <What line={line} titles={!choosing} />
         </span>
         {line.mayBringBack && (
           <Act
@@ -44,7 +44,7 @@ export function BinLine({ line }: { line: Line }) {
   );
 }
 
-function What({ line }: { line: Line }) {
+function What({ line, titles }: { line: Line; titles: boolean }) {
   const here = useHere();
   const folder = line.folder && (
     <Link to={`/g/${here.id}/f/${line.folder.id}`}>{line.folder.name}</Link>
@@ -62,11 +62,15 @@ function What({ line }: { line: Line }) {
   const more = line.publications - line.some.length;
   return (
     <>
-      {counted(line.publications, 'publication')} of {folder}:{' '}
-      <span className="font-serif text-[15px]">
-        {line.some.map((work) => work.title).join(' · ')}
-      </span>
-      {more > 0 && <span className="text-soft"> and {more.toLocaleString('en-GB')} more</span>}
+      {counted(line.publications, 'publication')} of {folder}
+      {titles && (
+        <span className="font-serif text-[15px]">
+          : {line.some.map((work) => work.title).join(' · ')}
+        </span>
+      )}
+      {titles && more > 0 && (
+        <span className="text-soft"> and {more.toLocaleString('en-GB')} more</span>
+      )}
     </>
   );
 }
