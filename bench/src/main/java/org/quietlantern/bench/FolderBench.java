@@ -207,7 +207,7 @@ public final class FolderBench {
     String path = "/changes?since=" + latest();
     ScheduledExecutorService pages = Executors.newScheduledThreadPool(4);
     AtomicInteger looks = new AtomicInteger();
-    double before = serving.processor();
+    double idle = used();
     List<ScheduledFuture<?>> open = new ArrayList<>();
     for (int n = 0; n < PAGES; n++) {
       Visit page = visit;
@@ -221,16 +221,23 @@ public final class FolderBench {
               1000L * LOOK_EVERY,
               TimeUnit.MILLISECONDS));
     }
-    Thread.sleep(1000L * LOOK_FOR);
-    double used = serving.processor() - before;
+    double used = used();
     open.forEach(page -> page.cancel(false));
     pages.shutdownNow();
     System.out.printf(
         Locale.ENGLISH,
-        "| %d pages look every %d s (%d looks), of one core | %.1f %% |%n",
+        "| %d pages look every %d s (%d looks), of one core; without them | %.1f %%; %.1f %% |%n",
         PAGES,
         LOOK_EVERY,
         looks.get(),
-        used * 100 / LOOK_FOR);
+        used * 100 / LOOK_FOR,
+        idle * 100 / LOOK_FOR);
+  }
+
+  /** Seconds of processors that server and database use from now on, as long as pages look. */
+  private double used() throws Exception {
+    double before = serving.processor();
+    Thread.sleep(1000L * LOOK_FOR);
+    return serving.processor() - before;
   }
 }
