@@ -12,6 +12,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What happened in a group, for pages that want to stay true. */
@@ -28,8 +29,12 @@ public class Happenings {
     this.json = json;
   }
 
-  /** Empty while nothing happened since that number. */
-  @Transactional(readOnly = true)
+  /**
+   * Empty while nothing happened since that number, which open pages ask every few seconds: one
+   * statement then, and no transaction. What is done between the two others is told by the next
+   * look again.
+   */
+  @Transactional(propagation = Propagation.SUPPORTS, readOnly = true)
   public Optional<Changes> since(Member me, long since) {
     long latest =
         me.onlyFolders() ? mapper.latestInFolders(me.group(), me.id()) : mapper.latest(me.group());

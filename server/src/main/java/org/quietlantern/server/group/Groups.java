@@ -32,8 +32,8 @@ public class Groups {
     this.calendar = calendar;
   }
 
-  /** The membership of an account in a group, if it has one. */
-  @Transactional(readOnly = true)
+  /** The membership of an account in a group, if it has one. One statement: no transaction. */
+  @Transactional(propagation = Propagation.SUPPORTS, readOnly = true)
   public Optional<Member> findMember(String group, int account) {
     return Optional.ofNullable(mapper.findMember(group, account));
   }
