@@ -39,6 +39,7 @@ export function Board({
             {members.map((member) => (
               <th key={member.id} scope="col" className="pr-3 font-normal">
                 {member.name.split(' ')[0]}
+                {member.away && <span className="block text-[12px]">away</span>}
               </th>
             ))}
             <th scope="col" className="pr-3 text-right font-normal">

@@ -12,9 +12,10 @@ const members = [
     role: 'coordinator',
     email: 'i@x.example',
     joined: '2026-01-05',
+    away: [],
     me: true,
   },
-  { id: 'teo', name: 'Teodor Vance', role: 'member', joined: '2026-01-05', me: false },
+  { id: 'teo', name: 'Teodor Vance', role: 'member', joined: '2026-01-05', away: [], me: false },
 ];
 const invitation = {
   id: 'i1',

@@ -2,6 +2,7 @@ import { Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useMembers } from './api';
+import { Away } from './Away';
 import { Invitations } from './Invitations';
 import { Leave } from './Leave';
 import { MemberLine } from './MemberLine';
@@ -31,6 +32,7 @@ export function GroupPage() {
           ))}
         </ul>
       </section>
+      {mayWrite(here) && <Away members={found.data} />}
       {(coordinates || (here.membersInvite && mayWrite(here))) && <Invitations />}
       {coordinates && <Settings />}
       <Leave />

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { Act, day } from '../../ui';
+import { Act, day, shortDay } from '../../ui';
 import { useHere } from '../session';
 import { useGroupActs } from './api';
 
@@ -16,14 +16,14 @@ export function MemberLine({
   const here = useHere();
   const { role, end } = useGroupActs(here.id);
   const { id, name, me } = member;
+  const now = here.members.find((one) => one.id === id);
   return (
     <li className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 py-1.5">
       <span className="min-w-[10rem] flex-1">
         <b className="font-semibold">{name}</b>
         {me && <span className="text-soft"> (you)</span>}
-        {here.members.some((one) => one.id === id && one.librarian) && (
-          <span className="text-soft"> · librarian</span>
-        )}
+        {now?.librarian && <span className="text-soft"> · librarian</span>}
+        {now?.away && <span className="text-soft"> · {awayWords(now.away)}</span>}
         {member.onlyFolders && <span className="text-soft"> · of single folders only</span>}
         {member.email && <span className="block text-[13px] text-soft">{member.email}</span>}
       </span>
@@ -58,4 +58,8 @@ export function MemberLine({
       )}
     </li>
   );
+}
+
+function awayWords({ to }: { to?: string | null }): string {
+  return to ? `away until ${shortDay(to)}` : 'away';
 }

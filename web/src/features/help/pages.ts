@@ -76,6 +76,7 @@ export const PAGES: Record<string, HelpOf> = {
     path: 'group',
     says: [
       'A coordinator asks people in by mail: the link in the letter works once, for that address, for seven days. It can be taken back; another letter makes the first one’s link void.',
+      'Whoever is away says when, a coordinator for anybody. What comes on those days is not theirs to review; what they owed before stays. Taken back, all of it is theirs again.',
       'Who has an account joins with it, who has none makes one. Whoever joins owes what comes from then on; what was said before is theirs to read.',
       'Coordinators give roles and end memberships; a group keeps one coordinator. Everybody may leave; what they marked and said stays.',
       'What holds for the whole group is set by its coordinators: its name, where its days begin, who is asked about searching, whether members ask people in, the limits that a new sheet begins with, and reasons for passing that are offered beside a round.',

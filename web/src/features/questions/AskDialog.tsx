@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { ChoiceField, DialogForm, listed } from '../../ui';
-import { useHere } from '../session';
+import { offered, useHere } from '../session';
 import { useQuestionActs, useQuestions } from './api';
 import type { Seen } from './AskAct';
 import { lastLookedAt } from './seen';
@@ -51,7 +51,7 @@ export function AskDialog({ seen, onClose }: { seen: Seen; onClose: () => void }
         <ChoiceField
           label="Whom"
           value={whom}
-          of={others}
+          of={others.map(offered)}
           {...(librarian ? { none: librarian } : {})}
           onChange={setTo}
         />

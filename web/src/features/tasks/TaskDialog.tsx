@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { ChoiceField, DialogForm } from '../../ui';
-import { useHere } from '../session';
+import { offered, useHere } from '../session';
 import { useNoteTask, useTaskActs, type Task } from './api';
 
 /** What a new task begins with; what it comes from goes along. */
@@ -62,7 +62,7 @@ function Who({ owner, onOwner }: { owner: string; onOwner: (owner: string) => vo
     <ChoiceField
       label="Who does it"
       value={owner}
-      of={here.members.filter((member) => member.role !== 'guest')}
+      of={here.members.filter((member) => member.role !== 'guest').map(offered)}
       none="whoever takes it"
       onChange={onOwner}
     />

@@ -132,13 +132,13 @@ class FolderTest {
   void bin() {
     try (Person ilse = BROWSING.person("ilse");
         Person teodor = BROWSING.person("teodor")) {
-      open(ilse, "Methods and loggers");
-      open(teodor, "Methods and loggers");
+      open(ilse, "Verge lighting");
+      open(teodor, "Verge lighting");
       List<String> three = List.of(title(ilse, 1), title(ilse, 2), title(ilse, 3));
       ilse.page().keyboard().type("xjxjx", FAST);
       assertThat(ilse.text("3 publications ticked")).isVisible();
       ilse.exactly("Take out").first().dblclick();
-      assertThat(ilse.text("3 publications taken out of Methods and loggers.")).isVisible();
+      assertThat(ilse.text("3 publications taken out of Verge lighting.")).isVisible();
       assertThat(kept(teodor).getByText(three.get(0))).hasCount(0);
 
       teodor.go("Folders").link("Bin").click();
@@ -151,22 +151,22 @@ class FolderTest {
       assertThat(line).containsText("taken out by Ilse Brandvold");
       line.getByText("One by one").click();
       teodor.button("Bring it back: " + three.get(1)).click();
-      assertThat(teodor.text("1 publication back in Methods and loggers.")).isVisible();
+      assertThat(teodor.text("1 publication back in Verge lighting.")).isVisible();
       assertThat(kept(ilse)).containsText(three.get(1));
       teodor.exactly("Bring them back").first().dblclick();
-      assertThat(teodor.text("2 publications back in Methods and loggers.")).isVisible();
+      assertThat(teodor.text("2 publications back in Verge lighting.")).isVisible();
       for (String one : three) {
         assertThat(kept(ilse)).containsText(one);
       }
       // What Ilse did is changed since; she does not undo what Teodor did after it.
       teodor.page().goBack();
       ilse.exactly("Name and place").first().click();
-      dialog(ilse).getByLabel("Name").fill("Loggers and methods");
+      dialog(ilse).getByLabel("Name").fill("Verges, lit");
       ilse.page().keyboard().press("Enter");
       assertThat(dialog(ilse)).hasCount(0);
-      teodor.link("Loggers and methods").first().click();
+      teodor.link("Verges, lit").first().click();
       teodor.link("Activity").first().click();
-      assertThat(teodor.text("name: Methods and loggers")).containsText("Loggers and methods");
+      assertThat(teodor.text("name: Verge lighting")).containsText("Verges, lit");
       ilse.page().keyboard().press("0");
       assertThat(teodor.text("taken back since").first()).isVisible();
     }

@@ -21,6 +21,7 @@ public enum Aspect {
   OWNER("who looks it up", "person"),
   OUTCOME("what came of it"),
   ROLE("role"),
+  AWAY("away"),
   ZONE("time zone"),
   INVITING("who asks people in"),
   REASONS("reasons for passing");

@@ -105,6 +105,8 @@ public final class Wording {
           entry("group.set", "changed what is set for the group"),
           entry("member.join", "joined the group"),
           entry("member.role", "gave {person} another role"),
+          entry("member.away", "noted that {person} is away"),
+          entry("member.here", "noted that {person} is not away"),
           entry("member.end", "ended a membership: {person}"),
           entry("arrivals", "found something for {alert}"));
 

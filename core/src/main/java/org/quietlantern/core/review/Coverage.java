@@ -26,20 +26,20 @@ public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, in
    * How far a member is.
    *
    * @param reviewed lit lamps
-   * @param spared unlit ones of what came before the member joined: nobody owes that (rule V5)
+   * @param spared unlit ones of what is not theirs ({@link Duty}): nobody owes that (rule V5)
    */
   public record Share(int reviewed, int spared) {}
 
   /**
-   * @param joined those who owe the round, and since when they are there
+   * @param duties of those who owe the round, by member
    * @param asked how many lit lamps cover an arrival; never more than there are members
    */
-  public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Instant> joined, int asked) {
-    int needed = Math.min(asked, joined.size());
+  public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Duty> duties, int asked) {
+    int needed = Math.min(asked, duties.size());
     List<Long> lit = arrivals.stream().map(Coverage::lit).toList();
     return new Coverage(
         arrivals.size(),
-        joined.entrySet().stream()
+        duties.entrySet().stream()
             .collect(
                 Collectors.toMap(
                     Map.Entry::getKey, one -> share(arrivals, one.getKey(), one.getValue()))),
@@ -47,13 +47,11 @@ public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, in
         (int) lit.stream().filter(n -> n == 0).count());
   }
 
-  private static Share share(Collection<Arrived> arrivals, int member, Instant joined) {
+  private static Share share(Collection<Arrived> arrivals, int member, Duty duty) {
     int reviewed = (int) arrivals.stream().filter(one -> isLit(one, member)).count();
     int spared =
         (int)
-            arrivals.stream()
-                .filter(one -> one.came().isBefore(joined) && !isLit(one, member))
-                .count();
+            arrivals.stream().filter(one -> !duty.holds(one.came()) && !isLit(one, member)).count();
     return new Share(reviewed, spared);
   }
 

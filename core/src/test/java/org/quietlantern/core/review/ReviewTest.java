@@ -70,12 +70,17 @@ class ReviewTest {
             new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.LIT)),
             new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.DIM)),
             new Coverage.Arrived(late, Map.of(2, Lamp.UNLIT)));
-    assertThat(Coverage.of(arrived, Map.of(1, early, 2, early), 2))
+    assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(early)), 2))
         .isEqualTo(
             new Coverage(
                 3, Map.of(1, new Coverage.Share(2, 0), 2, new Coverage.Share(1, 0)), 1, 1));
-    assertThat(Coverage.of(arrived, Map.of(1, early), 5).covered()).as("k is capped").isEqualTo(2);
-    assertThat(Coverage.of(arrived, Map.of(1, early, 2, late), 2).shares().get(2))
+    assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early)), 5).covered())
+        .as("k is capped")
+        .isEqualTo(2);
+    assertThat(
+            Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(late)), 2)
+                .shares()
+                .get(2))
         .as("V5: what came before is not owed, what was said of it counts")
         .isEqualTo(new Coverage.Share(1, 1));
   }

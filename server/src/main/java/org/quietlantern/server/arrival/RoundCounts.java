@@ -1,6 +1,6 @@
 package org.quietlantern.server.arrival;
 
-import java.time.Instant;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -8,8 +8,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
+import org.quietlantern.core.review.Duty;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.group.Absences;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
@@ -39,6 +41,7 @@ class RoundCounts implements MendingCheck {
   private final RoundContents contents;
   private final Reviews reviews;
   private final Groups groups;
+  private final Absences absences;
   private final Publications publications;
   private final TakenBack takenBack;
 
@@ -47,6 +50,7 @@ class RoundCounts implements MendingCheck {
       RoundContents contents,
       Reviews reviews,
       Groups groups,
+      Absences absences,
       Publications publications,
       TakenBack takenBack) {
     this.takenBack = takenBack;
@@ -54,6 +58,7 @@ class RoundCounts implements MendingCheck {
     this.contents = contents;
     this.reviews = reviews;
     this.groups = groups;
+    this.absences = absences;
     this.publications = publications;
   }
 
@@ -98,7 +103,7 @@ class RoundCounts implements MendingCheck {
   public int count(List<Integer> rounds) {
     List<RoundMapper.Counted> counted = mapper.counted(rounds.toArray(Integer[]::new));
     Map<Integer, List<RoundMapper.FoundRow>> found = contents.of(rounds);
-    Map<Integer, Map<Integer, Instant>> members = new HashMap<>();
+    Map<Integer, Map<Integer, Duty>> members = new HashMap<>();
     return counted.stream()
         .mapToInt(
             round ->
@@ -109,16 +114,26 @@ class RoundCounts implements MendingCheck {
         .sum();
   }
 
-  /** Since when each of those is there who have lamps. */
-  private Map<Integer, Instant> reviewers(int group) {
+  /** What is theirs of each of those who have lamps. */
+  private Map<Integer, Duty> reviewers(int group) {
+    ZoneId zone = ZoneId.of(groups.settings(group).zone());
+    Map<Integer, List<Duty.Absence>> away =
+        absences.of(group).stream()
+            .collect(
+                Collectors.groupingBy(
+                    Absences.Away::membership,
+                    Collectors.mapping(one -> one.in(zone), Collectors.toList())));
     return groups.people(group).stream()
         .filter(person -> !person.role().equals("guest"))
-        .collect(Collectors.toMap(Groups.InGroup::id, Groups.InGroup::joined));
+        .collect(
+            Collectors.toMap(
+                Groups.InGroup::id,
+                person -> new Duty(person.joined(), away.getOrDefault(person.id(), List.of()))));
   }
 
   /** Answers 1 if something was not as counted before. */
   private int count(
-      RoundMapper.Counted round, Map<Integer, Instant> members, List<RoundMapper.FoundRow> found) {
+      RoundMapper.Counted round, Map<Integer, Duty> members, List<RoundMapper.FoundRow> found) {
     Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
             round.grp(), found.stream().map(RoundMapper.FoundRow::occasion).toList());

@@ -10,7 +10,7 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 interface DayLetterMapper {
   /**
-   * A member whose hour has come.
+   * A member whose hour has come and who is not away.
    *
    * @param day in the member's zone
    * @param told until when everything was told, or was there when they joined
@@ -29,6 +29,8 @@ interface DayLetterMapper {
       )
       select membership, "group", account, email, local::date as day, told from clocks
       where local::time >= letter_hour and told_on is distinct from local::date
+        and not exists (select 1 from absence b where b.membership = clocks.membership
+          and local::date between b.from_day and coalesce(b.to_day, 'infinity'))
       order by membership
       """)
   List<Due> due(Instant now);

@@ -2,6 +2,8 @@ package org.quietlantern.server.group;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
@@ -13,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}")
 class GroupController {
   private final Groups groups;
+  private final Absences absences;
   private final Calendar calendar;
   private final LanternProperties properties;
 
@@ -21,19 +24,30 @@ class GroupController {
    *
    * @param onlyFolders somebody asked to single folders
    * @param librarian whom the group asks about searching
+   * @param away present while they are away
    */
   record Person(
-      String id, String name, String letters, String role, boolean onlyFolders, boolean librarian) {
-    static Person of(Member member, GroupSettings settings) {
+      String id,
+      String name,
+      String letters,
+      String role,
+      boolean onlyFolders,
+      boolean librarian,
+      @Nullable AwayNow away) {
+    static Person of(Member member, GroupSettings settings, Map<Integer, AwayNow> away) {
       return new Person(
           member.pid(),
           member.name(),
           member.letters(),
           member.role(),
           member.onlyFolders(),
-          settings.librarians().contains(member.pid()));
+          settings.librarians().contains(member.pid()),
+          away.get(member.id()));
     }
   }
+
+  /** {@code to}: the last day; absent: until further notice. */
+  record AwayNow(@Nullable LocalDate to) {}
 
   /**
    * The group, who asks, and what day it is there.
@@ -55,8 +69,10 @@ class GroupController {
       @Nullable String usualLimits,
       boolean demo) {}
 
-  GroupController(Groups groups, Calendar calendar, LanternProperties properties) {
+  GroupController(
+      Groups groups, Absences absences, Calendar calendar, LanternProperties properties) {
     this.groups = groups;
+    this.absences = absences;
     this.calendar = calendar;
     this.properties = properties;
   }
@@ -66,17 +82,33 @@ class GroupController {
   @FolderGuestsMay
   GroupView group(Member me) {
     GroupSettings settings = groups.settings(me.group());
+    LocalDate today = calendar.today(me.zoneId());
+    Map<Integer, AwayNow> away =
+        absences.of(me.group()).stream()
+            .filter(one -> one.holds(today))
+            .collect(
+                Collectors.toMap(
+                    Absences.Away::membership,
+                    one -> new AwayNow(one.toDay()),
+                    GroupController::longer));
     List<Member> shown = me.onlyFolders() ? List.of(me) : groups.members(me.group());
     return new GroupView(
         me.groupPid(),
         settings.name(),
-        Person.of(me, settings),
-        shown.stream().map(member -> Person.of(member, settings)).toList(),
-        calendar.today(me.zoneId()),
+        Person.of(me, settings, away),
+        shown.stream().map(member -> Person.of(member, settings, away)).toList(),
+        today,
         me.zone(),
         settings.membersInvite(),
         me.onlyFolders() ? List.of() : settings.reasons(),
         me.onlyFolders() ? null : settings.usualLimits(),
         properties.demo().enabled());
+  }
+
+  private static AwayNow longer(AwayNow one, AwayNow other) {
+    if (one.to() == null || other.to() == null) {
+      return new AwayNow(null);
+    }
+    return other.to().isBefore(one.to()) ? one : other;
   }
 }

@@ -1,10 +1,12 @@
 package org.quietlantern.server.membership;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 class MembershipController {
   private final Memberships membership;
   private final Invitations invitations;
+  private final BeingAway away;
 
   /** {@code role}: coordinator, member or guest. */
   record Invited(String email, String role) {}
@@ -29,7 +32,11 @@ class MembershipController {
 
   record RoleGiven(String role) {}
 
-  MembershipController(Memberships membership, Invitations invitations) {
+  /** {@code to}: the last day; absent: until further notice. */
+  record AwayWanted(LocalDate from, @Nullable LocalDate to) {}
+
+  MembershipController(Memberships membership, Invitations invitations, BeingAway away) {
+    this.away = away;
     this.membership = membership;
     this.invitations = invitations;
   }
@@ -74,6 +81,23 @@ class MembershipController {
   Invitations.InvitationMade takeBack(
       Member me, @PathVariable String invitation, @RequestHeader("Command-Id") UUID command) {
     return invitations.takeBack(me, command, invitation);
+  }
+
+  /** Notes days on which a member is away: one's own, coordinators anybody's. */
+  @PostMapping("/members/{member}/absences")
+  BeingAway.AwayNoted away(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String member,
+      @RequestBody AwayWanted body) {
+    return away.add(me, command, member, body.from(), body.to());
+  }
+
+  /** Somebody is not away on those days after all. */
+  @DeleteMapping("/absences/{absence}")
+  BeingAway.AwayNoted notAway(
+      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String absence) {
+    return away.remove(me, command, absence);
   }
 
   /** Gives a member another role; for coordinators. */

@@ -1,14 +1,18 @@
 package org.quietlantern.server.membership;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.group.Absences;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
@@ -25,6 +29,7 @@ public class Memberships implements CommandKinds {
       new CommandKind<>("member.end", MemberChanged.class, Ended.class, this::bringBack);
 
   private final Groups groups;
+  private final Absences absences;
   private final Commands commands;
 
   /** {@code id}: public id of the membership. */
@@ -41,6 +46,7 @@ public class Memberships implements CommandKinds {
    * @param onlyFolders whether they were asked to single folders and see nothing else
    * @param email for coordinators and oneself; else absent
    * @param joined when they joined, the last time
+   * @param away when they are away or were, for coordinators and oneself; else empty
    */
   public record MemberShown(
       String id,
@@ -49,16 +55,29 @@ public class Memberships implements CommandKinds {
       boolean onlyFolders,
       @Nullable String email,
       Instant joined,
+      List<AwayShown> away,
       boolean me) {}
 
-  Memberships(Groups groups, Commands commands) {
+  /** Days on which somebody is away; {@code to}: the last, absent until further notice. */
+  public record AwayShown(String id, LocalDate from, @Nullable LocalDate to) {}
+
+  Memberships(Groups groups, Absences absences, Commands commands) {
     this.groups = groups;
+    this.absences = absences;
     this.commands = commands;
   }
 
   /** In order of joining. */
   @Transactional(readOnly = true)
   public List<MemberShown> list(Member who) {
+    Map<Integer, List<AwayShown>> away =
+        absences.of(who.group()).stream()
+            .collect(
+                Collectors.groupingBy(
+                    Absences.Away::membership,
+                    Collectors.mapping(
+                        one -> new AwayShown(one.pid(), one.fromDay(), one.toDay()),
+                        Collectors.toList())));
     return groups.people(who.group()).stream()
         .map(
             row ->
@@ -69,6 +88,9 @@ public class Memberships implements CommandKinds {
                     row.onlyFolders(),
                     who.coordinates() || row.id() == who.id() ? row.email() : null,
                     row.joined(),
+                    who.coordinates() || row.id() == who.id()
+                        ? away.getOrDefault(row.id(), List.of())
+                        : List.of(),
                     row.id() == who.id()))
         .toList();
   }

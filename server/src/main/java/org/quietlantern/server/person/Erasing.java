@@ -51,6 +51,8 @@ class Erasing {
     mapper.forgetOpened(account);
     mapper.forgetTrail(account);
     mapper.forgetMentions(account);
+    mapper.forgetAbsences(account);
+    mapper.forgetOwnActs(account);
     mapper.forgetOwnMargin(account);
     mapper.forgetOwnHoldings(account);
     mapper.forgetReasonsInPile(account);

@@ -38,6 +38,16 @@ interface ErasingMapper {
   @Delete("delete from remark_mention where membership in " + OF_THEIRS)
   void forgetMentions(int account);
 
+  @Delete("delete from absence where membership in " + OF_THEIRS)
+  void forgetAbsences(int account);
+
+  /** What they wrote in acts that were told to nobody else, in their pile for example. */
+  @Update(
+      "update action set before = '{}', answer = '{}', differences = '[]' where visible_to = 'me'"
+          + " and membership in "
+          + OF_THEIRS)
+  void forgetOwnActs(int account);
+
   @Delete("delete from margin_note where not shared and membership in " + OF_THEIRS)
   void forgetOwnMargin(int account);
 

@@ -42,6 +42,8 @@ interface PersonMapper {
           from margin_note n join publication p on p.id = n.publication where n.membership = m.id),
         'marginAnswers', (select jsonb_agg(jsonb_build_object('text', r.body, 'at', r.at) order by r.id)
           from margin_remark r where r.membership = m.id),
+        'away', (select jsonb_agg(jsonb_build_object('from', b.from_day, 'to', b.to_day) order by b.id)
+          from absence b where b.membership = m.id),
         'tasks', (select jsonb_agg(jsonb_build_object('text', t.body, 'state', t.state, 'word', t.word,
             'due', t.due, 'doi', t.doi, 'notedByMe', t.made_by = m.id, 'mine', t.owner = m.id,
             'at', t.made) order by t.id)

@@ -29,6 +29,7 @@ class PersonTest {
   private static final Set<String> DERIVED = Set.of("lamp", "round_member");
 
   private static final TestApp APP = TestApp.shared();
+  private final String unsaid = "unsaid-" + UUID.randomUUID();
   private final JdbcTemplate database = APP.bean(JdbcTemplate.class);
   private final String name = "Petra " + UUID.randomUUID().toString().replaceAll("\\d", "x");
   private final TestGroup group = APP.group("Cora Ordinator", name);
@@ -58,7 +59,18 @@ class PersonTest {
     String folder = petra.post("/folders", Map.of("name", "Petra’s")).ok().get("id").asString();
     Map<String, Object> kept = Map.of("publications", List.of(work), "note", "my reason");
     petra.post("/folders/" + folder + "/items", kept).ok();
-    petra.post("/pile/items", Map.of("publications", List.of(work), "note", "in my pile")).ok();
+    String pile =
+        petra
+            .post("/pile/items", Map.of("publications", List.of(work), "note", "in my pile"))
+            .ok()
+            .get("folderId")
+            .asString();
+    petra
+        .put(
+            "/folders/" + pile + "/items/" + work + "/note",
+            Map.of("was", "in my pile", "text", unsaid))
+        .ok();
+    petra.post("/members/" + pid + "/absences", Map.of("from", "2031-05-06")).ok();
     String remark =
         petra
             .post("/publications/" + work + "/remarks", Map.of("text", "what I said"))
@@ -96,8 +108,7 @@ class PersonTest {
     assertThat(account.get("email").asString()).isEqualTo(email);
     assertThat(account.toString()).doesNotContain("argon", "hash");
     JsonNode mine = json(files.get("group-1.json"));
-    assertThat(mine.get("kept").findValuesAsString("why"))
-        .containsExactly("my reason", "in my pile");
+    assertThat(mine.get("kept").findValuesAsString("why")).containsExactly("my reason", unsaid);
     assertThat(mine.get("marks").findValuesAsString("said")).contains("keep");
     assertThat(mine.at("/remarks/0/text").asString()).isEqualTo("what I said");
     assertThat(mine.get("remarks")).hasSize(1);
@@ -106,6 +117,7 @@ class PersonTest {
     assertThat(mine.at("/questions/0/text").asString()).isEqualTo("Where?");
     assertThat(mine.at("/searched/0/strategy").toString()).contains("my words");
     assertThat(mine.at("/opened/0/publication").asString()).isEqualTo(work);
+    assertThat(mine.at("/away/0/from").asString()).isEqualTo("2031-05-06");
     assertThat(mine.at("/read/0/extent").asString()).isEqualTo("text");
     assertThat(mine.get("acts").findValuesAsString("what")).contains("item.keep", "task.add");
   }
@@ -141,6 +153,7 @@ class PersonTest {
     assertThat(petra.get("").status()).isEqualTo(401);
     assertThat(rowsWith(email)).isEmpty();
     assertThat(rowsWith(name)).isEmpty();
+    assertThat(rowsWith(unsaid)).as("what was told to nobody").isEmpty();
     assertThat(new Client(APP.address()).signIn(email, TestApp.PASSWORD).status()).isEqualTo(401);
     JsonNode rows = cora.get("/folders/" + folder).ok();
     assertThat(rows.toString()).contains(work);

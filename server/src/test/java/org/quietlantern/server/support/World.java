@@ -24,6 +24,7 @@ public final class World {
           "action",
           "set",
           "note",
+          "absence",
           "ended",
           "out",
           "invitation",
@@ -112,6 +113,13 @@ public final class World {
             .get("id")
             .asString());
     values.put("member", group.member(1).pid());
+    values.put(
+        "absence",
+        client
+            .post("/members/" + group.member(1).pid() + "/absences", Map.of("from", "2029-01-01"))
+            .ok()
+            .get("id")
+            .asString());
     values.put("task", task(client, group.member(0).pid()));
     values.put("question", question(client, group.member(1).pid(), q));
     values.put(
@@ -374,6 +382,10 @@ public final class World {
               .ok()
               .at("/question/version")
               .asInt());
+    }
+    if (endpoint.path().endsWith("/absences")) {
+      body.put("from", "2030-12-24");
+      body.put("to", "2031-01-02");
     }
     if (endpoint.path().contains("/bin/")) {
       body.remove("publications");
