@@ -8,7 +8,14 @@ import { mayWrite, useHere } from '../session';
 import { shortText } from '../strategy';
 
 /** A saved search in its folder: what it is, what it found when, and whether it is watched. */
-export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
+export function SearchLine({
+  search,
+  now,
+}: {
+  search: Schema['SavedSearch'];
+  /** How many it finds now; null while that is not known. */
+  now: number | null;
+}) {
   const here = useHere();
   const run = useRun(here.id);
   const [setting, setSetting] = useState(false);
@@ -25,6 +32,7 @@ export function SearchLine({ search }: { search: Schema['SavedSearch'] }) {
       </Act>
       <span className="font-serif text-soft">{shortText(search.strategy)}</span>
       <span className="text-soft">
+        {now != null && now !== search.count && `${now.toLocaleString('en-GB')} now, `}
         {counted(search.count, 'publication')} on {shortDay(search.at)}, saved by {search.by}
         {search.revision > 1 && `, revision ${search.revision}`}
         {search.documented && ', documented'}

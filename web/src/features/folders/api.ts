@@ -93,6 +93,22 @@ export function useSearches(group: string, folder: string) {
   });
 }
 
+/** How many the saved searches of a folder find now, by id. */
+export function useFoundNow(group: string, folder: string) {
+  return useQuery({
+    queryKey: [...keys.folder(group, folder), 'searches', 'counts'],
+    queryFn: async ({ signal }) => {
+      const counts = body(
+        await api.GET('/api/groups/{group}/folders/{folder}/searches/counts', {
+          params: { path: { group, folder } },
+          signal,
+        }),
+      );
+      return new Map(counts.map((one) => [one.id, one.count]));
+    },
+  });
+}
+
 /** The dated notes of a folder. */
 export function useNotes(group: string, folder: string) {
   return useQuery({

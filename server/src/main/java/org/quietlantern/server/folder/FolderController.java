@@ -148,6 +148,12 @@ class FolderController {
     return reading.searches(me, folder);
   }
 
+  /** How many each of them finds now. */
+  @GetMapping("/folders/{folder}/searches/counts")
+  List<FolderReading.FoundNow> foundNow(Member me, @PathVariable String folder) {
+    return reading.foundNow(me, folder);
+  }
+
   /** Rows of a folder, by ids. */
   @PostMapping("/folders/{folder}/rows")
   @GuestsMay

@@ -1,5 +1,6 @@
 package org.quietlantern.server.folder;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -38,6 +40,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class FolderReading {
   /** Rows that come with a folder, and that are given at once. */
   private static final int FIRST = 50;
+
+  /** So long the searches of a folder are counted. */
+  private static final Duration COUNTING = Duration.ofSeconds(2);
 
   private static final int MOST_ROWS = 200;
 
@@ -145,6 +150,30 @@ public class FolderReading {
   /** The searches that are saved in a folder. */
   public List<SavedSearch> searches(Member who, String pid) {
     return searches.inFolder(who, folders.get(who, pid).id());
+  }
+
+  /** How many a saved search finds now; {@code count} absent where it cannot be searched. */
+  public record FoundNow(String id, @Nullable Integer count) {}
+
+  /**
+   * What the saved searches of a folder find now, all of one state; those that the time did not
+   * suffice for are left out.
+   */
+  public List<FoundNow> foundNow(Member who, String pid) {
+    List<SavedSearch> all = searches(who, pid);
+    long end = System.nanoTime() + COUNTING.toNanos();
+    return matching.look(
+        who,
+        look ->
+            all.stream()
+                .takeWhile(search -> System.nanoTime() < end)
+                .map(search -> new FoundNow(search.id(), found(look, search)))
+                .toList());
+  }
+
+  private static @Nullable Integer found(Matching.Look look, SavedSearch search) {
+    OptionalInt found = look.found(search.strategy().strategy());
+    return found.isPresent() ? found.getAsInt() : null;
   }
 
   /** Those of these publications that are in the folder, in the order in which they are named. */

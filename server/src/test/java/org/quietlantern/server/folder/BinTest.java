@@ -163,21 +163,4 @@ class BinTest {
     assertThat(rest.get("lines").findValuesAsString("name")).containsExactly("Folder 0");
     assertThat(rest.hasNonNull("next")).isFalse();
   }
-
-  @DisplayName("A saved search is copied as it is now, and the copy goes its own way")
-  @Test
-  void copied() {
-    String search = group.search(folder, "Moths", "moth").get("id").asString();
-    String other = group.folder("Other");
-    UUID command = UUID.randomUUID();
-    Map<String, String> to = Map.of("name", "Moths", "folder", other);
-    JsonNode copy = bo.post("/searches/" + search + "/copies", to, command).ok();
-    assertThat(copy.at("/folder/id").asString()).isEqualTo(other);
-    assertThat(copy.get("by").asString()).isEqualTo("Bo Bin");
-    assertThat(copy.get("strategy")).isEqualTo(bea.get("/searches/" + search).ok().get("strategy"));
-    assertThat(bo.post("/searches/" + search + "/copies", to).type()).isEqualTo("search-there");
-    undo(bo, command).ok();
-    assertThat(bea.get("/searches/" + copy.get("id").asString()).status()).isEqualTo(404);
-    assertThat(bea.get("/searches/" + search).status()).isEqualTo(200);
-  }
 }
