@@ -36,7 +36,7 @@ public final class Xml {
   }
 
   /** The root of a small document. */
-  static Element tree(String text) throws SAXException {
+  public static Element tree(String text) throws SAXException {
     try {
       return BUILDERS.get().parse(new InputSource(new StringReader(text))).getDocumentElement();
     } catch (IOException impossible) {

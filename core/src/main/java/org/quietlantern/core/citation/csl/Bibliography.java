@@ -1,0 +1,62 @@
+package org.quietlantern.core.citation.csl;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/** The entries of a bibliography (specification, <i>Bibliography-specific Options</i>). */
+final class Bibliography {
+  private final Style style;
+  private final Locale locale;
+  private final Function<String, Situation> where;
+
+  Bibliography(Style style, Locale locale, Function<String, Situation> where) {
+    this.style = style;
+    this.locale = locale;
+    this.where = where;
+  }
+
+  List<Processor.Entry> entries(List<String> order) {
+    Style.Layout layout = style.bibliography();
+    String substitute = layout.options().get("subsequent-author-substitute");
+    boolean substitutes = layout.options().has("subsequent-author-substitute");
+    List<Processor.Entry> entries = new ArrayList<>();
+    String before = "";
+    for (String id : order) {
+      Renderer renderer = new Renderer(where.apply(id));
+      Rendered rendered = renderer.all(layout.children(), layout.delimiter());
+      Output content = rendered.isEmpty() ? Output.span() : rendered.output();
+      Output names = renderer.firstNames();
+      String plain = names == null ? "" : Output.plain(names);
+      if (substitutes && names instanceof Output.Span span && plain.equals(before)) {
+        replace(span, substitute);
+      }
+      before = plain;
+      boolean aligned = !layout.options().get("second-field-align").isEmpty();
+      Output entry = renderer.wrapped(aligned ? aligned(content) : content, layout.formatting());
+      entries.add(
+          new Processor.Entry(
+              id, entry == null ? "" : HtmlWriter.write(Finish.finished(entry, locale))));
+    }
+    return entries;
+  }
+
+  private static void replace(Output.Span names, String substitute) {
+    names.children.clear();
+    if (!substitute.isEmpty()) {
+      names.add(Output.style(substitute));
+    }
+  }
+
+  /** The first field stands in the margin, the others beside it. */
+  private static Output aligned(Output content) {
+    if (!(content instanceof Output.Span span) || span.children.size() < 2) {
+      return content;
+    }
+    Output.Span margin = new Output.Span(List.of(), "left-margin", false);
+    margin.add(span.children.get(0));
+    Output.Span inline = new Output.Span(List.of(), "right-inline", false);
+    span.children.subList(1, span.children.size()).forEach(inline::add);
+    return Output.span().add(margin).add(inline);
+  }
+}

@@ -1,0 +1,58 @@
+package org.quietlantern.core.citation.csl;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A citation: its cites in order, those of one author together (specification, <i>Citation</i>).
+ */
+final class CitationRenderer {
+  private final Processor processor;
+  private final Style style;
+
+  CitationRenderer(Processor processor, Style style) {
+    this.processor = processor;
+    this.style = style;
+  }
+
+  Output render(Citation citation, Positions positions) {
+    Style.Layout layout = style.citation();
+    List<Cite> cites =
+        new Sorting(layout.sort(), processor.locale().language())
+            .sorted(
+                citation.cites(),
+                cite -> processor.inCitation(cite, new Positions.Position(java.util.Set.of(), 0)));
+    List<Positions.Position> where = positions.next(cites, citation.note());
+    List<Collapsing.One> all = new ArrayList<>();
+    for (int i = 0; i < cites.size(); i++) {
+      all.add(one(cites.get(i), where.get(i)));
+    }
+    Output content = new Collapsing(style).joined(all);
+    Output.Span inner = new Output.Span(layout.formatting().decorations(), "", false);
+    Output.Span outer = Output.span();
+    if (Output.isEmpty(content)) {
+      return Output.style("[CSL STYLE ERROR: reference with no printed form.]");
+    }
+    if (!layout.formatting().prefix().isEmpty()) {
+      inner.add(Output.style(layout.formatting().prefix()));
+    }
+    inner.add(content);
+    if (!layout.formatting().suffix().isEmpty()) {
+      inner.add(Output.style(layout.formatting().suffix()));
+    }
+    return outer.add(inner);
+  }
+
+  private Collapsing.One one(Cite cite, Positions.Position position) {
+    Situation situation = processor.inCitation(cite, position);
+    return new Collapsing.One(
+        cite, situation, rendered(situation, false, cite), rendered(situation, true, cite));
+  }
+
+  Renderer rendered(Situation situation, boolean withoutNames, Cite cite) {
+    Renderer renderer = new Renderer(situation);
+    renderer.omitNames(withoutNames || cite.suppressAuthor());
+    renderer.render(style.citation());
+    return renderer;
+  }
+}

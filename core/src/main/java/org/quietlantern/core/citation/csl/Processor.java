@@ -1,0 +1,132 @@
+package org.quietlantern.core.citation.csl;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * Makes citations and the bibliography of a set of works in a style. Not for several threads at
+ * once.
+ */
+public final class Processor {
+  private final Style style;
+  private final Locale locale;
+  private final Map<String, Item> items = new HashMap<>();
+  private final Map<String, Settled> settled = new HashMap<>();
+  private final Map<String, Integer> numbers = new HashMap<>();
+
+  /** The works in the order of the bibliography. */
+  private List<String> order = List.of();
+
+  /** An entry of the bibliography, as HTML. */
+  public record Entry(String item, String html) {}
+
+  /**
+   * @param language to write in; empty: the style's own
+   * @param shipped the locale files by language, {@code en-US}
+   */
+  public Processor(Style style, String language, Function<String, Optional<LocaleData>> shipped) {
+    this.style = style;
+    String own = style.defaultLocale().isEmpty() ? "en-US" : style.defaultLocale();
+    this.locale = Locales.of(language.isEmpty() ? own : language, shipped, style.locales());
+  }
+
+  /**
+   * Sets what is cited, in the order in which it is cited first, and settles numbers, and how works
+   * are told apart.
+   */
+  public void setItems(List<Item> cited) {
+    items.clear();
+    settled.clear();
+    numbers.clear();
+    List<String> ids = new ArrayList<>(new LinkedHashSet<>(cited.stream().map(Item::id).toList()));
+    cited.forEach(item -> items.put(item.id(), item));
+    ids.forEach(id -> settled.put(id, new Settled()));
+    number(ids);
+    order = sorted(ids);
+    number(order);
+    new Disambiguation(this, style).settle(order);
+    order = sorted(ids);
+    number(order);
+  }
+
+  private void number(List<String> ids) {
+    for (int i = 0; i < ids.size(); i++) {
+      numbers.put(ids.get(i), i + 1);
+    }
+  }
+
+  private List<String> sorted(List<String> ids) {
+    if (!style.hasBibliography()) {
+      return ids;
+    }
+    return new Sorting(style.bibliography().sort(), locale.language())
+        .sorted(ids, id -> inBibliography(id));
+  }
+
+  Item item(String id) {
+    return items.get(id);
+  }
+
+  Settled settled(String id) {
+    return settled.get(id);
+  }
+
+  Locale locale() {
+    return locale;
+  }
+
+  private Situation inBibliography(String id) {
+    return new Situation(
+        style,
+        locale,
+        items.get(id),
+        null,
+        style.bibliography().options(),
+        Set.of(),
+        numbers.get(id),
+        0,
+        settled.get(id),
+        true,
+        false);
+  }
+
+  Situation inCitation(Cite cite, Positions.Position position) {
+    return new Situation(
+        style,
+        locale,
+        items.get(cite.item()),
+        cite,
+        style.citation().options(),
+        position.holds(),
+        numbers.get(cite.item()),
+        position.firstNote(),
+        settled.get(cite.item()),
+        false,
+        false);
+  }
+
+  /** The entries of the bibliography in its order; none where the style has no bibliography. */
+  public List<Entry> bibliography() {
+    if (!style.hasBibliography()) {
+      return List.of();
+    }
+    return new Bibliography(style, locale, this::inBibliography).entries(order);
+  }
+
+  /** Citations one after another, as HTML. */
+  public List<String> citations(List<Citation> citations) {
+    Positions positions = new Positions(style);
+    List<String> written = new ArrayList<>();
+    for (Citation citation : citations) {
+      Output output = new CitationRenderer(this, style).render(citation, positions);
+      written.add(HtmlWriter.write(Finish.finished(output, locale)));
+    }
+    return written;
+  }
+}

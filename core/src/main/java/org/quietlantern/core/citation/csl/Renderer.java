@@ -1,0 +1,227 @@
+package org.quietlantern.core.citation.csl;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Renders the elements of a layout for one work. */
+final class Renderer {
+  private static final int DEEPEST = 100;
+  private final Situation situation;
+  private final Item item;
+  private final Locale locale;
+
+  /** Variables that a substitute has used: they are empty from then on. */
+  private final Set<String> used = new HashSet<>();
+
+  private final Deque<String> macros = new ArrayDeque<>();
+
+  /** What the first names came to, for collapsing and for substituting; null for none. */
+  private Output firstNames;
+
+  private boolean suffixGiven;
+  private boolean omitsNames;
+  private Output result;
+
+  Renderer(Situation situation) {
+    this.situation = situation;
+    this.item = situation.item();
+    this.locale = situation.locale();
+  }
+
+  Situation situation() {
+    return situation;
+  }
+
+  Output firstNames() {
+    return firstNames;
+  }
+
+  /** The first names are left out, as after a sentence that has them. */
+  void omitNames(boolean omitted) {
+    omitsNames = omitted;
+  }
+
+  /** A whole layout, without what stands around it. */
+  void render(Style.Layout layout) {
+    Rendered rendered = all(layout.children(), "");
+    result = rendered.isEmpty() ? Output.span() : rendered.output();
+  }
+
+  /** What a layout came to; empty for nothing. */
+  Output result() {
+    return result;
+  }
+
+  boolean isUsed(String variable) {
+    return used.contains(variable);
+  }
+
+  void use(String variable) {
+    used.add(variable);
+  }
+
+  /** A layout or macro: its children one after another. */
+  Rendered all(List<Element> elements, String delimiter) {
+    Output.Span span = Output.span();
+    boolean called = false;
+    boolean found = false;
+    for (Element element : elements) {
+      Rendered one = render(element);
+      called |= one.called();
+      found |= one.found();
+      if (!one.isEmpty() && !Output.isEmpty(one.output())) {
+        if (!span.children.isEmpty() && !delimiter.isEmpty()) {
+          span.add(Output.style(delimiter));
+        }
+        span.add(one.output());
+      }
+    }
+    return new Rendered(span.children.isEmpty() ? null : span, called, found);
+  }
+
+  Rendered render(Element element) {
+    if (element instanceof Element.Text text) {
+      return text(text);
+    }
+    if (element instanceof Element.Numeral number) {
+      return new Numbers(this).number(number);
+    }
+    if (element instanceof Element.Label label) {
+      return new Numbers(this).label(label);
+    }
+    if (element instanceof Element.Date date) {
+      return new Dates(this).render(date);
+    }
+    if (element instanceof Element.Names names) {
+      Rendered rendered = new NamesRenderer(this, names).render();
+      if (firstNames == null && !rendered.isEmpty()) {
+        firstNames = rendered.output();
+        return omitsNames ? new Rendered(null, true, true) : rendered;
+      }
+      return rendered;
+    }
+    if (element instanceof Element.Group group) {
+      Rendered inside = all(group.children(), group.delimiter());
+      return inside.called() && !inside.found()
+          ? Rendered.EMPTY
+          : new Rendered(
+              wrapped(inside.output(), group.formatting()), inside.called(), inside.found());
+    }
+    return new Conditions(this).choose((Element.Choose) element);
+  }
+
+  private Rendered text(Element.Text text) {
+    return switch (text.kind()) {
+      case "macro" -> macro(text);
+      case "term" -> {
+        String term =
+            locale
+                .term(text.of(), text.said().get("form", "long"), text.said().is("plural"))
+                .orElse("");
+        yield term.isEmpty()
+            ? Rendered.NOTHING
+            : Rendered.said(wrapped(Output.style(term), text.formatting()));
+      }
+      case "variable" -> variable(text);
+      default ->
+          text.of().isEmpty()
+              ? Rendered.NOTHING
+              : Rendered.said(wrapped(Output.style(text.of()), text.formatting()));
+    };
+  }
+
+  private Rendered macro(Element.Text text) {
+    if (macros.contains(text.of()) || macros.size() > DEEPEST) {
+      return Rendered.NOTHING;
+    }
+    macros.push(text.of());
+    Rendered inside = all(situation.style().macros().getOrDefault(text.of(), List.of()), "");
+    macros.pop();
+    return new Rendered(
+        wrapped(inside.output(), text.formatting()), inside.called(), inside.found());
+  }
+
+  private Rendered variable(Element.Text text) {
+    String name = text.of();
+    if (name.equals("year-suffix")) {
+      String suffix = yearSuffix();
+      return suffix.isEmpty()
+          ? Rendered.EMPTY
+          : Rendered.of(wrapped(Output.style(suffix), text.formatting()));
+    }
+    String value = value(name, text.said().get("form"));
+    if (value.isEmpty()) {
+      return Rendered.EMPTY;
+    }
+    Output words =
+        name.equals("page") || name.equals("locator")
+            ? Output.field(new Numbers(this).locator(name, value))
+            : Markup.read(value);
+    return Rendered.of(wrapped(words, text.formatting()));
+  }
+
+  /** What a variable holds here; empty where it holds nothing, or was used by a substitute. */
+  String value(String name, String form) {
+    if (used.contains(name)) {
+      return "";
+    }
+    if (form.equals("short")) {
+      String brief = item.text(name + "-short");
+      String other =
+          name.equals("title") ? item.text("shortTitle") : item.text("journalAbbreviation");
+      boolean hasOther = name.equals("title") || name.equals("container-title");
+      String found = brief.isEmpty() && hasOther ? other : brief;
+      if (!found.isEmpty()) {
+        return found;
+      }
+    }
+    return switch (name) {
+      case "citation-number" -> situation.number() > 0 ? Integer.toString(situation.number()) : "";
+      case "locator" -> situation.cite() == null ? "" : situation.cite().locator();
+      case "first-reference-note-number" ->
+          situation.firstNote() > 0 ? Integer.toString(situation.firstNote()) : "";
+      default -> item.text(name);
+    };
+  }
+
+  /** The letter behind the year, the first time that it is asked for. */
+  String yearSuffix() {
+    if (suffixGiven || situation.sorts()) {
+      return "";
+    }
+    suffixGiven = true;
+    return situation.settled().yearSuffix;
+  }
+
+  /** With its looks, and with what stands around it; null stays null. */
+  Output wrapped(Output content, Formatting formatting) {
+    if (content == null || Output.isEmpty(content)) {
+      return null;
+    }
+    if (formatting.stripPeriods()) {
+      Output.words(content).forEach(words -> words.text = words.text.replace(".", ""));
+    }
+    TextCase.apply(formatting.textCase(), content, isEnglish());
+    Output.Span inner = new Output.Span(formatting.decorations(), "", false);
+    inner.quoted = formatting.quotes();
+    inner.add(content);
+    Output.Span outer = new Output.Span(List.of(), formatting.display(), false);
+    if (!formatting.prefix().isEmpty()) {
+      outer.add(Output.style(formatting.prefix()));
+    }
+    outer.add(inner);
+    if (!formatting.suffix().isEmpty()) {
+      outer.add(Output.style(formatting.suffix()));
+    }
+    return outer;
+  }
+
+  /** Titles are put into title case in English alone. */
+  private boolean isEnglish() {
+    String language = item.text("language");
+    return language.isEmpty() ? locale.isEnglish() : language.startsWith("en");
+  }
+}

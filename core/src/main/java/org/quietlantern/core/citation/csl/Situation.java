@@ -1,0 +1,57 @@
+package org.quietlantern.core.citation.csl;
+
+import java.util.Set;
+
+/**
+ * Where something is rendered.
+ *
+ * @param cite absent in the bibliography
+ * @param options of the layout, with those of the style
+ * @param positions that hold, {@code ibid}, {@code subsequent} …
+ * @param number of the work in the order of the bibliography, from 1
+ * @param firstNote number of the note that cited it first; 0 for none
+ * @param sorts whether it is rendered for being sorted
+ */
+record Situation(
+    Style style,
+    Locale locale,
+    Item item,
+    Cite cite,
+    Attributes options,
+    Set<String> positions,
+    int number,
+    int firstNote,
+    Settled settled,
+    boolean bibliography,
+    boolean sorts) {
+
+  Situation with(Settled other) {
+    return new Situation(
+        style,
+        locale,
+        item,
+        cite,
+        options,
+        positions,
+        number,
+        firstNote,
+        other,
+        bibliography,
+        sorts);
+  }
+
+  Situation sorting(Attributes key) {
+    return new Situation(
+        style,
+        locale,
+        item,
+        cite,
+        options.over(key),
+        positions,
+        number,
+        firstNote,
+        settled,
+        bibliography,
+        true);
+  }
+}
