@@ -33,7 +33,10 @@ final class Bibliography {
       }
       before = plain;
       boolean aligned = !layout.options().get("second-field-align").isEmpty();
-      Output entry = renderer.wrapped(aligned ? aligned(content) : content, layout.formatting());
+      Output entry =
+          aligned
+              ? aligned(content, layout.formatting())
+              : renderer.wrapped(content, layout.formatting());
       entries.add(
           new Processor.Entry(
               id, entry == null ? "" : HtmlWriter.write(Finish.finished(entry, locale))));
@@ -49,7 +52,7 @@ final class Bibliography {
   }
 
   /** The first field stands in the margin, the others beside it. */
-  private static Output aligned(Output content) {
+  private static Output aligned(Output content, Formatting formatting) {
     if (!(content instanceof Output.Span span) || span.children.size() < 2) {
       return content;
     }
@@ -57,6 +60,7 @@ final class Bibliography {
     margin.add(span.children.get(0));
     Output.Span inline = new Output.Span(List.of(), "right-inline", false);
     span.children.subList(1, span.children.size()).forEach(inline::add);
+    inline.add(Output.style(formatting.suffix()));
     return Output.span().add(margin).add(inline);
   }
 }

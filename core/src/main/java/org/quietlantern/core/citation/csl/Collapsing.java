@@ -36,25 +36,36 @@ final class Collapsing {
     boolean groups = !collapse.isEmpty() || options.has("cite-group-delimiter");
     List<List<One>> grouped = groups ? grouped(all) : all.stream().map(List::of).toList();
     Output.Span span = Output.span();
-    boolean collapsed = false;
+    Cite last = null;
     for (List<One> group : grouped) {
       if (!span.children.isEmpty()) {
         String after = options.get("after-collapse-delimiter", delimiter);
-        span.add(Output.style(collapsed ? after : delimiter));
+        span.add(Output.style(between(last, group.get(0).cite(), after)));
       }
+      last = group.get(group.size() - 1).cite();
       span.add(group(group));
-      collapsed = group.size() > 1 && !collapse.isEmpty();
     }
     return span;
   }
 
+  /** Where whoever cites has written punctuation, there is no other. */
+  private static String between(Cite last, Cite next, String delimiter) {
+    if (next.prefix().matches("[,;:.].*")) {
+      return "";
+    }
+    return last.suffix().matches(".*[,;:]\\s*") ? " " : delimiter;
+  }
+
   /** Those with the same names stand beside the first of them. */
-  private static List<List<One>> grouped(List<One> all) {
+  private List<List<One>> grouped(List<One> all) {
     List<List<One>> groups = new ArrayList<>();
     for (One one : all) {
       List<One> mine =
           groups.stream()
-              .filter(group -> !one.names().isEmpty() && group.get(0).names().equals(one.names()))
+              .filter(
+                  group ->
+                      (!one.names().isEmpty() || collapse.startsWith("year-suffix"))
+                          && group.get(0).names().equals(one.names()))
               .findFirst()
               .orElse(null);
       if (mine == null) {
@@ -68,7 +79,7 @@ final class Collapsing {
 
   private Output group(List<One> group) {
     Output.Span span = Output.span();
-    String between = options.get("cite-group-delimiter", collapse.isEmpty() ? delimiter : ", ");
+    String between = options.get("cite-group-delimiter", delimiter);
     String suffixes = options.get("year-suffix-delimiter", between);
     One last = null;
     for (int i = 0; i < group.size(); i++) {
@@ -82,8 +93,15 @@ final class Collapsing {
         last = group.get(end);
         continue;
       }
+      boolean empty =
+          last != null && !bare && !collapse.isEmpty() && Output.isEmpty(one.rest().result());
+      if (empty) {
+        continue;
+      }
       if (last != null) {
-        span.add(Output.style(bare ? suffixes : between));
+        boolean located = !last.cite().locator().isEmpty() && !collapse.isEmpty();
+        String after = options.get("after-collapse-delimiter", between);
+        span.add(Output.style(bare ? suffixes : located ? after : between));
       }
       Output words =
           last == null || collapse.isEmpty()

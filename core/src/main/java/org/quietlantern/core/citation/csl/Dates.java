@@ -239,7 +239,8 @@ final class Dates {
     if (form.equals("short") && digits.length() == 4) {
       digits = digits.substring(2);
     }
-    String era = year < 0 ? locale.term("bc") : year < 1000 ? locale.term("ad") : "";
+    // “79AD”, as the specification has it, whatever the file says of spaces.
+    String era = (year < 0 ? locale.term("bc") : year < 1000 ? locale.term("ad") : "").strip();
     Output.Span span = Output.span();
     span.add(Output.field(digits + era));
     if (!renderer.situation().style().saysYearSuffix(renderer.situation().bibliography())) {

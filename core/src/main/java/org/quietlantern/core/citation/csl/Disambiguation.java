@@ -33,11 +33,10 @@ final class Disambiguation {
     if (given && !rule.equals("by-cite")) {
       new GivenNames(processor, style, options).everywhere(order, rule);
     }
-    if (names) {
-      alike(order).forEach(set -> addNames(set, given && rule.equals("by-cite")));
-    }
-    if (given && rule.equals("by-cite")) {
-      alike(order).forEach(this::addGiven);
+    boolean byCite = given && rule.equals("by-cite");
+    if (names || byCite) {
+      GivenNames people = byCite ? new GivenNames(processor, style, options) : null;
+      alike(order).forEach(set -> addNames(set, names, people));
     }
     alike(order).forEach(this::condition);
     if (options.is("disambiguate-add-year-suffix")) {
@@ -70,65 +69,54 @@ final class Disambiguation {
     return processor.item(id).names().values().stream().mapToInt(List::size).max().orElse(0);
   }
 
-  private void addNames(List<String> set, boolean withGiven) {
+  /**
+   * Shows one name more at a time, and given names of those shown, as long as works read the same.
+   *
+   * @param more whether names are added
+   * @param people null where given names are not
+   */
+  private void addNames(List<String> set, boolean more, GivenNames people) {
+    Map<String, Settled> base = new HashMap<>();
+    set.forEach(id -> base.put(id, processor.settled(id).copy()));
     int most = set.stream().mapToInt(this::most).max().orElse(0);
-    Map<String, Integer> base = new HashMap<>();
-    set.forEach(id -> base.put(id, processor.settled(id).names));
     List<String> left = new ArrayList<>(set);
-    for (int more = 1; more <= most && left.size() > 1; more++) {
-      int now = more;
-      left.forEach(id -> processor.settled(id).names = base.get(id) + now);
-      Map<String, Long> texts =
-          left.stream().collect(Collectors.groupingBy(this::text, Collectors.counting()));
-      left.removeIf(id -> texts.get(text(id)) == 1);
-      if (texts.size() > 1 && left.size() > 1) {
-        // Those that still read the same go on by themselves.
-        List<List<String>> parts = alike(left);
-        if (parts.size() > 1) {
-          parts.forEach(part -> addNames(part, withGiven));
-          return;
+    for (int names = 0; names <= (more ? most : 0) && left.size() > 1; names++) {
+      int now = names;
+      left.forEach(id -> processor.settled(id).names = base.get(id).names + now);
+      resolve(left);
+      if (people != null) {
+        for (int at = 0; at < most && left.size() > 1; at++) {
+          for (int level = 1; level <= 2 && left.size() > 1; level++) {
+            addGiven(left, people, at, level);
+            resolve(left);
+          }
         }
       }
     }
-    if (left.size() > 1) {
-      boolean helped = left.size() < set.size();
-      if (!helped && !withGiven) {
-        left.forEach(id -> processor.settled(id).names = base.get(id));
-      } else if (left.size() == set.size()) {
-        left.forEach(id -> processor.settled(id).names = base.get(id));
-      }
-    }
+    alike(left).stream().flatMap(List::stream).forEach(id -> restore(id, base.get(id)));
   }
 
-  private void addGiven(List<String> set) {
-    GivenNames names = new GivenNames(processor, style, options);
-    for (int level = 1; level <= 2; level++) {
-      List<String> left = alike(set).stream().flatMap(List::stream).toList();
-      if (left.isEmpty()) {
-        return;
-      }
-      for (int at = 0; at < left.stream().mapToInt(this::most).max().orElse(0); at++) {
-        List<String> now = alike(set).stream().flatMap(List::stream).toList();
-        if (now.isEmpty()) {
-          return;
-        }
-        Map<String, Settled> before = new HashMap<>();
-        for (String id : now) {
-          before.put(id, processor.settled(id).copy());
-          names.show(id, at, level);
-        }
-        Set<String> texts = now.stream().map(this::text).collect(Collectors.toSet());
-        Set<String> former =
-            now.stream().map(id -> text(id, before.get(id))).collect(Collectors.toSet());
-        if (texts.size() == former.size()) {
-          now.forEach(id -> restore(id, before.get(id)));
-        }
-      }
+  /** Those that read like no other are done. */
+  private void resolve(List<String> left) {
+    Set<String> open = alike(left).stream().flatMap(List::stream).collect(Collectors.toSet());
+    left.removeIf(id -> !open.contains(id));
+  }
+
+  private void addGiven(List<String> left, GivenNames people, int at, int level) {
+    Map<String, Settled> before = new HashMap<>();
+    Set<String> former = left.stream().map(this::text).collect(Collectors.toSet());
+    for (String id : left) {
+      before.put(id, processor.settled(id).copy());
+      people.show(id, at, level);
+    }
+    if (left.stream().map(this::text).collect(Collectors.toSet()).size() == former.size()) {
+      left.forEach(id -> restore(id, before.get(id)));
     }
   }
 
   private void restore(String id, Settled before) {
     Settled now = processor.settled(id);
+    now.names = before.names;
     now.given.clear();
     now.given.putAll(before.given);
   }

@@ -72,7 +72,7 @@ final class Finish {
   private int quotes(Output.Words words, Output.Span into, int level) {
     String text = words.text;
     if (words.from != Output.Words.From.FIELD || !text.matches("(?s).*[\"'“”‘’].*")) {
-      into.add(words);
+      Raised.split(words).forEach(into::add);
       return level;
     }
     int open = level;

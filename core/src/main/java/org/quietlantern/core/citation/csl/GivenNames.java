@@ -50,8 +50,12 @@ final class GivenNames {
             .filter(name -> !name.isInstitution())
             .collect(Collectors.groupingBy(name -> name.nonDroppingParticle() + name.family()));
     byFamily.values().stream()
-        .filter(people -> people.size() > 1)
+        .filter(people -> people.stream().map(GivenNames::letters).distinct().count() > 1)
         .forEach(people -> tell(people, order, primary, onlyInitials));
+  }
+
+  private static String letters(ItemName name) {
+    return name.given().replaceAll("[\\s.]", "");
   }
 
   private void tell(
@@ -63,8 +67,8 @@ final class GivenNames {
               .filter(one -> Initials.of(one.given(), ".", true, true).equals(mine))
               .count();
       int level = same > 1 ? 2 : level(1);
-      if (onlyInitials && level == 2 && initials) {
-        level = 1;
+      if (onlyInitials && initials) {
+        level = same < people.size() ? 1 : 0;
       }
       for (String id : order) {
         int shown = level;

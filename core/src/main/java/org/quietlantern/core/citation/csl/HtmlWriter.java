@@ -19,7 +19,8 @@ final class HtmlWriter {
           Map.entry("text-decoration=none", styled("text-decoration:none")),
           Map.entry("vertical-align=sup", tag("sup")),
           Map.entry("vertical-align=sub", tag("sub")),
-          Map.entry("vertical-align=baseline", styled("baseline")),
+          Map.entry(
+              "vertical-align=baseline", new String[] {"<span style=\"baseline\">", "</span>"}),
           Map.entry("display=block", block("csl-block")),
           Map.entry("display=left-margin", block("csl-left-margin")),
           Map.entry("display=right-inline", block("csl-right-inline")),
@@ -65,6 +66,15 @@ final class HtmlWriter {
     for (String decoration : span.decorations) {
       String kind = decoration.replaceFirst("=.*", "");
       String value = decoration.replaceFirst(".*=", "");
+      if (decoration.equals(Markup.NO_DECORATION)) {
+        inside.entrySet().stream()
+            .filter(one -> !one.getValue().equals("normal"))
+            .forEach(
+                one -> {
+                  open(one.getKey() + "=normal", ends);
+                  one.setValue("normal");
+                });
+      }
       if (decoration.equals(kind)) {
         continue;
       }

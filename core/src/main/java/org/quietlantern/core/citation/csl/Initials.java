@@ -1,12 +1,29 @@
 package org.quietlantern.core.citation.csl;
 
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Given names by their first letters (specification, {@code initialize-with}). */
 final class Initials {
-  private Initials() {}
+  private static final Pattern TAG = Pattern.compile("<[^>]*>");
+
+  /** A name, with the stop behind it and what stands before it. */
+  private static final Pattern PART =
+      Pattern.compile("([\\s\u00a0]*)([-–]?)([\\s\u00a0]*)([^\\s\u00a0.–-]+)(\\.?)");
+
+  private final String with;
+  private final boolean initialize;
+  private final boolean hyphen;
+  private final StringBuilder text = new StringBuilder();
+
+  /** Whether the last part was a whole word. */
+  private boolean word;
+
+  private Initials(String with, boolean initialize, boolean hyphen) {
+    this.with = with;
+    this.initialize = initialize;
+    this.hyphen = hyphen;
+  }
 
   /**
    * @param with behind each letter
@@ -15,76 +32,63 @@ final class Initials {
    * @param hyphen whether it stays between
    */
   static String of(String given, String with, boolean initialize, boolean hyphen) {
-    StringBuilder text = new StringBuilder();
-    for (String word : given.strip().split("[\\s\u00a0]+")) {
-      String next = word(word, with, initialize, hyphen);
-      if (next.isEmpty()) {
-        continue;
-      }
-      boolean apart = text.length() > 0 && isWord(next, with);
-      boolean before = text.length() > 0 && !endsSpaced(text) && endsWord(text, with);
-      text.append((apart && !endsSpaced(text)) || before ? " " : "").append(next);
+    StringBuilder all = new StringBuilder();
+    Matcher tag = TAG.matcher(given);
+    int at = 0;
+    while (tag.find()) {
+      all.append(plain(given.substring(at, tag.start()), with, initialize, hyphen));
+      all.append(tag.group());
+      at = tag.end();
     }
-    return text.toString().stripTrailing();
+    return at == 0
+        ? plain(given, with, initialize, hyphen)
+        : all.append(plain(given.substring(at), with, initialize, hyphen)).toString();
   }
 
-  private static boolean endsSpaced(StringBuilder text) {
+  private static String plain(String given, String with, boolean initialize, boolean hyphen) {
+    Initials initials = new Initials(with, initialize, hyphen);
+    Matcher part = PART.matcher(given);
+    while (part.find()) {
+      initials.add(part);
+    }
+    String before = given.isEmpty() || given.equals(given.stripLeading()) ? "" : " ";
+    return before + initials.text.toString().strip();
+  }
+
+  private void add(Matcher part) {
+    String name = part.group(4);
+    int first = name.codePointAt(0);
+    boolean stopped = !part.group(5).isEmpty();
+    boolean letter = name.codePointCount(0, name.length()) == 1 || stopped;
+    boolean small = Character.isLowerCase(first);
+    boolean hyphened = !part.group(2).isEmpty() && text.length() > 0;
+    boolean initial = !small && (letter || initialize);
+    if (hyphened) {
+      between();
+    } else if (text.length() > 0 && (word || !initial) && !endsSpaced()) {
+      text.append(' ');
+    }
+    if (initial) {
+      text.append(letter ? name : new String(Character.toChars(first))).append(with);
+    } else {
+      text.append(name).append(small || !stopped ? part.group(5) : "");
+    }
+    word = !initial;
+  }
+
+  /** A hyphen, without the space that stands behind the letter before. */
+  private void between() {
+    if (hyphen) {
+      while (text.length() > 0 && endsSpaced()) {
+        text.setLength(text.length() - 1);
+      }
+      text.append('-');
+    } else if (word && !endsSpaced()) {
+      text.append(' ');
+    }
+  }
+
+  private boolean endsSpaced() {
     return Character.isWhitespace(text.charAt(text.length() - 1));
-  }
-
-  private static boolean isWord(String next, String with) {
-    return !with.isEmpty() ? !next.endsWith(with) : next.length() > 1 && isLower(next.substring(1));
-  }
-
-  private static boolean endsWord(StringBuilder text, String with) {
-    String all = text.toString();
-    String last = all.substring(all.lastIndexOf(' ') + 1);
-    return isWord(last, with.strip());
-  }
-
-  private static boolean isLower(String text) {
-    return text.equals(text.toLowerCase(Locale.ROOT));
-  }
-
-  private static String word(String word, String with, boolean initialize, boolean hyphen) {
-    if (word.isEmpty()) {
-      return "";
-    }
-    boolean small = Character.isLowerCase(word.codePointAt(0));
-    if (small) {
-      return word;
-    }
-    List<String> parts = new ArrayList<>();
-    for (String part : word.split("[-–]")) {
-      if (part.isEmpty()) {
-        continue;
-      }
-      boolean letters = part.matches("\\p{Lu}(?:\\.\\p{Lu})*\\.?|\\p{Lu}{1,3}\\.?");
-      if (letters) {
-        StringBuilder each = new StringBuilder();
-        part.replace(".", "").codePoints().forEach(c -> each.appendCodePoint(c).append(with));
-        parts.add(each.toString());
-      } else if (!initialize) {
-        parts.add(part);
-      } else {
-        parts.add(first(part) + with);
-      }
-    }
-    String between = hyphen ? "-" : "";
-    StringBuilder joined = new StringBuilder();
-    for (String part : parts) {
-      if (joined.length() > 0) {
-        String so = joined.toString();
-        joined.setLength(0);
-        joined.append(hyphen ? so.stripTrailing() : so);
-        joined.append(between);
-      }
-      joined.append(part);
-    }
-    return joined.toString();
-  }
-
-  private static String first(String part) {
-    return new String(Character.toChars(part.codePointAt(0)));
   }
 }

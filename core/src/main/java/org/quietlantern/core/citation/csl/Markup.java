@@ -10,6 +10,7 @@ import java.util.regex.Pattern;
 /** Markup in fields: italics, bold, small capitals, raised and lowered, and what keeps its case. */
 final class Markup {
   static final String NO_CASE = "nocase";
+  static final String NO_DECORATION = "nodecor";
   private static final Pattern TAG =
       Pattern.compile(
           "<(i|b|sup|sub|sc)>|<span style=\"font-variant: ?small-caps;?\">"

@@ -112,7 +112,8 @@ final class NameList {
     return switch (options.get(option, "contextual")) {
       case "always" -> true;
       case "never" -> false;
-      case "after-inverted-name" -> NameWriter.isInverted(options, before);
+      case "after-inverted-name" ->
+          NameWriter.isInverted(options, before) && !names.get(before).isInstitution();
       default -> contextual;
     };
   }

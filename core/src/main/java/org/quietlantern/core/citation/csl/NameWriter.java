@@ -9,7 +9,7 @@ final class NameWriter {
   private static final Pattern ROMANESQUE =
       Pattern.compile("[\\p{IsLatin}\\p{IsCyrillic}\\p{IsGreek}\\p{IsArmenian}\\p{IsGeorgian}]");
 
-  private static final Pattern ENDS_CLOSED = Pattern.compile(".*['’‘ʼ\\-–]");
+  private static final Pattern ENDS_CLOSED = Pattern.compile("(?s).*['’‘ʼ\\-–\\s]");
   private final Renderer renderer;
   private final Situation situation;
   private final Element.Names element;
@@ -119,14 +119,17 @@ final class NameWriter {
   }
 
   private Output family(ItemName name, boolean withParticle) {
-    List<String> parts = new ArrayList<>();
+    Formatting look = element.family();
+    List<Output> parts = new ArrayList<>();
     if (withParticle && !name.nonDroppingParticle().isEmpty()) {
-      parts.add(name.nonDroppingParticle());
+      parts.add(part(Markup.read(name.nonDroppingParticle()), look.bare()));
     }
     if (!name.family().isEmpty()) {
-      parts.add(name.family());
+      parts.add(part(Markup.read(name.family()), look.bare()));
     }
-    return part(Markup.read(joined(parts)), element.family());
+    return part(
+        spaced(parts),
+        new Formatting(List.of(), look.prefix(), look.suffix(), false, "", false, ""));
   }
 
   /** With a space between, but behind an apostrophe or a hyphen. */

@@ -12,7 +12,9 @@ final class Numbers {
   private static final Pattern NUMERIC =
       Pattern.compile("\\s*" + ONE + "(?:\\s*[,&–—-]\\s*" + ONE + ")*\\s*");
 
-  private static final Pattern SEVERAL = Pattern.compile(".*\\d\\p{L}*\\s*[,&–—-]\\s*\\p{L}*\\d.*");
+  private static final Pattern SEVERAL =
+      Pattern.compile(
+          ".*(?:\\d\\p{L}*|\\b[ivxlcdm]+)\\s*(?:(?<!\\\\)[,&–—-]|and|et|und|y|e)\\s*(?:\\p{L}*\\d|[ivxlcdm]+\\b).*");
   private static final Pattern INTEGER = Pattern.compile("\\d+");
   private static final Set<String> COUNTS = Set.of("number-of-pages", "number-of-volumes");
   private static final String[] ROMAN = {
@@ -92,7 +94,7 @@ final class Numbers {
     String variable = label.variable();
     String value = renderer.value(variable, "");
     if (value.isEmpty()) {
-      return Rendered.EMPTY;
+      return Rendered.NOTHING;
     }
     Cite cite = renderer.situation().cite();
     String term = variable.equals("locator") && cite != null ? Conditions.label(cite) : variable;
@@ -107,8 +109,8 @@ final class Numbers {
         };
     String words = locale.term(term, label.said().get("form", "long"), plural).orElse("");
     return words.isEmpty()
-        ? Rendered.EMPTY
-        : new Rendered(renderer.wrapped(Output.style(words), label.formatting()), true, false);
+        ? Rendered.NOTHING
+        : Rendered.said(renderer.wrapped(Output.style(words), label.formatting()));
   }
 
   /** Pages and locators with their ranges as the style has them. */

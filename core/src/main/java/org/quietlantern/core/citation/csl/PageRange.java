@@ -5,53 +5,59 @@ import java.util.regex.Pattern;
 
 /** Ranges of pages (specification, Appendix V). */
 final class PageRange {
+  private static final Pattern PART = Pattern.compile("\\s*([,&;]|and)\\s*");
   private static final Pattern RANGE =
-      Pattern.compile("([\\p{L}]*)(\\d+)([\\p{L}]*)\\s*[-–]{1,2}\\s*([\\p{L}]*)(\\d+)([\\p{L}]*)");
+      Pattern.compile("(\\p{L}?)(\\d+)\\s*[-–—]{1,2}\\s*(\\p{L}?)(\\d+)");
+
+  private static final Pattern LOOSE =
+      Pattern.compile(
+          "([\\p{L}\\d]*\\d[\\p{L}\\d]*|[ivxlcdm]+)\\s*[-–—]{1,2}\\s*([\\p{L}\\d]*\\d[\\p{L}\\d]*|[ivxlcdm]+)");
 
   private PageRange() {}
 
   /** {@code format}: {@code chicago}, {@code expanded}, {@code minimal} …; empty: as it stands. */
   static String all(String text, String format, String between) {
-    Matcher range = RANGE.matcher(text);
-    String done =
-        range.replaceAll(
-            one ->
-                Matcher.quoteReplacement(
-                    one(
-                        one.group(1)
-                            + "\u0000"
-                            + one.group(2)
-                            + "\u0000"
-                            + one.group(3)
-                            + "\u0000"
-                            + one.group(4)
-                            + "\u0000"
-                            + one.group(5)
-                            + "\u0000"
-                            + one.group(6),
-                        format,
-                        between)));
-    return done.replaceAll("\\s*&\\s*", " & ");
-  }
-
-  private static String one(String parts, String format, String between) {
-    String[] part = parts.split("\u0000", -1);
-    boolean plain = part[2].isEmpty() && part[5].isEmpty();
-    boolean same = part[0].equals(part[3]) || part[3].isEmpty();
-    if (format.isEmpty() || !plain || !same) {
-      return part[0] + part[1] + part[2] + between + part[3] + part[4] + part[5];
+    StringBuilder all = new StringBuilder();
+    Matcher part = PART.matcher(text);
+    int at = 0;
+    while (part.find()) {
+      all.append(one(text.substring(at, part.start()), format, between));
+      String sign = part.group(1);
+      all.append(sign.equals("&") || sign.equals("and") ? " " + sign + " " : sign + " ");
+      at = part.end();
     }
-    String from = part[1];
-    String to =
-        part[4].length() < from.length()
-            ? from.substring(0, from.length() - part[4].length()) + part[4]
-            : part[4];
-    String last = last(from, to, format);
-    boolean whole = last.length() == to.length();
-    return part[0] + from + between + (whole ? part[0] : "") + last;
+    return all.append(one(text.substring(at), format, between)).toString().replace("\\-", "-");
   }
 
-  private static String last(String from, String to, String format) {
+  private static String one(String range, String format, String between) {
+    Matcher plain = RANGE.matcher(range.strip());
+    if (!plain.matches()) {
+      Matcher loose = LOOSE.matcher(range.strip());
+      return format.isEmpty() && loose.matches()
+          ? loose.group(1) + between + loose.group(2)
+          : range.strip();
+    }
+    boolean same = plain.group(1).equals(plain.group(3));
+    if (format.isEmpty()) {
+      return plain.group(1) + plain.group(2) + between + plain.group(3) + plain.group(4);
+    }
+    return same
+        ? formed(plain.group(1), plain.group(2), plain.group(4), format, between)
+        : range.strip();
+  }
+
+  private static String formed(
+      String letter, String from, String last, String format, String between) {
+    String to =
+        last.length() < from.length()
+            ? from.substring(0, from.length() - last.length()) + last
+            : last;
+    String shown = shown(from, to, format);
+    boolean whole = shown.length() == to.length();
+    return letter + from + between + (whole ? letter : "") + shown;
+  }
+
+  private static String shown(String from, String to, String format) {
     if (from.length() != to.length()) {
       return to;
     }

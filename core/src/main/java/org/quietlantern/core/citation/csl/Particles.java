@@ -36,7 +36,8 @@ public final class Particles {
     } else if (nonDropping.isEmpty()) {
       Matcher particle = FAMILY.matcher(family);
       if (particle.matches()) {
-        nonDropping = particle.group(1).stripTrailing();
+        String found = particle.group(1);
+        nonDropping = found.matches(".*['’‘ʼ]\\s+") ? found : found.stripTrailing();
         family = particle.group(2);
       }
     }

@@ -45,14 +45,40 @@ public final class Processor {
     settled.clear();
     numbers.clear();
     List<String> ids = new ArrayList<>(new LinkedHashSet<>(cited.stream().map(Item::id).toList()));
-    cited.forEach(item -> items.put(item.id(), item));
+    Map<String, String> named = CitationLabels.of(cited);
+    cited.forEach(
+        item ->
+            items.put(
+                item.id(),
+                item.has("citation-label")
+                    ? item
+                    : item.with("citation-label", named.getOrDefault(item.id(), ""))));
     ids.forEach(id -> settled.put(id, new Settled()));
     number(ids);
     order = sorted(ids);
-    number(order);
+    // Whoever sorts by the numbers keeps those that they were cited under.
+    boolean byNumber = sortsByNumber();
+    if (!byNumber) {
+      number(order);
+    }
     new Disambiguation(this, style).settle(order);
+    if (!byNumber) {
+      number(ids);
+    }
     order = sorted(ids);
-    number(order);
+    if (!byNumber) {
+      number(order);
+    }
+  }
+
+  private boolean sortsByNumber() {
+    return style.hasBibliography()
+        && style.bibliography().sort().stream()
+            .anyMatch(
+                key ->
+                    key.variable().equals("citation-number")
+                        || Variables.of(style.macros().getOrDefault(key.macro(), List.of()), style)
+                            .contains("citation-number"));
   }
 
   private void number(List<String> ids) {

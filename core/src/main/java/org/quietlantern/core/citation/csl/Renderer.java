@@ -129,7 +129,7 @@ final class Renderer {
       default ->
           text.of().isEmpty()
               ? Rendered.NOTHING
-              : Rendered.said(wrapped(Output.style(text.of()), text.formatting()));
+              : Rendered.said(wrapped(Markup.read(text.of()), text.formatting()));
     };
   }
 
@@ -140,6 +140,10 @@ final class Renderer {
     macros.push(text.of());
     Rendered inside = all(situation.style().macros().getOrDefault(text.of(), List.of()), "");
     macros.pop();
+    // As a group: without a variable that it asks for, its words say nothing.
+    if (inside.called() && !inside.found()) {
+      return Rendered.EMPTY;
+    }
     return new Rendered(
         wrapped(inside.output(), text.formatting()), inside.called(), inside.found());
   }
@@ -148,8 +152,9 @@ final class Renderer {
     String name = text.of();
     if (name.equals("year-suffix")) {
       String suffix = yearSuffix();
+      // Not a variable of the work: a group does not go by it.
       return suffix.isEmpty()
-          ? Rendered.EMPTY
+          ? Rendered.NOTHING
           : Rendered.of(wrapped(Output.style(suffix), text.formatting()));
     }
     String value = value(name, text.said().get("form"));
@@ -180,11 +185,17 @@ final class Renderer {
     }
     return switch (name) {
       case "citation-number" -> situation.number() > 0 ? Integer.toString(situation.number()) : "";
-      case "locator" -> situation.cite() == null ? "" : situation.cite().locator();
+      case "locator" -> situation.cite() == null ? "" : situation.cite().locator().strip();
+      case "page-first" -> first(item.text("page-first"), item.text("page"));
+      case "number-page-first" -> first(item.text("page-first"), item.text("page"));
       case "first-reference-note-number" ->
           situation.firstNote() > 0 ? Integer.toString(situation.firstNote()) : "";
       default -> item.text(name);
     };
+  }
+
+  private static String first(String given, String pages) {
+    return given.isEmpty() ? pages.strip().replaceFirst("\\s*[-–,&].*", "") : given;
   }
 
   /** The letter behind the year, the first time that it is asked for. */

@@ -84,7 +84,7 @@ final class Sorting {
 
   /** Punctuation does not count. */
   private static String plain(String text) {
-    return text.replaceAll("[\\p{P}&&[^,-]]", "").strip();
+    return text.replaceAll("['’‘ʼ]", " ").replaceAll("[\\p{P}&&[^,-]]", "").strip();
   }
 
   private <T> int compare(Keyed<T> one, Keyed<T> other) {

@@ -132,6 +132,14 @@ final class TextCase {
     }
   }
 
+  /** What is marked so, and what is raised, lowered or in small capitals in a field. */
+  private static boolean keepsCase(Output.Span span) {
+    return span.decorations.contains(Markup.NO_CASE)
+        || (span.ofField
+            && span.decorations.stream()
+                .anyMatch(one -> one.matches("vertical-align.*|font-variant.*")));
+  }
+
   private interface Change {
     void change(Output.Words words);
   }
@@ -142,7 +150,7 @@ final class TextCase {
         change.change(words);
       }
     } else if (of instanceof Output.Span span) {
-      boolean keeps = kept || span.decorations.contains(Markup.NO_CASE);
+      boolean keeps = kept || keepsCase(span);
       span.children.forEach(child -> each(child, keeps, change));
     }
   }
@@ -201,12 +209,14 @@ final class TextCase {
       int end = 0;
       while (word.find()) {
         String between = text.substring(end, word.start());
-        begins = begins || between.matches("(?s).*(: |[?!]\\s|\\. |—|– ?[“‘\"]|^[“‘\"]).*");
+        begins = begins || between.matches("(?s).*(: |[?!]\\s|\\. |—).*");
         boolean isStop = STOP.contains(word.group().toLowerCase(Locale.ROOT));
         boolean isLast = offset + word.start() == last;
         boolean hyphened = word.start() > 0 && text.charAt(word.start() - 1) == '-';
         boolean beforeHyphen = word.end() < text.length() && text.charAt(word.end()) == '-';
-        if (!kept.contains(one) && isLower(word.group())) {
+        boolean ofNumber =
+            hyphened && word.start() > 1 && Character.isDigit(text.charAt(word.start() - 2));
+        if (!kept.contains(one) && isLower(word.group()) && !ofNumber) {
           if (begins || isLast || !isStop || (isStop && beforeHyphen && !hyphened && begins)) {
             result = raised(result, word.start());
           }

@@ -1,0 +1,43 @@
+package org.quietlantern.core.citation.csl;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Letters that are raised by themselves become letters that are set raised. */
+final class Raised {
+  private static final Pattern RAISED = Pattern.compile("[ª²³¹ºʰ-ʸˠ-ˤᴬ-ᵡᵸᶛ-ᶿ⁰-ⁿ℠™㆒-㆟ۥۦ]");
+
+  private Raised() {}
+
+  /** Words with such letters, in pieces; the same words where there are none. */
+  static List<Output> split(Output.Words words) {
+    List<Output> pieces = new ArrayList<>();
+    StringBuilder plain = new StringBuilder();
+    for (int i = 0; i < words.text.length(); i++) {
+      String letter = words.text.substring(i, i + 1);
+      String lowered = Normalizer.normalize(letter, Normalizer.Form.NFKC);
+      if (lowered.equals(letter) || !RAISED.matcher(letter).matches()) {
+        plain.append(letter);
+        continue;
+      }
+      add(pieces, plain, words.from);
+      Output.Span raised = new Output.Span(List.of("vertical-align=sup"), "", true);
+      raised.add(new Output.Words(lowered, words.from));
+      pieces.add(raised);
+    }
+    if (pieces.isEmpty()) {
+      return List.of(words);
+    }
+    add(pieces, plain, words.from);
+    return pieces;
+  }
+
+  private static void add(List<Output> to, StringBuilder plain, Output.Words.From from) {
+    if (plain.length() > 0) {
+      to.add(new Output.Words(plain.toString(), from));
+      plain.setLength(0);
+    }
+  }
+}
