@@ -87,6 +87,10 @@ final class CslJson {
         }
       }
     }
+    // A year that is none is no date.
+    if (!parts.isEmpty() && parts.get(0).year() == 0) {
+      parts.clear();
+    }
     String literal = text(from, "literal");
     if (parts.isEmpty() && literal.isEmpty()) {
       literal = text(from, "raw");

@@ -37,6 +37,9 @@ final class CitationLabels {
   }
 
   private static String label(Item item) {
+    if (item.has("citation-label")) {
+      return item.text("citation-label");
+    }
     List<ItemName> names =
         NAMED.stream()
             .flatMap(name -> Stream.ofNullable(item.names().get(name)))

@@ -28,13 +28,12 @@ final class CitationRenderer {
       all.add(one(cites.get(i), where.get(i)));
     }
     Output content = new Collapsing(style).joined(all);
-    // A note begins with a capital, where it begins with ibid.
+    // A note begins with a capital, where it begins with a term.
     if (style.note() && !cites.isEmpty() && cites.get(0).prefix().isEmpty()) {
       Output.words(content).stream()
           .filter(words -> !words.text.isEmpty())
           .findFirst()
-          .filter(words -> words.from == Output.Words.From.STYLE)
-          .filter(words -> words.text.startsWith(processor.locale().term("ibid")))
+          .filter(words -> words.from == Output.Words.From.TERM)
           .ifPresent(words -> TextCase.apply("capitalize-first", words, true));
     }
     Output.Span inner = new Output.Span(layout.formatting().decorations(), "", false);

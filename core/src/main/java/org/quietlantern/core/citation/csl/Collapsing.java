@@ -37,12 +37,14 @@ final class Collapsing {
     List<List<One>> grouped = groups ? grouped(all) : all.stream().map(List::of).toList();
     Output.Span span = Output.span();
     Cite last = null;
+    boolean collapsed = false;
     for (List<One> group : grouped) {
       if (!span.children.isEmpty()) {
         String after = options.get("after-collapse-delimiter", delimiter);
-        span.add(Output.style(between(last, group.get(0).cite(), after)));
+        span.add(Output.style(between(last, group.get(0).cite(), collapsed ? after : delimiter)));
       }
       last = group.get(group.size() - 1).cite();
+      collapsed = group.size() > 1 && !collapse.isEmpty();
       span.add(group(group));
     }
     return span;
@@ -79,8 +81,10 @@ final class Collapsing {
 
   private Output group(List<One> group) {
     Output.Span span = Output.span();
-    String between = options.get("cite-group-delimiter", delimiter);
-    String suffixes = options.get("year-suffix-delimiter", between);
+    String between =
+        options.get(
+            "cite-group-delimiter", collapse.matches("year|year-suffix") ? ", " : delimiter);
+    String suffixes = options.get("year-suffix-delimiter", delimiter);
     One last = null;
     for (int i = 0; i < group.size(); i++) {
       One one = group.get(i);

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
  * order.
  */
 final class Disambiguation {
-  private static final Positions.Position FIRST = new Positions.Position(Set.of("first"), 0);
+  private static final Positions.Position FIRST = new Positions.Position(Set.of("subsequent"), 0);
   private final Processor processor;
   private final Style style;
   private final Attributes options;
@@ -79,27 +79,33 @@ final class Disambiguation {
     Map<String, Settled> base = new HashMap<>();
     set.forEach(id -> base.put(id, processor.settled(id).copy()));
     int most = set.stream().mapToInt(this::most).max().orElse(0);
+    Map<String, Settled> best = new HashMap<>(base);
     List<String> left = new ArrayList<>(set);
     for (int names = 0; names <= (more ? most : 0) && left.size() > 1; names++) {
       int now = names;
       left.forEach(id -> processor.settled(id).names = base.get(id).names + now);
-      resolve(left);
+      resolve(left, best);
       if (people != null) {
         for (int at = 0; at < most && left.size() > 1; at++) {
           for (int level = 1; level <= 2 && left.size() > 1; level++) {
             addGiven(left, people, at, level);
-            resolve(left);
+            resolve(left, best);
           }
         }
       }
     }
-    alike(left).stream().flatMap(List::stream).forEach(id -> restore(id, base.get(id)));
+    left.forEach(id -> restore(id, best.get(id)));
   }
 
-  /** Those that read like no other are done. */
-  private void resolve(List<String> left) {
+  /**
+   * Those that read like no other are done. What told some of them apart is kept by the others,
+   * too.
+   */
+  private void resolve(List<String> left, Map<String, Settled> best) {
     Set<String> open = alike(left).stream().flatMap(List::stream).collect(Collectors.toSet());
-    left.removeIf(id -> !open.contains(id));
+    if (left.removeIf(id -> !open.contains(id))) {
+      left.forEach(id -> best.put(id, processor.settled(id).copy()));
+    }
   }
 
   private void addGiven(List<String> left, GivenNames people, int at, int level) {

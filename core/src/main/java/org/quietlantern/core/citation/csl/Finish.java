@@ -21,9 +21,7 @@ final class Finish {
           Map.entry(";!", "!"),
           Map.entry(";?", "?"),
           Map.entry(";:", ";"),
-          Map.entry(";.", ";"),
-          Map.entry(",!", "!"),
-          Map.entry(",?", "?"));
+          Map.entry(";.", ";"));
 
   private final Locale locale;
 
@@ -143,7 +141,7 @@ final class Finish {
       }
       if (last.from == Output.Words.From.CLOSE_QUOTE) {
         behindQuote(words, before, next);
-      } else if (next.from == Output.Words.From.STYLE || last.from == Output.Words.From.STYLE) {
+      } else if (next.isOfStyle() || last.isOfStyle()) {
         meet(last, next);
       }
     }
@@ -152,8 +150,8 @@ final class Finish {
   private static void meet(Output.Words last, Output.Words next) {
     char a = last.text.charAt(last.text.length() - 1);
     char b = next.text.charAt(0);
-    if (Character.isWhitespace(a) && Character.isWhitespace(b)) {
-      next.text = next.text.stripLeading();
+    if (a == ' ' && b == ' ') {
+      next.text = next.text.replaceFirst("^ +", "");
       return;
     }
     if (PUNCTUATION.indexOf(a) < 0 || PUNCTUATION.indexOf(b) < 0) {

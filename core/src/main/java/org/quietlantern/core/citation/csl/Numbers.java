@@ -14,7 +14,7 @@ final class Numbers {
 
   private static final Pattern SEVERAL =
       Pattern.compile(
-          ".*(?:\\d\\p{L}*|\\b[ivxlcdm]+)\\s*(?:(?<!\\\\)[,&–—-]|and|et|und|y|e)\\s*(?:\\p{L}*\\d|[ivxlcdm]+\\b).*");
+          ".*(?:\\d\\p{L}*|\\b[ivxlcdm]+)\\s*(?:(?:(?<!\\\\)[,&–—-]|and|et|und|y|e)\\s*)+(?:\\p{L}*\\d|[ivxlcdm]+\\b).*");
   private static final Pattern INTEGER = Pattern.compile("\\d+");
   private static final Set<String> COUNTS = Set.of("number-of-pages", "number-of-volumes");
   private static final String[] ROMAN = {
@@ -123,6 +123,8 @@ final class Numbers {
     }
     String format = renderer.situation().style().options().get("page-range-format");
     String between = locale.term("page-range-delimiter");
-    return PageRange.all(value, format, between.isEmpty() ? "–" : between);
+    String and = locale.term("and", "symbol", false).orElse("&");
+    return PageRange.all(value, format, between.isEmpty() ? "–" : between)
+        .replace(" & ", " " + and + " ");
   }
 }

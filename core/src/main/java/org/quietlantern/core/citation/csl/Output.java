@@ -14,12 +14,17 @@ abstract sealed class Output {
     enum From {
       FIELD,
       STYLE,
+      TERM,
       OPEN_QUOTE,
       CLOSE_QUOTE
     }
 
     String text;
     final From from;
+
+    boolean isOfStyle() {
+      return from == From.STYLE || from == From.TERM;
+    }
 
     Words(String text, From from) {
       this.text = text;

@@ -35,7 +35,7 @@ final class PageRange {
       Matcher loose = LOOSE.matcher(range.strip());
       return format.isEmpty() && loose.matches()
           ? loose.group(1) + between + loose.group(2)
-          : range.strip();
+          : asItStands(range);
     }
     boolean same = plain.group(1).equals(plain.group(3));
     if (format.isEmpty()) {
@@ -43,7 +43,11 @@ final class PageRange {
     }
     return same
         ? formed(plain.group(1), plain.group(2), plain.group(4), format, between)
-        : range.strip();
+        : asItStands(range);
+  }
+
+  private static String asItStands(String range) {
+    return range.strip().replaceAll("\\s*-\\s*", "-");
   }
 
   private static String formed(

@@ -48,11 +48,7 @@ public final class Processor {
     Map<String, String> named = CitationLabels.of(cited);
     cited.forEach(
         item ->
-            items.put(
-                item.id(),
-                item.has("citation-label")
-                    ? item
-                    : item.with("citation-label", named.getOrDefault(item.id(), ""))));
+            items.put(item.id(), item.with("citation-label", named.getOrDefault(item.id(), ""))));
     ids.forEach(id -> settled.put(id, new Settled()));
     number(ids);
     order = sorted(ids);

@@ -123,7 +123,8 @@ final class Renderer {
                 .orElse("");
         yield term.isEmpty()
             ? Rendered.NOTHING
-            : Rendered.said(wrapped(Output.style(term), text.formatting()));
+            : Rendered.said(
+                wrapped(new Output.Words(term, Output.Words.From.TERM), text.formatting()));
       }
       case "variable" -> variable(text);
       default ->
