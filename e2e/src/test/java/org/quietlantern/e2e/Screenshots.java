@@ -67,7 +67,7 @@ class Screenshots {
     ilse.page().getByLabel("Publications kept").waitFor();
     take(ilse, "folder");
     ilse.page().getByLabel("Publications kept").getByRole(AriaRole.LINK).first().click();
-    ilse.page().getByText("Citation").waitFor();
+    ilse.page().getByText("Citation", new Page.GetByTextOptions().setExact(true)).first().waitFor();
     String id = ilse.path().replaceAll(".*/p/", "");
     take(ilse, "publication");
     ilse.go("Today");

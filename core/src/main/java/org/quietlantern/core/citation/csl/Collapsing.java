@@ -84,7 +84,8 @@ final class Collapsing {
     String between =
         options.get(
             "cite-group-delimiter", collapse.matches("year|year-suffix") ? ", " : delimiter);
-    String suffixes = options.get("year-suffix-delimiter", delimiter);
+    String suffixes =
+        options.get("year-suffix-delimiter", options.get("cite-group-delimiter", delimiter));
     One last = null;
     for (int i = 0; i < group.size(); i++) {
       One one = group.get(i);

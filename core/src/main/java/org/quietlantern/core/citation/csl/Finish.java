@@ -7,6 +7,7 @@ import java.util.Map;
 /** What is put right when all is rendered: quotation marks, and punctuation that meets. */
 final class Finish {
   private static final String PUNCTUATION = ".,;:!?";
+  private static final String OUTSIDE = ":;";
 
   /** What two that meet come to. */
   private static final Map<String, String> MEET =
@@ -181,17 +182,28 @@ final class Finish {
       return;
     }
     char a = quoted.text.charAt(quoted.text.length() - 1);
-    boolean swallowed =
-        PUNCTUATION.indexOf(a) >= 0 && (a == b || (b == '.' && "!?".indexOf(a) >= 0));
-    if (swallowed) {
+    if (locale.punctuationInQuote()) {
+      inside(quoted, next, a, b);
+    } else if (PUNCTUATION.indexOf(a) >= 0 && (a == b || (b == '.' && "!?".indexOf(a) >= 0))) {
       next.text = next.text.substring(1);
-    } else if (locale.punctuationInQuote() && (b == '.' || b == ',')) {
-      next.text = next.text.substring(1);
-      String both = MEET.get("" + a + b);
-      quoted.text =
-          both == null
-              ? quoted.text + b
-              : quoted.text.substring(0, quoted.text.length() - 1) + both;
     }
+  }
+
+  /** Stops, commas and marks go into the quotation, colons and semicolons out of it. */
+  private static void inside(Output.Words quoted, Output.Words next, char a, char b) {
+    String rest = next.text.substring(1);
+    boolean met = PUNCTUATION.indexOf(a) >= 0;
+    String before = met ? quoted.text.substring(0, quoted.text.length() - 1) : quoted.text;
+    String both = !met ? String.valueOf(b) : a == b ? String.valueOf(a) : MEET.get("" + a + b);
+    String together = both == null ? "" + a + b : both;
+    boolean out = OUTSIDE.indexOf(together.charAt(0)) >= 0;
+    int in =
+        out
+            ? 0
+            : OUTSIDE.indexOf(together.charAt(together.length() - 1)) >= 0
+                ? together.length() - 1
+                : together.length();
+    quoted.text = before + together.substring(0, in);
+    next.text = together.substring(in) + rest;
   }
 }

@@ -51,7 +51,7 @@ final class Initials {
     while (part.find()) {
       initials.add(part);
     }
-    String before = given.isEmpty() || given.equals(given.stripLeading()) ? "" : " ";
+    String before = given.startsWith("-") && hyphen ? "-" : given.matches("\\s.*") ? " " : "";
     return before + initials.text.toString().strip();
   }
 
@@ -63,6 +63,9 @@ final class Initials {
     boolean small = Character.isLowerCase(first);
     boolean hyphened = !part.group(2).isEmpty() && text.length() > 0;
     boolean initial = !small && (letter || initialize);
+    if (small && hyphened && initialize) {
+      return;
+    }
     if (hyphened) {
       between();
     } else if (text.length() > 0 && (word || !initial) && !endsSpaced()) {

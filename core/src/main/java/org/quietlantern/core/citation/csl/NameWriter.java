@@ -9,7 +9,7 @@ final class NameWriter {
   private static final Pattern ROMANESQUE =
       Pattern.compile("[\\p{IsLatin}\\p{IsCyrillic}\\p{IsGreek}\\p{IsArmenian}\\p{IsGeorgian}]");
 
-  private static final Pattern ENDS_CLOSED = Pattern.compile("(?s).*['’‘ʼ\\-–\\s]");
+  private static final Pattern ENDS_CLOSED = Pattern.compile("(?s).*['’‘ʼ\\-–\\s\u00a0]");
   private final Renderer renderer;
   private final Situation situation;
   private final Element.Names element;
@@ -62,31 +62,25 @@ final class NameWriter {
   }
 
   private Output natural(ItemName name, String given) {
-    List<Output> parts = new ArrayList<>();
-    List<String> before = new ArrayList<>();
-    if (!given.isEmpty()) {
-      before.add(given);
-    }
-    if (!name.droppingParticle().isEmpty()) {
-      before.add(name.droppingParticle());
-    }
-    String first = joined(before);
-    boolean familyFirst = name.staticOrdering();
-    if (!first.isEmpty() && !familyFirst) {
-      parts.add(part(Markup.read(first), element.given()));
-    }
-    if (!name.family().isEmpty() || !name.nonDroppingParticle().isEmpty()) {
-      parts.add(family(name, true));
-    }
-    if (!first.isEmpty() && familyFirst) {
-      parts.add(part(Markup.read(first), element.given()));
-    }
-    Output.Span span = spaced(parts);
+    List<Output> family = new ArrayList<>();
+    add(family, name.droppingParticle(), element.given());
+    add(family, name.nonDroppingParticle(), element.family());
+    add(family, name.family(), element.family());
+    Output.Span behind = spaced(family);
     if (!name.suffix().isEmpty()) {
-      span.add(Output.style(name.commaSuffix() ? ", " : " "));
-      span.add(Output.field(name.suffix()));
+      behind.add(Output.style(name.commaSuffix() ? ", " : " "));
+      behind.add(Output.field(name.suffix()));
     }
-    return span;
+    List<Output> parts = new ArrayList<>();
+    if (!given.isEmpty()) {
+      List<Output> first = new ArrayList<>();
+      add(first, given, element.given());
+      parts.add(around(spaced(first), element.given()));
+    }
+    if (!behind.children.isEmpty()) {
+      parts.add(name.staticOrdering() ? 0 : parts.size(), around(behind, element.family()));
+    }
+    return spaced(parts);
   }
 
   private Output inverted(ItemName name, String given) {
@@ -94,22 +88,17 @@ final class NameWriter {
     boolean demoted =
         particles.equals("display-and-sort")
             || (situation.sorts() && particles.equals("sort-only"));
-    List<String> behind = new ArrayList<>();
-    if (!given.isEmpty()) {
-      behind.add(given);
-    }
-    if (!name.droppingParticle().isEmpty()) {
-      behind.add(name.droppingParticle());
-    }
-    if (demoted && !name.nonDroppingParticle().isEmpty()) {
-      behind.add(name.nonDroppingParticle());
+    List<Output> rest = new ArrayList<>();
+    add(rest, given, element.given());
+    add(rest, name.droppingParticle(), element.given());
+    if (demoted) {
+      add(rest, name.nonDroppingParticle(), element.family());
     }
     Output.Span span = Output.span();
     span.add(family(name, !demoted));
-    String rest = String.join(" ", behind);
     if (!rest.isEmpty()) {
       span.add(Output.style(separator));
-      span.add(part(Markup.read(rest), element.given()));
+      span.add(around(spaced(rest), element.given()));
     }
     if (!name.suffix().isEmpty()) {
       span.add(Output.style(separator));
@@ -119,29 +108,24 @@ final class NameWriter {
   }
 
   private Output family(ItemName name, boolean withParticle) {
-    Formatting look = element.family();
     List<Output> parts = new ArrayList<>();
-    if (withParticle && !name.nonDroppingParticle().isEmpty()) {
-      parts.add(part(Markup.read(name.nonDroppingParticle()), look.bare()));
+    if (withParticle) {
+      add(parts, name.nonDroppingParticle(), element.family());
     }
-    if (!name.family().isEmpty()) {
-      parts.add(part(Markup.read(name.family()), look.bare()));
-    }
-    return part(
-        spaced(parts),
-        new Formatting(List.of(), look.prefix(), look.suffix(), false, "", false, ""));
+    add(parts, name.family(), element.family());
+    return around(spaced(parts), element.family());
   }
 
-  /** With a space between, but behind an apostrophe or a hyphen. */
-  private static String joined(List<String> parts) {
-    StringBuilder text = new StringBuilder();
-    for (String part : parts) {
-      if (text.length() > 0 && !ENDS_CLOSED.matcher(text).matches()) {
-        text.append(' ');
-      }
-      text.append(part);
+  /** A part by itself; what stands around all of its sort comes later. */
+  private void add(List<Output> to, String words, Formatting look) {
+    if (!words.isEmpty()) {
+      to.add(part(Markup.read(words), look.bare()));
     }
-    return text.toString();
+  }
+
+  private Output around(Output words, Formatting look) {
+    return part(
+        words, new Formatting(List.of(), look.prefix(), look.suffix(), false, "", false, ""));
   }
 
   private static Output.Span spaced(List<Output> parts) {
@@ -164,7 +148,8 @@ final class NameWriter {
   }
 
   private String given(ItemName name, int level) {
-    boolean initials = options.has("initialize-with") && level < 2;
+    boolean alone = name.family().isEmpty();
+    boolean initials = options.has("initialize-with") && level < 2 && !alone;
     if (!initials) {
       return name.given();
     }

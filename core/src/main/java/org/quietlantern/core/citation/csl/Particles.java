@@ -6,7 +6,7 @@ import java.util.regex.Pattern;
 /** Finds particles and suffixes that are written within family and given names. */
 public final class Particles {
   private static final Pattern FAMILY =
-      Pattern.compile("((?:\\p{Ll}[\\p{L}’'‘ʼ.-]*[\\s’'‘ʼ-]\\s*)+)(\\p{Lu}.*|\\P{L}.*)");
+      Pattern.compile("((?:['’‘ʼ]?\\p{Ll}[\\p{L}’'‘ʼ.-]*[\\s’'‘ʼ-]\\s*)+)(\\p{Lu}.*|\\P{L}.*)");
 
   private static final Pattern GIVEN =
       Pattern.compile("(.*\\S)\\s+((?:\\p{Ll}[\\p{L}’'‘.]*\\s*)+)");
