@@ -144,6 +144,11 @@ final class Finish {
         behindQuote(words, before, next);
       } else if (next.isOfStyle() || last.isOfStyle()) {
         meet(last, next);
+        int close = before - 1;
+        boolean alone = last.text.length() == 1 && close > 0;
+        if (alone && words.get(close).from == Output.Words.From.CLOSE_QUOTE) {
+          behindQuote(words, close, last);
+        }
       }
     }
   }

@@ -12,6 +12,7 @@ final class TextCase {
   private static final Set<String> STOP =
       Set.of(
           "a",
+          "about",
           "according to",
           "across",
           "afore",
@@ -209,7 +210,7 @@ final class TextCase {
       int end = 0;
       while (word.find()) {
         String between = text.substring(end, word.start());
-        begins = begins || between.matches("(?s).*(: |[?!]\\s|\\. |—).*");
+        begins = begins || between.matches("(?s).*(: |[?!]\\s|\\. ).*");
         boolean isStop = STOP.contains(word.group().toLowerCase(Locale.ROOT));
         boolean isLast = offset + word.start() == last;
         boolean hyphened = word.start() > 0 && text.charAt(word.start() - 1) == '-';
@@ -217,7 +218,7 @@ final class TextCase {
         boolean ofNumber =
             hyphened && word.start() > 1 && Character.isDigit(text.charAt(word.start() - 2));
         if (!kept.contains(one) && isLower(word.group()) && !ofNumber) {
-          if (begins || isLast || !isStop || (isStop && beforeHyphen && !hyphened && begins)) {
+          if (begins || isLast || !isStop || (beforeHyphen && !hyphened)) {
             result = raised(result, word.start());
           }
         } else if (!kept.contains(one)
