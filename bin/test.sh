@@ -164,7 +164,11 @@ bench() {
       build_bench
       measure TextBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text or reading" ;;
+    citations)
+      build_bench
+      measure CitationBench "${@:2}"
+      ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading or citations" ;;
   esac
 }
 

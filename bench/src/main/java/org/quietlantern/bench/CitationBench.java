@@ -27,7 +27,10 @@ import org.quietlantern.core.citation.csl.StyleReader;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Runs a folder of cases for citation styles, and says which come out as they should. */
+/**
+ * Runs a folder of cases for citation styles, and says which come out as they should: {@code
+ * --suite DIR}, and a pattern of names, whose wrong ones are then shown.
+ */
 public final class CitationBench {
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Pattern SECTION =
@@ -45,8 +48,12 @@ public final class CitationBench {
   private record Outcome(String name, String group, String state, String wanted, String got) {}
 
   public static void main(String[] arguments) throws IOException {
-    Path suite = Path.of(arguments[0]);
-    String only = arguments.length > 1 ? arguments[1] : "";
+    if (arguments.length < 2 || !arguments[0].equals("--suite")) {
+      System.err.println("./lantern bench citations --suite DIR [PATTERN]");
+      System.exit(2);
+    }
+    Path suite = Path.of(arguments[1]);
+    String only = arguments.length > 2 ? arguments[2] : "";
     List<Outcome> outcomes = new ArrayList<>();
     Path cases = Files.isDirectory(suite.resolve("cases")) ? suite.resolve("cases") : suite;
     try (Stream<Path> files = Files.list(cases)) {

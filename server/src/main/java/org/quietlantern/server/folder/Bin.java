@@ -23,6 +23,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -122,16 +123,16 @@ public class Bin implements CommandKinds {
   /** What lies in it, from a line on. */
   @Transactional(readOnly = true)
   public BinPage page(Member who, int from) {
-    List<BinMapper.Lying> found =
-        mapper.lying(who.group(), who.id(), since(), Math.max(from, 0), A_PAGE + 1);
-    boolean more = found.size() > A_PAGE;
-    List<BinMapper.Lying> shown = more ? found.subList(0, A_PAGE) : found;
+    int first = Math.max(from, 0);
+    Page<BinMapper.Lying> page =
+        Page.of(mapper.lying(who.group(), who.id(), since(), first, A_PAGE + 1), A_PAGE);
     Map<String, StoredPublication> works =
         publications.byAskedPid(
-            Viewer.of(who), shown.stream().flatMap(one -> Arrays.stream(one.some())).toList());
+            Viewer.of(who),
+            page.rows().stream().flatMap(one -> Arrays.stream(one.some())).toList());
     return new BinPage(
-        shown.stream().map(one -> line(one, works)).toList(),
-        more ? Math.max(from, 0) + A_PAGE : null);
+        page.rows().stream().map(one -> line(one, works)).toList(),
+        page.more() ? first + A_PAGE : null);
   }
 
   private static BinLine line(BinMapper.Lying one, Map<String, StoredPublication> works) {

@@ -151,6 +151,8 @@ public class Groups {
     mapper.setLibrarians(group, settings.librarians().toArray(String[]::new));
     if (isElsewhere) {
       events.publishEvent(new ZoneChanged(group));
+      // On which days somebody is away is told in the zone.
+      events.publishEvent(new PeopleChanged(group));
     }
   }
 
