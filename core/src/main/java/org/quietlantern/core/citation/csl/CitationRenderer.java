@@ -2,11 +2,15 @@ package org.quietlantern.core.citation.csl;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * A citation: its cites in order, those of one author together (specification, <i>Citation</i>).
  */
 final class CitationRenderer {
+  /** More than a word, and its end. */
+  private static final Pattern SENTENCE = Pattern.compile("\\S+\\s.*[.?!]\\s*");
+
   private final Processor processor;
   private final Style style;
 
@@ -30,11 +34,7 @@ final class CitationRenderer {
     Output content = new Collapsing(style).joined(all);
     // A note begins with a capital, where it begins with a term.
     if (style.note() && !cites.isEmpty() && cites.get(0).prefix().isEmpty()) {
-      Output.words(content).stream()
-          .filter(words -> !words.text.isEmpty())
-          .findFirst()
-          .filter(words -> words.from == Output.Words.From.TERM)
-          .ifPresent(words -> TextCase.apply("capitalize-first", words, true));
+      raise(content);
     }
     Output.Span inner = new Output.Span(layout.formatting().decorations(), "", false);
     Output.Span outer = Output.span();
@@ -57,10 +57,21 @@ final class CitationRenderer {
         cite, situation, rendered(situation, false, cite), rendered(situation, true, cite));
   }
 
+  private static void raise(Output output) {
+    Output.words(output).stream()
+        .filter(words -> !words.text.isEmpty())
+        .findFirst()
+        .filter(words -> words.from == Output.Words.From.TERM)
+        .ifPresent(words -> TextCase.apply("capitalize-first", words, true));
+  }
+
   Renderer rendered(Situation situation, boolean withoutNames, Cite cite) {
     Renderer renderer = new Renderer(situation);
     renderer.omitNames(withoutNames || cite.suppressAuthor());
     renderer.render(style.citation());
+    if (SENTENCE.matcher(cite.prefix()).matches()) {
+      raise(renderer.result());
+    }
     return renderer;
   }
 }

@@ -25,7 +25,7 @@ final class NameList {
     boolean again = situation.positions().contains("subsequent");
     int min = number("et-al-min", again);
     int first = number("et-al-use-first", again) + situation.settled().names;
-    return min > 0 && names.size() >= min && first > 0 && first < names.size()
+    return min > 0 && names.size() >= min && options.has("et-al-use-first") && first < names.size()
         ? first
         : names.size();
   }

@@ -58,7 +58,12 @@ final class NamesRenderer {
     boolean both = all.size() == 2 && all.contains("editor") && all.contains("translator");
     boolean same =
         both && !names("editor").isEmpty() && names("editor").equals(names("translator"));
-    boolean said = situation.locale().term("editortranslator", "long", false).isPresent();
+    boolean said =
+        situation
+            .locale()
+            .term("editortranslator", "long", false)
+            .filter(term -> !term.isEmpty())
+            .isPresent();
     return same && said ? List.of(all.get(0)) : all;
   }
 
@@ -69,7 +74,8 @@ final class NamesRenderer {
   }
 
   private Output block(List<ItemName> names, String term) {
-    Output list = new NameList(renderer, element, options, names).render();
+    Output list = Output.span().add(new NameList(renderer, element, options, names).render());
+    renderer.note(element.variables().size() == 1 ? list : null);
     Output label = element.label().flatMap(one -> label(one, term, names.size())).orElse(null);
     Output.Span block = Output.span();
     if (label != null && element.labelFirst()) {
@@ -108,7 +114,7 @@ final class NamesRenderer {
       } else if (each instanceof Element.Names names && !names.hasName()) {
         one = likeThis(names);
       }
-      Rendered rendered = renderer.render(one);
+      Rendered rendered = renderer.substitute(one);
       if (!rendered.isEmpty()) {
         Variables.of(one, situation).forEach(renderer::use);
         return new Rendered(renderer.wrapped(rendered.output(), element.formatting()), true, true);

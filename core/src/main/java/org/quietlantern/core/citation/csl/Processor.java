@@ -1,6 +1,7 @@
 package org.quietlantern.core.citation.csl;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -58,13 +59,25 @@ public final class Processor {
       number(order);
     }
     new Disambiguation(this, style).settle(order);
-    if (!byNumber) {
-      number(ids);
-    }
+    number(ids);
     order = sorted(ids);
-    if (!byNumber) {
-      number(order);
+    number(order);
+    if (byNumber && countsDown()) {
+      List<String> last = new ArrayList<>(order);
+      Collections.reverse(last);
+      number(last);
     }
+  }
+
+  private boolean countsDown() {
+    return style.bibliography().sort().stream()
+        .anyMatch(key -> key.descending() && key.variable().isEmpty() && saysNumber(key));
+  }
+
+  private boolean saysNumber(Style.Key key) {
+    return key.variable().equals("citation-number")
+        || Variables.of(style.macros().getOrDefault(key.macro(), List.of()), style)
+            .contains("citation-number");
   }
 
   private boolean sortsByNumber() {

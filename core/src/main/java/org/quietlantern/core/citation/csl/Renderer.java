@@ -9,6 +9,10 @@ import java.util.Set;
 /** Renders the elements of a layout for one work. */
 final class Renderer {
   private static final int DEEPEST = 100;
+
+  /** Terms that stand for a variable: a group that has one of them says something. */
+  private static final Set<String> FOR_MISSING = Set.of("no date", "anonymous");
+
   private final Situation situation;
   private final Item item;
   private final Locale locale;
@@ -23,6 +27,11 @@ final class Renderer {
 
   private boolean suffixGiven;
   private boolean omitsNames;
+  private int substitutes;
+
+  /** The names of the last element, without what stands around them. */
+  private Output listed;
+
   private Output result;
 
   Renderer(Situation situation) {
@@ -59,8 +68,20 @@ final class Renderer {
     return used.contains(variable);
   }
 
+  void note(Output list) {
+    listed = list;
+  }
+
   void use(String variable) {
     used.add(variable);
+  }
+
+  /** Whatever a substitute names is not named again, in the substitute itself neither. */
+  Rendered substitute(Element element) {
+    substitutes++;
+    Rendered rendered = render(element);
+    substitutes--;
+    return rendered;
   }
 
   /** A layout or macro: its children one after another. */
@@ -97,8 +118,11 @@ final class Renderer {
     }
     if (element instanceof Element.Names names) {
       Rendered rendered = new NamesRenderer(this, names).render();
+      if (substitutes > 0 && !rendered.isEmpty()) {
+        names.variables().forEach(this::use);
+      }
       if (firstNames == null && !rendered.isEmpty()) {
-        firstNames = rendered.output();
+        firstNames = listed == null ? rendered.output() : listed;
         return omitsNames ? new Rendered(null, true, true) : rendered;
       }
       return rendered;
@@ -121,10 +145,10 @@ final class Renderer {
             locale
                 .term(text.of(), text.said().get("form", "long"), text.said().is("plural"))
                 .orElse("");
-        yield term.isEmpty()
+        Output words = wrapped(new Output.Words(term, Output.Words.From.TERM), text.formatting());
+        yield words == null
             ? Rendered.NOTHING
-            : Rendered.said(
-                wrapped(new Output.Words(term, Output.Words.From.TERM), text.formatting()));
+            : FOR_MISSING.contains(text.of()) ? Rendered.of(words) : Rendered.said(words);
       }
       case "variable" -> variable(text);
       default ->

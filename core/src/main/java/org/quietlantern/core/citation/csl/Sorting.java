@@ -84,7 +84,18 @@ final class Sorting {
 
   /** Punctuation does not count. */
   private static String plain(String text) {
-    return text.replaceAll("['’‘ʼ]", " ").replaceAll("[\\p{P}&&[^,-]]", "").strip();
+    return text.replaceAll("['’‘ʼ]", " ").replaceAll("[\\p{P}&&[^-]]", "").strip();
+  }
+
+  /** Word by word: what is shorter comes first. */
+  private int compare(String[] one, String[] other) {
+    for (int i = 0; i < Math.min(one.length, other.length); i++) {
+      int order = collator.compare(one[i], other[i]);
+      if (order != 0) {
+        return order;
+      }
+    }
+    return one.length - other.length;
   }
 
   private <T> int compare(Keyed<T> one, Keyed<T> other) {
@@ -95,7 +106,7 @@ final class Sorting {
       if (a.isEmpty() != b.isEmpty()) {
         return a.isEmpty() ? 1 : -1;
       }
-      int order = collator.compare(a, b);
+      int order = compare(a.split("\\s+"), b.split("\\s+"));
       if (order != 0) {
         return keys.get(i).descending() ? -order : order;
       }
