@@ -122,11 +122,10 @@ public final class CitationBench {
 
   /** As the suite sets blocks off. */
   private static String spaced(String html) {
-    return html.startsWith("<div")
-        ? "\n    "
-            + html.replaceAll("</div>(?=<div class=\"csl-(block|indent))", "</div>\n    ")
-            + "\n  "
-        : html;
+    return html.replaceAll(
+            "<div class=\"csl-block\">(.*?)</div>", "\n\n    <div class=\"csl-block\">$1</div>\n")
+        .replaceAll("<div class=\"csl-left-margin\">", "\n    $0")
+        .replaceAll("<div class=\"csl-(?:right-inline|indent)\">.*?</div>", "$0\n  ");
   }
 
   private static String session(Processor processor, List<Item> items, JsonNode acts, String mode) {

@@ -61,6 +61,15 @@ final class Bibliography {
     Output.Span inline = new Output.Span(List.of(), "right-inline", false);
     span.children.subList(1, span.children.size()).forEach(inline::add);
     inline.add(Output.style(formatting.suffix()));
-    return Output.span().add(margin).add(inline);
+    Output.Span both = Output.span().add(margin).add(inline);
+    // A space at the end belongs to what comes after the block.
+    List<Output.Words> words =
+        Output.words(inline).stream().filter(one -> !one.text.isEmpty()).toList();
+    Output.Words last = words.isEmpty() ? null : words.get(words.size() - 1);
+    if (last != null && last.text.endsWith(" ")) {
+      last.text = last.text.stripTrailing();
+      both.add(Output.style(" "));
+    }
+    return both;
   }
 }

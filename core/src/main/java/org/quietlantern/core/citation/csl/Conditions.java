@@ -53,7 +53,12 @@ final class Conditions {
 
   private boolean has(String variable) {
     return switch (variable) {
-      case "locator", "citation-number", "first-reference-note-number", "page-first" ->
+      case "locator",
+          "citation-number",
+          "first-reference-note-number",
+          "page-first",
+          "title-short",
+          "container-title-short" ->
           !renderer.value(variable, "").isEmpty();
       case "year-suffix" -> !situation.settled().yearSuffix.isEmpty();
       default -> !renderer.isUsed(variable) && situation.item().has(variable);

@@ -19,7 +19,7 @@ record Formatting(
     String display) {
   static final Formatting PLAIN = new Formatting(List.of(), "", "", false, "", false, "");
   private static final List<String> DECORATING =
-      List.of("font-style", "font-variant", "font-weight", "text-decoration", "vertical-align");
+      List.of("vertical-align", "text-decoration", "font-weight", "font-variant", "font-style");
 
   static Formatting read(Attributes from) {
     List<String> decorations = new ArrayList<>();

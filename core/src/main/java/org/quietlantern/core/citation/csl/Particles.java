@@ -9,7 +9,7 @@ public final class Particles {
       Pattern.compile("((?:['’‘ʼ]?\\p{Ll}[\\p{L}’'‘ʼ.-]*[\\s’'‘ʼ-]\\s*)+)(\\p{Lu}.*|\\P{L}.*)");
 
   private static final Pattern GIVEN =
-      Pattern.compile("(.*\\S)\\s+((?:\\p{Ll}[\\p{L}’'‘.]*\\s*)+)");
+      Pattern.compile("(.*?\\S)\\s+((?:\\p{Ll}[\\p{L}’'‘.]*\\s*)+)");
   private static final Pattern SUFFIX = Pattern.compile("(.*?),(!?)\\s+(\\S.*)");
 
   private Particles() {}

@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 
 /** Letters that are raised by themselves become letters that are set raised. */
 final class Raised {
-  private static final Pattern RAISED = Pattern.compile("[ª²³¹ºʰ-ʸˠ-ˤᴬ-ᵡᵸᶛ-ᶿ⁰-ⁿ℠™㆒-㆟ۥۦ]");
+  private static final Pattern RAISED = Pattern.compile("[ª²³¹ºʰ-ʸˀˁˠ-ˤᴬ-ᵡᵸᶛ-ᶿ⁰-ⁿ℠™㆒-㆟ۥۦ]");
 
   private Raised() {}
 

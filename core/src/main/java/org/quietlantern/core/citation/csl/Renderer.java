@@ -211,12 +211,18 @@ final class Renderer {
     return switch (name) {
       case "citation-number" -> situation.number() > 0 ? Integer.toString(situation.number()) : "";
       case "locator" -> situation.cite() == null ? "" : situation.cite().locator().strip();
+      case "title-short" -> either("title-short", "shortTitle");
+      case "container-title-short" -> either("container-title-short", "journalAbbreviation");
       case "page-first" -> first(item.text("page-first"), item.text("page"));
       case "number-page-first" -> first(item.text("page-first"), item.text("page"));
       case "first-reference-note-number" ->
           situation.firstNote() > 0 ? Integer.toString(situation.firstNote()) : "";
       default -> item.text(name);
     };
+  }
+
+  private String either(String name, String other) {
+    return item.text(name).isEmpty() ? item.text(other) : item.text(name);
   }
 
   private static String first(String given, String pages) {
@@ -241,9 +247,10 @@ final class Renderer {
       Output.words(content).forEach(words -> words.text = words.text.replace(".", ""));
     }
     TextCase.apply(formatting.textCase(), content, isEnglish());
-    Output.Span inner = new Output.Span(formatting.decorations(), "", false);
+    // Marks of quotation look as what is around them.
+    Output.Span inner = Output.span();
     inner.quoted = formatting.quotes();
-    inner.add(content);
+    inner.add(new Output.Span(formatting.decorations(), "", false).add(content));
     Output.Span outer = new Output.Span(List.of(), formatting.display(), false);
     if (!formatting.prefix().isEmpty()) {
       outer.add(Output.style(formatting.prefix()));
