@@ -40,6 +40,9 @@ public final class CitationBench {
   private static final List<String> LEFT_OUT =
       List.of("BIBSECTION", "ABBREVIATIONS", "LANGUAGES", "OPTIONS");
 
+  /** What the suite has where a style prints nothing of a work. */
+  private static final String NOTHING = "[CSL STYLE ERROR: reference with no printed form.]";
+
   private static final Map<String, Optional<LocaleData>> LOCALES = new ConcurrentHashMap<>();
 
   private CitationBench() {}
@@ -111,12 +114,18 @@ public final class CitationBench {
     processor.setItems(items);
     return mode.startsWith("bibliography")
         ? bibliography(processor)
-        : String.join("\n", processor.citations(citations));
+        : processor.citations(citations).stream()
+            .map(one -> one.isEmpty() ? NOTHING : one)
+            .collect(Collectors.joining("\n"));
   }
 
   private static String bibliography(Processor processor) {
     return processor.bibliography().stream()
-        .map(entry -> "  <div class=\"csl-entry\">" + spaced(entry.html()) + "</div>")
+        .map(
+            entry ->
+                "  <div class=\"csl-entry\">"
+                    + spaced(entry.html().isEmpty() ? NOTHING : entry.html())
+                    + "</div>")
         .collect(Collectors.joining("\n", "<div class=\"csl-bib-body\">\n", "\n</div>"));
   }
 

@@ -39,7 +39,7 @@ final class CitationRenderer {
     Output.Span inner = new Output.Span(layout.formatting().decorations(), "", false);
     Output.Span outer = Output.span();
     if (Output.isEmpty(content)) {
-      return Output.style("[CSL STYLE ERROR: reference with no printed form.]");
+      return Output.span();
     }
     if (!layout.formatting().prefix().isEmpty()) {
       inner.add(Output.style(layout.formatting().prefix()));

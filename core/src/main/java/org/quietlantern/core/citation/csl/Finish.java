@@ -33,31 +33,48 @@ final class Finish {
   static Output finished(Output output, Locale locale) {
     Finish finish = new Finish(locale);
     Output.Span root = Output.span().add(output);
-    finish.quote(root, 0);
+    finish.quote(root, 0, null);
     List<Output.Words> words =
         Output.words(root).stream().filter(one -> !one.text.isEmpty()).toList();
     finish.punctuation(words);
     return root;
   }
 
-  private void quote(Output.Span span, int level) {
+  /** {@code field}: what it is in; null outside of fields. */
+  private void quote(Output.Span span, int level, Field field) {
     int inside = level + (span.quoted ? 1 : 0);
     List<Output> children = new ArrayList<>(span.children);
     span.children.clear();
     if (span.quoted) {
       span.add(mark(level, true));
     }
-    int open = inside;
     for (Output child : children) {
       if (child instanceof Output.Span inner) {
-        quote(inner, open);
+        quote(
+            inner,
+            inside,
+            inner.isField ? new Field(FieldQuotes.of(Output.words(inner)), inside) : field);
         span.add(inner);
+      } else if (field == null) {
+        Raised.split((Output.Words) child).forEach(span::add);
       } else {
-        open = quotes((Output.Words) child, span, open);
+        quotes((Output.Words) child, span, field);
       }
     }
     if (span.quoted) {
       span.add(mark(level, false));
+    }
+  }
+
+  /** A field on its way: where its words have come to. */
+  private static final class Field {
+    private final FieldQuotes quotes;
+    private final int level;
+    private int at;
+
+    private Field(FieldQuotes quotes, int level) {
+      this.quotes = quotes;
+      this.level = level;
     }
   }
 
@@ -67,66 +84,27 @@ final class Finish {
         locale.term(name), opens ? Output.Words.From.OPEN_QUOTE : Output.Words.From.CLOSE_QUOTE);
   }
 
-  /** Straight marks in a field become those of the language; answers how many are open then. */
-  private int quotes(Output.Words words, Output.Span into, int level) {
-    String text = words.text;
-    if (words.from != Output.Words.From.FIELD || !text.matches("(?s).*[\"'“”‘’].*")) {
-      Raised.split(words).forEach(into::add);
-      return level;
-    }
-    int open = level;
+  /** Marks in a field become those of the language. */
+  private void quotes(Output.Words words, Output.Span into, Field field) {
     StringBuilder plain = new StringBuilder();
-    List<Character> pending = new ArrayList<>();
-    for (int i = 0; i < text.length(); i++) {
-      char c = text.charAt(i);
-      char kind = c == '“' || c == '”' ? '"' : c == '‘' || c == '’' ? '\'' : c;
-      boolean isMark = kind == '"' || kind == '\'';
-      boolean opens = isMark && c != '”' && c != '’' && opens(text, i, kind);
-      boolean closes =
-          isMark
-              && !opens
-              && !pending.isEmpty()
-              && pending.get(pending.size() - 1) == kind
-              && closes(text, i);
-      if (opens || closes) {
-        if (plain.length() > 0) {
-          into.add(Output.field(plain.toString()));
-          plain.setLength(0);
-        }
-        if (opens) {
-          into.add(mark(open++, true));
-          pending.add(kind);
-        } else {
-          into.add(mark(--open, false));
-          pending.remove(pending.size() - 1);
-        }
-      } else {
+    for (int i = 0; i < words.text.length(); i++) {
+      char c = words.text.charAt(i);
+      int deep = field.quotes.at(field.at++);
+      if (deep == 0) {
         plain.append(c == '\'' ? '’' : c);
+        continue;
       }
+      add(plain, into, words.from);
+      into.add(mark(field.level + Math.abs(deep) - 1, deep > 0));
     }
+    add(plain, into, words.from);
+  }
+
+  private static void add(StringBuilder plain, Output.Span into, Output.Words.From from) {
     if (plain.length() > 0) {
-      into.add(Output.field(plain.toString()));
+      Raised.split(new Output.Words(plain.toString(), from)).forEach(into::add);
+      plain.setLength(0);
     }
-    return level;
-  }
-
-  private static boolean opens(String text, int at, char kind) {
-    boolean begins = at == 0 || " ([/—–-\u00a0\"'“‘".indexOf(text.charAt(at - 1)) >= 0;
-    if (!begins || at + 1 >= text.length() || Character.isWhitespace(text.charAt(at + 1))) {
-      return false;
-    }
-    for (int i = at + 1; i < text.length(); i++) {
-      char c = text.charAt(i);
-      char same = c == '”' ? '"' : c == '’' ? '\'' : c;
-      if (same == kind && i > at + 1 && closes(text, i)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static boolean closes(String text, int at) {
-    return at + 1 >= text.length() || !Character.isLetterOrDigit(text.charAt(at + 1));
   }
 
   private void punctuation(List<Output.Words> words) {

@@ -29,6 +29,7 @@ final class Markup {
   /** Tags that have no partner stay words. */
   static Output.Span read(String text) {
     Output.Span root = Output.span();
+    root.isField = true;
     Deque<Output.Span> open = new ArrayDeque<>();
     Deque<String> names = new ArrayDeque<>();
     open.push(root);

@@ -43,6 +43,9 @@ abstract sealed class Output {
 
     boolean quoted;
 
+    /** Whether it is a field with all its markup. */
+    boolean isField;
+
     Span(List<String> decorations, String display, boolean ofField) {
       this.decorations = decorations;
       this.display = display;

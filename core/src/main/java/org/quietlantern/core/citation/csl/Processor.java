@@ -24,7 +24,7 @@ public final class Processor {
   /** The works in the order of the bibliography. */
   private List<String> order = List.of();
 
-  /** An entry of the bibliography, as HTML. */
+  /** An entry of the bibliography, as HTML; empty where the style prints nothing of the work. */
   public record Entry(String item, String html) {}
 
   /**
@@ -154,7 +154,7 @@ public final class Processor {
     return new Bibliography(style, locale, this::inBibliography).entries(order);
   }
 
-  /** Citations one after another, as HTML. */
+  /** Citations one after another, as HTML; empty where the style prints nothing of the works. */
   public List<String> citations(List<Citation> citations) {
     Positions positions = new Positions(style);
     List<String> written = new ArrayList<>();
