@@ -24,6 +24,9 @@ final class Numbers {
   private static final int[] WORTH = {1000, 900, 500, 400, 100, 90, 50, 40, 10, 9, 5, 4, 1};
   private static final int MOST_ROMAN = 4000;
 
+  /** What is longer is no number, and no pages. */
+  private static final int LONGEST = 300;
+
   private final Renderer renderer;
   private final Locale locale;
 
@@ -33,7 +36,7 @@ final class Numbers {
   }
 
   static boolean isNumeric(String text) {
-    return NUMERIC.matcher(text).matches();
+    return text.length() <= LONGEST && NUMERIC.matcher(text).matches();
   }
 
   Rendered number(Element.Numeral number) {
@@ -105,7 +108,7 @@ final class Numbers {
           default ->
               COUNTS.contains(variable)
                   ? INTEGER.matcher(value).matches() && !value.equals("1") && !value.equals("0")
-                  : SEVERAL.matcher(value).matches();
+                  : value.length() <= LONGEST && SEVERAL.matcher(value).matches();
         };
     String words = locale.term(term, label.said().get("form", "long"), plural).orElse("");
     return words.isEmpty()
@@ -118,6 +121,9 @@ final class Numbers {
     Cite cite = renderer.situation().cite();
     boolean pages =
         variable.equals("page") || (cite != null && Conditions.label(cite).equals("page"));
+    if (value.length() > LONGEST) {
+      return value;
+    }
     if (!pages) {
       return value.replaceAll("(?<=\\d)\\s*-\\s*(?=\\d)", "–");
     }

@@ -52,8 +52,11 @@ abstract sealed class Output {
       this.ofField = ofField;
     }
 
+    /** Null, what came to nothing, is left out. */
     Span add(Output child) {
-      children.add(child);
+      if (child != null) {
+        children.add(child);
+      }
       return this;
     }
   }

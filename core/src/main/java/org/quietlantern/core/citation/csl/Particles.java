@@ -5,6 +5,9 @@ import java.util.regex.Pattern;
 
 /** Finds particles and suffixes that are written within family and given names. */
 public final class Particles {
+  /** What is longer is no name. */
+  private static final int LONGEST = 300;
+
   private static final Pattern FAMILY =
       Pattern.compile("((?:['’‘ʼ]?\\p{Ll}[\\p{L}’'‘ʼ.-]*[\\s’'‘ʼ-]\\s*)+)(\\p{Lu}.*|\\P{L}.*)");
 
@@ -16,7 +19,7 @@ public final class Particles {
 
   /** A name whose parts are not known one by one; what is in quotation marks stays as it is. */
   public static ItemName of(ItemName name) {
-    if (name.isInstitution()) {
+    if (name.isInstitution() || name.family().length() + name.given().length() > LONGEST) {
       return name;
     }
     String family = name.family();

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -281,5 +282,64 @@ class ProcessorTest {
     assertThatThrownBy(() -> StyleReader.read("<a>")).hasMessageStartingWith("This is no XML");
     assertThatThrownBy(() -> StyleReader.read("<!DOCTYPE a><a/>"))
         .isInstanceOf(StyleReader.Unreadable.class);
+  }
+
+  private static final String EVERYTHING =
+      """
+      <group delimiter=", ">
+        <names variable="author"><name and="text" initialize-with="." name-as-sort-order="first"/>
+          <label form="short" prefix=" "/><substitute><names variable="editor"/>
+          <text variable="title"/></substitute></names>
+        <text variable="title" text-case="title" quotes="true"/>
+        <number variable="edition" form="ordinal"/><text variable="page"/>
+        <label variable="page" form="short"/><date variable="issued" form="text"/>
+      </group>
+      """;
+
+  @DisplayName("Whatever a work holds, something comes out, and in time")
+  @Test
+  void anything() throws StyleReader.Unreadable {
+    List<String> odd =
+        List.of(
+            "",
+            " ",
+            "(".repeat(10_000),
+            "\"'".repeat(5_000),
+            "<i>".repeat(3_000),
+            "<i><b></i></b>",
+            "</i>",
+            "\u202e\u0645\u0631\u062d\u0628\u0627",
+            "\ud83e\udd87",
+            "\ud83e",
+            "9".repeat(5_000),
+            "1-2-3-,&",
+            "–",
+            "12345678901234567890",
+            "a.b.c.d ".repeat(1_000));
+    for (String one : odd) {
+      Item item =
+          new Item(
+              "1",
+              one,
+              Map.of("title", one, "edition", one, "page", one),
+              Map.of(
+                  "author", List.of(Particles.of(ItemName.of(one, one)), ItemName.of("", "")),
+                  "editor", List.of()),
+              Map.of("issued", new ItemDate(List.of(), true, one)));
+      assertThat(cited("", "disambiguate-add-names=\"true\"", EVERYTHING, item)).isNotNull();
+    }
+    List<ItemName> people =
+        IntStream.range(0, 10_000).mapToObj(n -> ItemName.of("Name" + n, "Given")).toList();
+    Item many = new Item("1", "book", Map.of(), Map.of("author", people), Map.of());
+    assertThat(cited("", "", EVERYTHING, many)).endsWith("G. Name9999");
+    for (int month : new int[] {-1, 0, 13, 24, 99}) {
+      ItemDate date =
+          new ItemDate(
+              List.of(new ItemDate.Parts(2024, month, 99), new ItemDate.Parts(-5, month, -1)),
+              false,
+              "");
+      Item dated = new Item("1", "book", Map.of(), Map.of(), Map.of("issued", date));
+      assertThat(cited("", "", EVERYTHING, dated)).contains("2024");
+    }
   }
 }
