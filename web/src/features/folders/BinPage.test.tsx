@@ -46,3 +46,18 @@ it('offers nothing to whoever may not change the folder, and says when it is emp
   await screen.findByText(/and 2 more/);
   expect(screen.queryByText('Bring them back')).toBeNull();
 });
+
+it('takes a double click for one act', async () => {
+  const asked = serve({
+    'GET /bin': { lines: [line], next: null },
+    'POST /bin/act/publications/back': { folder: 'Verges', publications: 5 },
+  });
+  showAt('/g/group/bin', <BinPage />);
+  const back = await screen.findByText('Bring them back');
+  fireEvent.click(back);
+  fireEvent.click(back);
+  await waitFor(() =>
+    expect(asked.filter((one) => one.method === 'GET').length).toBeGreaterThan(1),
+  );
+  expect(asked.filter((one) => one.method === 'POST')).toHaveLength(1);
+});

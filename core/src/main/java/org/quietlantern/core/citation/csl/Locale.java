@@ -105,26 +105,25 @@ final class Locale {
   }
 
   private String suffix(int number, String gender) {
-    int last = Math.floorMod(number, 100);
-    Optional<LocaleData.Term> whole =
-        either("ordinal-%02d".formatted(last), gender)
-            .filter(
-                term ->
-                    (last > 9 && !term.match().equals("whole-number"))
-                        || (term.match().equals("whole-number") && number == last)
-                        || (last <= 9
-                            && !term.match().equals("whole-number")
-                            && (number == last
-                                || term.match().isEmpty()
-                                || term.match().equals("last-digit"))));
-    if (whole.isPresent()) {
-      return whole.get().single();
-    }
-    return either("ordinal-%02d".formatted(last % 10), gender)
-        .filter(term -> term.match().isEmpty() || term.match().equals("last-digit"))
+    return ofDigits(number, number % 100, gender)
+        .or(() -> ofDigits(number, number % 10, gender))
         .or(() -> either("ordinal", gender))
         .map(LocaleData.Term::single)
         .orElse("");
+  }
+
+  private Optional<LocaleData.Term> ofDigits(int number, int digits, String gender) {
+    return either("ordinal-%02d".formatted(digits), gender)
+        .filter(term -> fits(term.match(), number, digits));
+  }
+
+  /** Terms below ten go by the last digit, others by the last two, where they do not say. */
+  private static boolean fits(String match, int number, int digits) {
+    return switch (match) {
+      case "whole-number" -> number == digits;
+      case "last-two-digits" -> number % 100 == digits;
+      default -> number % (digits < 10 ? 10 : 100) == digits;
+    };
   }
 
   private Optional<LocaleData.Term> either(String name, String gender) {

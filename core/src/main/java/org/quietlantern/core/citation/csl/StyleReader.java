@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.quietlantern.core.exchange.Xml;
 import org.w3c.dom.NamedNodeMap;
 import org.w3c.dom.Node;
@@ -269,11 +268,5 @@ public final class StyleReader {
       }
     }
     return children;
-  }
-
-  /** As it stands in messages. */
-  @Override
-  public String toString() {
-    return missing.stream().collect(Collectors.joining(", "));
   }
 }
