@@ -1,6 +1,6 @@
 import type { Schema } from '../../api';
-import { Act, day, shortDay } from '../../ui';
-import { useHere } from '../session';
+import { Act, day } from '../../ui';
+import { awayWords, useHere } from '../session';
 import { useGroupActs } from './api';
 
 export const ROLES = ['coordinator', 'member', 'guest'] as const;
@@ -58,8 +58,4 @@ export function MemberLine({
       )}
     </li>
   );
-}
-
-function awayWords({ to }: { to?: string | null }): string {
-  return to ? `away until ${shortDay(to)}` : 'away';
 }

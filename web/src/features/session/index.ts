@@ -5,5 +5,5 @@ export { ForgottenPage } from './ForgottenPage';
 export { FoundGroup } from './FoundGroup';
 export { JoinPage } from './JoinPage';
 export { SignInPage } from './SignInPage';
-export { offered } from './person';
+export { awayWords, offered } from './person';
 export { useAct } from './useAct';

@@ -3,6 +3,10 @@ import { shortDay } from '../../ui';
 
 /** How somebody is offered to be chosen: by name, and that they are away, where they are. */
 export function offered({ id, name, away }: Schema['Person']): { id: string; name: string } {
-  if (!away) return { id, name };
-  return { id, name: `${name} (away${away.to ? ` until ${shortDay(away.to)}` : ''})` };
+  return { id, name: away ? `${name} (${awayWords(away)})` : name };
+}
+
+/** That somebody is away, and until when, where that is known. */
+export function awayWords({ to }: Schema['AwayNow']): string {
+  return to ? `away until ${shortDay(to)}` : 'away';
 }

@@ -121,7 +121,6 @@ final class CslJson {
         text(from, "label"),
         text(from, "prefix"),
         text(from, "suffix"),
-        is(from, "suppress-author"),
-        is(from, "author-only"));
+        is(from, "suppress-author"));
   }
 }

@@ -1,7 +1,6 @@
 package org.quietlantern.server.arrival;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -126,7 +125,8 @@ public class Marking implements CommandKinds {
       Mark said,
       String reason,
       @Nullable Integer folder) {
-    Map<Integer, CurrentMark> last = said(who, works);
+    Map<Integer, CurrentMark> last =
+        reviews.of(who, works.stream().map(StoredPublication::id).toList());
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
@@ -150,19 +150,6 @@ public class Marking implements CommandKinds {
         done(who, works, CommandResult.of(answer, new AllBefore(before)));
     String was = sameBefore(works, last);
     return was.isEmpty() ? result : result.differing(Aspect.MARK, was, said.word());
-  }
-
-  /** What the member said before of the works, by row number. */
-  private Map<Integer, CurrentMark> said(Member who, List<StoredPublication> works) {
-    Map<Integer, CurrentMark> said = new HashMap<>();
-    reviews
-        .onPublications(who.group(), works.stream().map(StoredPublication::id).toList())
-        .forEach(
-            (work, all) ->
-                all.stream()
-                    .filter(one -> one.member() == who.id())
-                    .forEach(one -> said.put(work, one)));
-    return said;
   }
 
   /** The mark that all of them had; empty where they had none, or not the same. */

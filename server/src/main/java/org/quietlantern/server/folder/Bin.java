@@ -161,7 +161,7 @@ public class Bin implements CommandKinds {
   /** Which publications of an act are not in their folder again. */
   @Transactional(readOnly = true)
   public List<TakenWork> takenOut(Member who, String act) {
-    List<String> out = out(who, act).stream().map(BinMapper.Out::pid).toList();
+    List<String> out = out(who, find(who, act)).stream().map(BinMapper.Out::pid).toList();
     return titled(out, publications.byAskedPid(Viewer.of(who), out));
   }
 
@@ -212,7 +212,7 @@ public class Bin implements CommandKinds {
     folders.requireEdit(who, lying.row());
     Set<String> wanted = ids == null ? Set.of() : Set.copyOf(ids);
     List<BinMapper.Out> out =
-        out(who, act).stream().filter(one -> ids == null || wanted.contains(one.pid())).toList();
+        out(who, lying).stream().filter(one -> ids == null || wanted.contains(one.pid())).toList();
     if (out.isEmpty()) {
       throw Refusal.conflict("changed-since", "It does not lie in the bin any more.");
     }
@@ -249,10 +249,9 @@ public class Bin implements CommandKinds {
         .orElseThrow(Refusal::unknown);
   }
 
-  private List<BinMapper.Out> out(Member who, String act) {
-    BinMapper.Lying lying = find(who, act);
+  private List<BinMapper.Out> out(Member who, BinMapper.Lying lying) {
     return lying.kind().equals("publications")
-        ? mapper.out(who.group(), who.id(), since(), UUID.fromString(act))
+        ? mapper.out(who.group(), who.id(), since(), UUID.fromString(lying.id()))
         : List.of();
   }
 

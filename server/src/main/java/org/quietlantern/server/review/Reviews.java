@@ -126,11 +126,19 @@ public class Reviews {
   /** What one member says of the first coming of a publication. */
   @Transactional(readOnly = true)
   public Optional<CurrentMark> of(Member who, int publication) {
-    return onPublications(who.group(), List.of(publication))
-        .getOrDefault(publication, List.of())
-        .stream()
-        .filter(said -> said.member() == who.id())
-        .findFirst();
+    return Optional.ofNullable(of(who, List.of(publication)).get(publication));
+  }
+
+  /** What one member says of the first comings of publications, by their row numbers. */
+  @Transactional(readOnly = true)
+  public Map<Integer, CurrentMark> of(Member who, Collection<Integer> publications) {
+    return onPublications(who.group(), publications).entrySet().stream()
+        .flatMap(
+            one ->
+                one.getValue().stream()
+                    .filter(said -> said.member() == who.id())
+                    .map(said -> Map.entry(one.getKey(), said)))
+        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
   }
 
   /**

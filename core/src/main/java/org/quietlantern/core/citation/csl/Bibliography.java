@@ -46,9 +46,7 @@ final class Bibliography {
 
   private static void replace(Output.Span names, String substitute) {
     names.children.clear();
-    if (!substitute.isEmpty()) {
-      names.add(Output.style(substitute));
-    }
+    names.add(Output.style(substitute));
   }
 
   /** The first field stands in the margin, the others beside it. */

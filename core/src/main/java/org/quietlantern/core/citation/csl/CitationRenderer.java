@@ -37,24 +37,21 @@ final class CitationRenderer {
       raise(content);
     }
     Output.Span inner = new Output.Span(layout.formatting().decorations(), "", false);
-    Output.Span outer = Output.span();
     if (Output.isEmpty(content)) {
       return Output.span();
     }
-    if (!layout.formatting().prefix().isEmpty()) {
-      inner.add(Output.style(layout.formatting().prefix()));
-    }
+    inner.add(Output.style(layout.formatting().prefix()));
     inner.add(content);
-    if (!layout.formatting().suffix().isEmpty()) {
-      inner.add(Output.style(layout.formatting().suffix()));
-    }
-    return outer.add(inner);
+    inner.add(Output.style(layout.formatting().suffix()));
+    return inner;
   }
 
   private Collapsing.One one(Cite cite, Positions.Position position) {
     Situation situation = processor.inCitation(cite, position);
+    Renderer whole = rendered(situation, false, cite);
+    boolean collapses = style.citation().options().has("collapse");
     return new Collapsing.One(
-        cite, situation, rendered(situation, false, cite), rendered(situation, true, cite));
+        cite, situation, whole, collapses ? rendered(situation, true, cite) : whole);
   }
 
   private static void raise(Output output) {
@@ -65,7 +62,7 @@ final class CitationRenderer {
         .ifPresent(words -> TextCase.apply("capitalize-first", words, true));
   }
 
-  Renderer rendered(Situation situation, boolean withoutNames, Cite cite) {
+  private Renderer rendered(Situation situation, boolean withoutNames, Cite cite) {
     Renderer renderer = new Renderer(situation);
     renderer.omitNames(withoutNames || cite.suppressAuthor());
     renderer.render(style.citation());

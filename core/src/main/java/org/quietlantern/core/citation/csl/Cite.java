@@ -5,7 +5,6 @@ package org.quietlantern.core.citation.csl;
  *
  * @param label what the locator counts, {@code page}
  * @param suppressAuthor without the names, as after a sentence that has them
- * @param authorOnly the names alone
  */
 public record Cite(
     String item,
@@ -13,11 +12,10 @@ public record Cite(
     String label,
     String prefix,
     String suffix,
-    boolean suppressAuthor,
-    boolean authorOnly) {
+    boolean suppressAuthor) {
 
   /** A work as it is. */
   public static Cite of(String item) {
-    return new Cite(item, "", "", "", "", false, false);
+    return new Cite(item, "", "", "", "", false);
   }
 }

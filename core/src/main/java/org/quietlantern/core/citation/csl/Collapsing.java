@@ -12,7 +12,7 @@ final class Collapsing {
   private final String delimiter;
   private final Attributes options;
 
-  /** A cite as it is rendered, and as it is without its names. */
+  /** A cite as it is rendered, and as it is without its names, which only collapsing asks for. */
   record One(Cite cite, Situation situation, Renderer whole, Renderer rest) {
     String names() {
       return whole.firstNames() == null ? "" : Output.plain(whole.firstNames());

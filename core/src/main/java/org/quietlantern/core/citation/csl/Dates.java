@@ -136,7 +136,7 @@ final class Dates {
                 look.stripPeriods(),
                 "")
             : look;
-    if (!to.children.isEmpty() && !delimiter.isEmpty()) {
+    if (!to.children.isEmpty()) {
       to.add(Output.style(delimiter));
     }
     to.add(renderer.wrapped(words, shown));
@@ -186,7 +186,7 @@ final class Dates {
     for (int i = first; i <= last; i++) {
       add(other, parts.get(i), to, delimiter, false);
     }
-    if (!span.children.isEmpty() && !delimiter.isEmpty()) {
+    if (!span.children.isEmpty()) {
       span.add(Output.style(delimiter));
     }
     span.add(one);
@@ -243,11 +243,8 @@ final class Dates {
     String era = (year < 0 ? locale.term("bc") : year < 1000 ? locale.term("ad") : "").strip();
     Output.Span span = Output.span();
     span.add(Output.field(digits + era));
-    if (!renderer.situation().style().saysYearSuffix(renderer.situation().bibliography())) {
-      String suffix = renderer.yearSuffix();
-      if (!suffix.isEmpty()) {
-        span.add(Output.style(suffix));
-      }
+    if (!renderer.situation().saysYearSuffix()) {
+      span.add(Output.style(renderer.yearSuffix()));
     }
     return span;
   }

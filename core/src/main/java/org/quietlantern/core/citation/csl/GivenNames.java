@@ -17,8 +17,11 @@ final class GivenNames {
     this.processor = processor;
     this.initials =
         options.has("initialize-with")
-            || Variables.of(style.citation().children(), style).contains("initialize-with")
-            || NameElements.initialize(style);
+            || Elements.all(style.citation().children(), style).stream()
+                .anyMatch(
+                    one ->
+                        one instanceof Element.Names names
+                            && names.options().has("initialize-with"));
   }
 
   /** Shows the given name at a place of a work further. */

@@ -51,13 +51,9 @@ final class NameList {
     Output.Span look = new Output.Span(element.name().decorations(), "", false);
     look.add(list);
     Output.Span around = Output.span();
-    if (!element.name().prefix().isEmpty()) {
-      around.add(Output.style(element.name().prefix()));
-    }
+    around.add(Output.style(element.name().prefix()));
     around.add(look);
-    if (!element.name().suffix().isEmpty()) {
-      around.add(Output.style(element.name().suffix()));
-    }
+    around.add(Output.style(element.name().suffix()));
     return around;
   }
 

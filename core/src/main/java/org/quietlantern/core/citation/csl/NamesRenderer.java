@@ -44,7 +44,7 @@ final class NamesRenderer {
     String delimiter = element.said().get("delimiter", situation.options().get("names-delimiter"));
     Output.Span span = Output.span();
     for (Output block : blocks) {
-      if (!span.children.isEmpty() && !delimiter.isEmpty()) {
+      if (!span.children.isEmpty()) {
         span.add(Output.style(delimiter));
       }
       span.add(block);
@@ -108,15 +108,13 @@ final class NamesRenderer {
   /** The first of the substitutes that has something; what it used is not shown again. */
   private Rendered substituted() {
     for (Element each : element.substitute()) {
-      Element one = each;
-      if (each instanceof Element.Names names && !names.hasName() && names.label().isEmpty()) {
-        one = likeThis(names);
-      } else if (each instanceof Element.Names names && !names.hasName()) {
-        one = likeThis(names);
-      }
+      Element one =
+          each instanceof Element.Names names && !names.hasName() ? likeThis(names) : each;
       Rendered rendered = renderer.substitute(one);
       if (!rendered.isEmpty()) {
-        Variables.of(one, situation).forEach(renderer::use);
+        Elements.variables(List.of(one), situation.style()).stream()
+            .filter(situation.item()::has)
+            .forEach(renderer::use);
         return new Rendered(renderer.wrapped(rendered.output(), element.formatting()), true, true);
       }
     }

@@ -65,8 +65,9 @@ abstract sealed class Output {
     return new Words(text, Words.From.FIELD);
   }
 
+  /** Null for no words, which {@link Span#add} leaves out. */
   static Words style(String text) {
-    return new Words(text, Words.From.STYLE);
+    return text.isEmpty() ? null : new Words(text, Words.From.STYLE);
   }
 
   static Span span() {

@@ -17,6 +17,8 @@ import java.util.function.Function;
 public final class Processor {
   private final Style style;
   private final Locale locale;
+  private final boolean citationSaysYearSuffix;
+  private final boolean bibliographySaysYearSuffix;
   private final Map<String, Item> items = new HashMap<>();
   private final Map<String, Settled> settled = new HashMap<>();
   private final Map<String, Integer> numbers = new HashMap<>();
@@ -33,6 +35,9 @@ public final class Processor {
    */
   public Processor(Style style, String language, Function<String, Optional<LocaleData>> shipped) {
     this.style = style;
+    this.citationSaysYearSuffix = style.saysYearSuffix(style.citation());
+    this.bibliographySaysYearSuffix =
+        style.hasBibliography() && style.saysYearSuffix(style.bibliography());
     String own = style.defaultLocale().isEmpty() ? "en-US" : style.defaultLocale();
     this.locale = Locales.of(language.isEmpty() ? own : language, shipped, style.locales());
   }
@@ -76,18 +81,13 @@ public final class Processor {
 
   private boolean saysNumber(Style.Key key) {
     return key.variable().equals("citation-number")
-        || Variables.of(style.macros().getOrDefault(key.macro(), List.of()), style)
+        || Elements.variables(style.macros().getOrDefault(key.macro(), List.of()), style)
             .contains("citation-number");
   }
 
   private boolean sortsByNumber() {
     return style.hasBibliography()
-        && style.bibliography().sort().stream()
-            .anyMatch(
-                key ->
-                    key.variable().equals("citation-number")
-                        || Variables.of(style.macros().getOrDefault(key.macro(), List.of()), style)
-                            .contains("citation-number"));
+        && style.bibliography().sort().stream().anyMatch(this::saysNumber);
   }
 
   private void number(List<String> ids) {
@@ -128,6 +128,7 @@ public final class Processor {
         0,
         settled.get(id),
         true,
+        bibliographySaysYearSuffix,
         false);
   }
 
@@ -143,6 +144,7 @@ public final class Processor {
         position.firstNote(),
         settled.get(cite.item()),
         false,
+        citationSaysYearSuffix,
         false);
   }
 

@@ -94,7 +94,7 @@ final class Renderer {
       called |= one.called();
       found |= one.found();
       if (!one.isEmpty() && !Output.isEmpty(one.output())) {
-        if (!span.children.isEmpty() && !delimiter.isEmpty()) {
+        if (!span.children.isEmpty()) {
           span.add(Output.style(delimiter));
         }
         span.add(one.output());
@@ -252,13 +252,9 @@ final class Renderer {
     inner.quoted = formatting.quotes();
     inner.add(new Output.Span(formatting.decorations(), "", false).add(content));
     Output.Span outer = new Output.Span(List.of(), formatting.display(), false);
-    if (!formatting.prefix().isEmpty()) {
-      outer.add(Output.style(formatting.prefix()));
-    }
+    outer.add(Output.style(formatting.prefix()));
     outer.add(inner);
-    if (!formatting.suffix().isEmpty()) {
-      outer.add(Output.style(formatting.suffix()));
-    }
+    outer.add(Output.style(formatting.suffix()));
     return outer;
   }
 

@@ -10,6 +10,7 @@ import java.util.Set;
  * @param positions that hold, {@code ibid}, {@code subsequent} …
  * @param number of the work in the order of the bibliography, from 1
  * @param firstNote number of the note that cited it first; 0 for none
+ * @param saysYearSuffix whether the layout says itself where the letter behind the year stands
  * @param sorts whether it is rendered for being sorted
  */
 record Situation(
@@ -23,6 +24,7 @@ record Situation(
     int firstNote,
     Settled settled,
     boolean bibliography,
+    boolean saysYearSuffix,
     boolean sorts) {
 
   Situation with(Settled other) {
@@ -37,6 +39,7 @@ record Situation(
         firstNote,
         other,
         bibliography,
+        saysYearSuffix,
         sorts);
   }
 
@@ -52,6 +55,7 @@ record Situation(
         firstNote,
         settled,
         bibliography,
+        saysYearSuffix,
         true);
   }
 }

@@ -37,8 +37,7 @@ public record Style(
   }
 
   /** Whether a layout says itself where the letter behind the year stands. */
-  boolean saysYearSuffix(boolean inBibliography) {
-    Layout layout = inBibliography && bibliography != null ? bibliography : citation;
-    return Variables.of(layout.children(), this).contains("year-suffix");
+  boolean saysYearSuffix(Layout layout) {
+    return Elements.variables(layout.children(), this).contains("year-suffix");
   }
 }
