@@ -24,6 +24,7 @@ import org.quietlantern.core.citation.csl.LocaleReader;
 import org.quietlantern.core.citation.csl.Processor;
 import org.quietlantern.core.citation.csl.Style;
 import org.quietlantern.core.citation.csl.StyleReader;
+import org.quietlantern.core.citation.csl.Typeset;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -51,8 +52,12 @@ public final class CitationBench {
   private record Outcome(String name, String group, String state, String wanted, String got) {}
 
   public static void main(String[] arguments) throws IOException {
+    if (arguments.length == 0) {
+      CitationSpeed.measure();
+      return;
+    }
     if (arguments.length < 2 || !arguments[0].equals("--suite")) {
-      System.err.println("./lantern bench citations --suite DIR [PATTERN]");
+      System.err.println("./lantern bench citations [--suite DIR [PATTERN]]");
       System.exit(2);
     }
     Path suite = Path.of(arguments[1]);
@@ -115,6 +120,7 @@ public final class CitationBench {
     return mode.startsWith("bibliography")
         ? bibliography(processor)
         : processor.citations(citations).stream()
+            .map(Typeset::html)
             .map(one -> one.isEmpty() ? NOTHING : one)
             .collect(Collectors.joining("\n"));
   }
@@ -124,7 +130,7 @@ public final class CitationBench {
         .map(
             entry ->
                 "  <div class=\"csl-entry\">"
-                    + spaced(entry.html().isEmpty() ? NOTHING : entry.html())
+                    + spaced(entry.text().isEmpty() ? NOTHING : entry.text().html())
                     + "</div>")
         .collect(Collectors.joining("\n", "<div class=\"csl-bib-body\">\n", "\n</div>"));
   }
@@ -167,7 +173,7 @@ public final class CitationBench {
               .map(cite -> items.stream().filter(item -> item.id().equals(cite.item())).findFirst())
               .flatMap(Optional::stream)
               .toList());
-      List<String> now = processor.citations(all);
+      List<String> now = processor.citations(all).stream().map(Typeset::html).toList();
       lines.clear();
       for (int i = 0; i < now.size(); i++) {
         int was = orderBefore.indexOf(order.get(i));

@@ -37,9 +37,8 @@ final class Bibliography {
           aligned
               ? aligned(content, layout.formatting())
               : renderer.wrapped(content, layout.formatting());
-      entries.add(
-          new Processor.Entry(
-              id, entry == null ? "" : HtmlWriter.write(Finish.finished(entry, locale))));
+      Output whole = entry == null ? Output.span() : entry;
+      entries.add(new Processor.Entry(id, new Typeset(Finish.finished(whole, locale))));
     }
     return entries;
   }

@@ -16,7 +16,7 @@ final class Conditions {
   Rendered choose(Element.Choose choose) {
     for (Element.Branch branch : choose.branches()) {
       if (holds(branch)) {
-        return renderer.all(branch.children(), "");
+        return renderer.branch(branch.children());
       }
     }
     return Rendered.NOTHING;

@@ -1,5 +1,6 @@
 package org.quietlantern.core.citation.csl;
 
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -40,56 +41,48 @@ final class GivenNames {
   void everywhere(List<String> order, String rule) {
     boolean primary = rule.startsWith("primary");
     boolean onlyInitials = rule.endsWith("with-initials");
-    Set<ItemName> all = new LinkedHashSet<>();
-    for (String id : order) {
-      processor
-          .item(id)
-          .names()
-          .values()
-          .forEach(names -> all.addAll(primary ? names.stream().limit(1).toList() : names));
-    }
+    Map<ItemName, Set<String>> works = works(order, primary);
     Map<String, List<ItemName>> byFamily =
-        all.stream()
+        works.keySet().stream()
             .filter(name -> !name.isInstitution())
             .collect(Collectors.groupingBy(name -> name.nonDroppingParticle() + name.family()));
     byFamily.values().stream()
         .filter(people -> people.stream().map(GivenNames::letters).distinct().count() > 1)
-        .forEach(people -> tell(people, order, primary, onlyInitials));
+        .forEach(people -> tell(people, works, onlyInitials));
+  }
+
+  /** Everybody, with the works that name them; {@code primary}: that name them first. */
+  private Map<ItemName, Set<String>> works(List<String> order, boolean primary) {
+    Map<ItemName, Set<String>> works = new LinkedHashMap<>();
+    for (String id : order) {
+      for (List<ItemName> names : processor.item(id).names().values()) {
+        (primary ? names.stream().limit(1) : names.stream())
+            .forEach(name -> works.computeIfAbsent(name, n -> new LinkedHashSet<>()).add(id));
+      }
+    }
+    return works;
   }
 
   private static String letters(ItemName name) {
     return name.given().replaceAll("[\\s.]", "");
   }
 
-  private void tell(
-      List<ItemName> people, List<String> order, boolean primary, boolean onlyInitials) {
+  private void tell(List<ItemName> people, Map<ItemName, Set<String>> works, boolean onlyInitials) {
+    Map<String, Long> sameInitials =
+        people.stream()
+            .collect(Collectors.groupingBy(GivenNames::initialsOf, Collectors.counting()));
     for (ItemName person : people) {
-      String mine = Initials.of(person.given(), ".", true, true);
-      long same =
-          people.stream()
-              .filter(one -> Initials.of(one.given(), ".", true, true).equals(mine))
-              .count();
+      long same = sameInitials.get(initialsOf(person));
       int level = same > 1 ? 2 : level(1);
       if (onlyInitials && initials) {
         level = same < people.size() ? 1 : 0;
       }
-      for (String id : order) {
-        int shown = level;
-        processor
-            .item(id)
-            .names()
-            .values()
-            .forEach(
-                names -> {
-                  boolean there =
-                      primary
-                          ? !names.isEmpty() && names.get(0).equals(person)
-                          : names.contains(person);
-                  if (there) {
-                    processor.settled(id).given.put(person, shown);
-                  }
-                });
-      }
+      int shown = level;
+      works.get(person).forEach(id -> processor.settled(id).given.put(person, shown));
     }
+  }
+
+  private static String initialsOf(ItemName person) {
+    return Initials.of(person.given(), ".", true, true);
   }
 }

@@ -1,10 +1,10 @@
 package org.quietlantern.core.citation.csl;
 
-import java.util.HashMap;
 import java.util.Map;
 
-/** Writes what is rendered as HTML. */
-final class HtmlWriter {
+/** Writes what is rendered as HTML, with the looks nested as they are in the style. */
+final class HtmlWriter extends LookWalk {
+  private static final String[] NONE = {"", ""};
   private static final Map<String, String[]> TAGS =
       Map.ofEntries(
           Map.entry("font-style=italic", tag("i")),
@@ -32,7 +32,7 @@ final class HtmlWriter {
 
   static String write(Output output) {
     HtmlWriter writer = new HtmlWriter();
-    writer.write(output, Map.of());
+    writer.walk(output);
     return writer.html.toString();
   }
 
@@ -48,59 +48,18 @@ final class HtmlWriter {
     return new String[] {"<div class=\"" + name + "\">", "</div>"};
   }
 
-  /** {@code now}: what is in effect, by its kind. */
-  private void write(Output output, Map<String, String> now) {
-    if (output instanceof Output.Words words) {
-      html.append(escaped(words.text));
-      return;
-    }
-    Output.Span span = (Output.Span) output;
-    if (Output.isEmpty(span)) {
-      return;
-    }
-    Map<String, String> inside = new HashMap<>(now);
-    StringBuilder ends = new StringBuilder();
-    if (!span.display.isEmpty()) {
-      open("display=" + span.display, ends);
-    }
-    for (String decoration : span.decorations) {
-      String kind = decoration.replaceFirst("=.*", "");
-      String value = decoration.replaceFirst(".*=", "");
-      if (decoration.equals(Markup.NO_DECORATION)) {
-        inside.entrySet().stream()
-            .filter(one -> !one.getValue().equals("normal"))
-            .forEach(
-                one -> {
-                  open(one.getKey() + "=normal", ends);
-                  one.setValue("normal");
-                });
-      }
-      if (decoration.equals(kind)) {
-        continue;
-      }
-      // Within the same, what is marked in a field stands out by being plain.
-      boolean turns = span.ofField && value.equals(inside.get(kind));
-      String shown = turns && !kind.equals("vertical-align") ? "normal" : value;
-      boolean needless = shown.equals("normal") && !inside.containsKey(kind);
-      if (needless || (!span.ofField && shown.equals(inside.get(kind)))) {
-        continue;
-      }
-      inside.put(kind, shown);
-      open(kind + "=" + shown, ends);
-    }
-    span.children.forEach(child -> write(child, inside));
-    html.append(ends);
+  @Override
+  void words(String text) {
+    html.append(text.replace("&", "&#38;").replace("<", "&#60;").replace(">", "&#62;"));
   }
 
-  private void open(String what, StringBuilder ends) {
-    String[] tags = TAGS.get(what);
-    if (tags != null) {
-      html.append(tags[0]);
-      ends.insert(0, tags[1]);
-    }
+  @Override
+  void begin(String kind, String value) {
+    html.append(TAGS.getOrDefault(kind + "=" + value, NONE)[0]);
   }
 
-  private static String escaped(String text) {
-    return text.replace("&", "&#38;").replace("<", "&#60;").replace(">", "&#62;");
+  @Override
+  void end(String kind, String value) {
+    html.append(TAGS.getOrDefault(kind + "=" + value, NONE)[1]);
   }
 }

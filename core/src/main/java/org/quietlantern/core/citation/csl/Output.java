@@ -91,11 +91,27 @@ abstract sealed class Output {
 
   static String plain(Output of) {
     StringBuilder text = new StringBuilder();
-    words(of).forEach(words -> text.append(words.text));
+    append(of, text);
     return text.toString();
   }
 
+  private static void append(Output of, StringBuilder text) {
+    if (of instanceof Words words) {
+      text.append(words.text);
+    } else {
+      ((Span) of).children.forEach(child -> append(child, text));
+    }
+  }
+
   static boolean isEmpty(Output of) {
-    return words(of).stream().allMatch(words -> words.text.isEmpty());
+    if (of instanceof Words words) {
+      return words.text.isEmpty();
+    }
+    for (Output child : ((Span) of).children) {
+      if (!isEmpty(child)) {
+        return false;
+      }
+    }
+    return true;
   }
 }

@@ -26,8 +26,8 @@ public final class Processor {
   /** The works in the order of the bibliography. */
   private List<String> order = List.of();
 
-  /** An entry of the bibliography, as HTML; empty where the style prints nothing of the work. */
-  public record Entry(String item, String html) {}
+  /** An entry of the bibliography; empty where the style prints nothing of the work. */
+  public record Entry(String item, Typeset text) {}
 
   /**
    * @param language to write in; empty: the style's own
@@ -156,13 +156,17 @@ public final class Processor {
     return new Bibliography(style, locale, this::inBibliography).entries(order);
   }
 
-  /** Citations one after another, as HTML; empty where the style prints nothing of the works. */
-  public List<String> citations(List<Citation> citations) {
+  public EntryLayout entryLayout() {
+    return EntryLayout.of(style);
+  }
+
+  /** Citations one after another; empty where the style prints nothing of the works. */
+  public List<Typeset> citations(List<Citation> citations) {
     Positions positions = new Positions(style);
-    List<String> written = new ArrayList<>();
+    List<Typeset> written = new ArrayList<>();
     for (Citation citation : citations) {
       Output output = new CitationRenderer(this, style).render(citation, positions);
-      written.add(HtmlWriter.write(Finish.finished(output, locale)));
+      written.add(new Typeset(Finish.finished(output, locale)));
     }
     return written;
   }

@@ -29,6 +29,9 @@ final class Renderer {
   private boolean omitsNames;
   private int substitutes;
 
+  /** Of the group or layout that is rendered. */
+  private String nearestDelimiter = "";
+
   /** The names of the last element, without what stands around them. */
   private Output listed;
 
@@ -84,8 +87,21 @@ final class Renderer {
     return rendered;
   }
 
-  /** A layout or macro: its children one after another. */
+  /** A layout, macro or group: its children one after another. */
   Rendered all(List<Element> elements, String delimiter) {
+    String around = nearestDelimiter;
+    nearestDelimiter = delimiter;
+    Rendered rendered = joined(elements, delimiter);
+    nearestDelimiter = around;
+    return rendered;
+  }
+
+  /** A branch: what would stand around its children without it holds for them, too. */
+  Rendered branch(List<Element> elements) {
+    return joined(elements, nearestDelimiter);
+  }
+
+  private Rendered joined(List<Element> elements, String delimiter) {
     Output.Span span = Output.span();
     boolean called = false;
     boolean found = false;

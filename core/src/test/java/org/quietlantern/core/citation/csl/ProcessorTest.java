@@ -2,6 +2,7 @@ package org.quietlantern.core.citation.csl;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.Arrays;
 import java.util.List;
@@ -69,7 +70,7 @@ class ProcessorTest {
             "");
     processor.setItems(List.of(items));
     List<Cite> cites = Arrays.stream(items).map(item -> Cite.of(item.id())).toList();
-    return processor.citations(List.of(new Citation(cites, 0))).get(0);
+    return processor.citations(List.of(new Citation(cites, 0))).get(0).html();
   }
 
   private static Item item(String id, int year, String... people) {
@@ -255,11 +256,44 @@ class ProcessorTest {
     assertThat(processor.bibliography())
         .extracting(Processor.Entry::item)
         .containsExactly("3", "2", "1");
-    assertThat(processor.bibliography().get(1).html())
+    assertThat(processor.bibliography().get(1).text().html())
         .isEqualTo(
             "<div class=\"csl-left-margin\">2</div>"
                 + "<div class=\"csl-right-inline\">Ada Oxlade, 2024.</div>");
-    assertThat(processor.bibliography().get(2).html()).contains("———, 2025.");
+    assertThat(processor.bibliography().get(2).text().html()).contains("———, 2025.");
+    assertThat(processor.bibliography().get(1).text().blocks())
+        .extracting(Block::display, Block::plain)
+        .containsExactly(
+            tuple(Block.Display.LEFT_MARGIN, "2"),
+            tuple(Block.Display.RIGHT_INLINE, "Ada Oxlade, 2024."));
+    assertThat(processor.entryLayout()).isEqualTo(new EntryLayout(false, true, 1, 1));
+  }
+
+  @DisplayName("Looks come as runs: what a title marks within the same look is plain")
+  @Test
+  void runs() throws StyleReader.Unreadable {
+    Processor processor =
+        processor(
+            "",
+            "<citation><layout><text variable=\"title\" font-style=\"italic\"/>"
+                + "<text variable=\"volume\" prefix=\" \" font-weight=\"bold\"/></layout></citation>",
+            "");
+    Item named = holding("title", "On <i>Noctua</i> and CO<sub>2</sub>").with("volume", "7");
+    processor.setItems(List.of(named));
+    List<Block> blocks =
+        processor.citations(List.of(new Citation(List.of(Cite.of("one")), 0))).get(0).blocks();
+    Run.Look italic = new Run.Look(true, false, false, false, Run.Level.BASELINE);
+    assertThat(blocks)
+        .containsExactly(
+            new Block(
+                Block.Display.LINE,
+                List.of(
+                    new Run("On ", italic),
+                    new Run("Noctua", Run.Look.PLAIN),
+                    new Run(" and CO", italic),
+                    new Run("2", new Run.Look(true, false, false, false, Run.Level.SUBSCRIPT)),
+                    new Run(" ", Run.Look.PLAIN),
+                    new Run("7", new Run.Look(false, true, false, false, Run.Level.BASELINE)))));
   }
 
   @DisplayName("A style with a circle of macros, and what is no style, say so or go on")
@@ -277,6 +311,7 @@ class ProcessorTest {
             "");
     circle.setItems(List.of(holding("title", "T")));
     assertThat(circle.citations(List.of(new Citation(List.of(Cite.of("one")), 0))))
+        .extracting(Typeset::plain)
         .containsExactly("end");
     assertThatThrownBy(() -> StyleReader.read("<style/>")).hasMessage("The style has no citation.");
     assertThatThrownBy(() -> StyleReader.read("<a>")).hasMessageStartingWith("This is no XML");
