@@ -100,6 +100,7 @@ class StrangersTest {
         Set.of(
             "search",
             "rows",
+            "citations",
             "steps",
             "breakdown",
             "sources",

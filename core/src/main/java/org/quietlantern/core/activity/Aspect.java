@@ -24,7 +24,9 @@ public enum Aspect {
   AWAY("away"),
   ZONE("time zone"),
   INVITING("who asks people in"),
-  REASONS("reasons for passing");
+  REASONS("reasons for passing"),
+  CITED_IN("cited in"),
+  ORDER("order");
 
   private final String words;
   private final String names;

@@ -26,6 +26,7 @@ public final class Wording {
           entry("item.copy", "copied {publications} from {folder} to {folder}"),
           entry("item.note", "wrote why {publications} is in {folder}"),
           entry("item.place", "put {folder} in order by hand"),
+          entry("bibliography.set", "set how {folder} is cited"),
           entry("folder.add", "made {folder}"),
           entry("folder.change", "described, named or moved {folder}"),
           entry("folder.merge", "put everything of {folder} into {folder}"),

@@ -12,10 +12,15 @@ import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTStyles;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.STStyleType;
 
 /** The styles of our documents: what a reader changes once, to have all of it look theirs. */
-final class DocxStyles {
-  static final String TITLE = "Title";
-  static final String HEADING = "Heading1";
-  static final String NORMAL = "Normal";
+public final class DocxStyles {
+  public static final String TITLE = "Title";
+  public static final String HEADING = "Heading1";
+  public static final String NORMAL = "Normal";
+
+  /** An entry of a bibliography, and what is said below it. */
+  public static final String ENTRY = "Bibliography";
+
+  public static final String ANNOTATION = "Annotation";
 
   private DocxStyles() {}
 
@@ -38,6 +43,10 @@ final class DocxStyles {
     around.addNewSpacing().setBefore(BigInteger.valueOf(240));
     around.addNewOutlineLvl().setVal(BigInteger.ZERO);
     styles.addStyle(new XWPFStyle(heading, styles));
+    styles.addStyle(new XWPFStyle(style(ENTRY, "Bibliography", 22, false), styles));
+    CTStyle annotation = style(ANNOTATION, "Annotation", 22, false);
+    annotation.addNewPPr().addNewInd().setLeft(BigInteger.valueOf(DocxFile.HANGING));
+    styles.addStyle(new XWPFStyle(annotation, styles));
   }
 
   /** {@code size}: in half points. */

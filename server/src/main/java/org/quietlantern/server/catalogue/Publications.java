@@ -235,6 +235,11 @@ public class Publications {
     return digests;
   }
 
+  /** The states of some publications, in the order of their public ids. */
+  public List<Long> digests(Collection<String> pids) {
+    return mapper.digestsOf(pids.toArray(String[]::new));
+  }
+
   private static final int CHANGES_AT_ONCE = 5000;
 
   /** Row numbers of all that changed after a number. */

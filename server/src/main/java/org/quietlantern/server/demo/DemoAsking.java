@@ -66,6 +66,8 @@ class DemoAsking {
             null,
             DemoReasons.forPassing(),
             List.of(members.named("Sefa").pid()),
+            "apa",
+            "",
             1));
   }
 

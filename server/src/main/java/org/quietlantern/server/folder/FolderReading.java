@@ -147,6 +147,25 @@ public class FolderReading {
         rows(who, folder, all.subList(0, Math.min(FIRST, all.size()))));
   }
 
+  /**
+   * All works of a folder as members put them.
+   *
+   * @param folder its row number
+   * @param ids public ids of the works
+   */
+  public record FolderWorks(int folder, String name, boolean pile, String may, List<String> ids) {}
+
+  /** All works of a folder, by hand. */
+  public FolderWorks works(Member who, String pid) {
+    FolderMapper.Folder folder = folders.get(who, pid);
+    return new FolderWorks(
+        folder.id(),
+        folder.name(),
+        folder.pile(),
+        folder.may(),
+        List.of(mapper.idsByHand(folder.id()).pids()));
+  }
+
   /** The searches that are saved in a folder. */
   public List<SavedSearch> searches(Member who, String pid) {
     return searches.inFolder(who, folders.get(who, pid).id());

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -132,6 +133,12 @@ public class Folders implements CommandKinds {
   @Transactional(readOnly = true)
   public int idToEdit(Member who, String folder) {
     return toEdit(who, folder).id();
+  }
+
+  /** Who is told of what is done in a folder, of those who see it. */
+  @Transactional(readOnly = true)
+  public Audience audience(Member who, String folder) {
+    return get(who, folder).audience();
   }
 
   /** Whether a folder is the member's own pile, of which others see nothing. */

@@ -38,12 +38,14 @@ interface GroupMapper {
       boolean membersInvite,
       @Nullable String usualLimits,
       String[] reasons,
+      String citationStyle,
+      String citationLanguage,
       int version) {}
 
   @Select(
       """
       select g.name, g.zone, g.invites = 'members' as members_invite, s.pid as usual_limits,
-        g.reasons, g.settings_version as version
+        g.reasons, g.citation_style, g.citation_language, g.settings_version as version
       from grp g left join limit_set s on s.id = g.usual_limits and s.ended is null
       where g.id = #{group}
       """)
@@ -55,7 +57,8 @@ interface GroupMapper {
         invites = case when #{row.membersInvite} then 'members' else 'coordinators' end,
         usual_limits = (select id from limit_set
           where grp = #{group} and pid = #{row.usualLimits}::text and ended is null),
-        reasons = #{row.reasons}::text[], settings_version = #{row.version}
+        reasons = #{row.reasons}::text[], citation_style = coalesce(nullif(#{row.citationStyle}, ''), citation_style),
+        citation_language = #{row.citationLanguage}, settings_version = #{row.version}
       where id = #{group}
       """)
   void set(int group, SettingsRow row);

@@ -129,6 +129,8 @@ public class Groups {
         row.usualLimits(),
         List.of(row.reasons()),
         mapper.librarians(group),
+        row.citationStyle(),
+        row.citationLanguage(),
         row.version());
   }
 
@@ -147,6 +149,8 @@ public class Groups {
             settings.membersInvite(),
             settings.usualLimits(),
             settings.reasons().toArray(String[]::new),
+            settings.citationStyle(),
+            settings.citationLanguage(),
             settings.version()));
     mapper.setLibrarians(group, settings.librarians().toArray(String[]::new));
     if (isElsewhere) {

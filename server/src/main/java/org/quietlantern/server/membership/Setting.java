@@ -9,6 +9,8 @@ import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.citing.Citing;
+import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.group.GroupSettings;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -29,9 +31,11 @@ public class Setting implements CommandKinds {
 
   private final Groups groups;
   private final LimitSets limits;
+  private final Citing citing;
   private final Commands commands;
 
-  Setting(Groups groups, LimitSets limits, Commands commands) {
+  Setting(Groups groups, LimitSets limits, Citing citing, Commands commands) {
+    this.citing = citing;
     this.groups = groups;
     this.limits = limits;
     this.commands = commands;
@@ -58,6 +62,10 @@ public class Setting implements CommandKinds {
             throw Refusal.conflict(
                 "stale", "Somebody set this meanwhile; it is shown as it is now.");
           }
+          StyleChoice cited =
+              new StyleChoice(wanted.citationStyle(), wanted.citationLanguage())
+                  .or(new StyleChoice(before.citationStyle(), before.citationLanguage()));
+          Citing.require(cited);
           GroupSettings after =
               new GroupSettings(
                   name,
@@ -66,6 +74,8 @@ public class Setting implements CommandKinds {
                   usual(who, wanted.usualLimits()),
                   reasons,
                   librarians(who, wanted.librarians()),
+                  cited.style(),
+                  cited.language(),
                   before.version() + 1);
           groups.set(who.group(), after);
           return CommandResult.of(groups.settings(who.group()), before)
@@ -76,6 +86,10 @@ public class Setting implements CommandKinds {
                   Aspect.INVITING,
                   inviting(before.membersInvite()),
                   inviting(after.membersInvite()))
+              .differing(
+                  Aspect.CITED_IN,
+                  citing.style(before.citationStyle()).title(),
+                  citing.style(cited.style()).title())
               .differing(
                   Aspect.REASONS, String.join(", ", before.reasons()), String.join(", ", reasons));
         });

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SettingsController {
   private final Setting settings;
 
-  /** As {@link GroupSettings}; what is absent is none. */
+  /** As {@link GroupSettings}; what is absent is none; a style is left as it is. */
   record SettingsWanted(
       String name,
       String zone,
@@ -25,6 +25,8 @@ class SettingsController {
       @Nullable String usualLimits,
       @Nullable List<String> reasons,
       @Nullable List<String> librarians,
+      @Nullable String citationStyle,
+      @Nullable String citationLanguage,
       int version) {
 
     GroupSettings settings() {
@@ -35,6 +37,8 @@ class SettingsController {
           usualLimits,
           reasons == null ? List.of() : reasons,
           librarians == null ? List.of() : librarians,
+          citationStyle == null ? "" : citationStyle,
+          citationLanguage == null ? "" : citationLanguage,
           version);
     }
   }

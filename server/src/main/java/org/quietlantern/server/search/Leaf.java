@@ -8,6 +8,7 @@ import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.query.Span;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.citing.CitationsShown;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.review.Readings;
@@ -17,6 +18,8 @@ import org.quietlantern.server.review.Readings;
  *
  * @param authors names as they are spoken
  * @param stableLink the permanent address, open to anyone
+ * @param citation as the group cites, without looks
+ * @param cited as the group cites
  * @param notices what was published about it since; none for most
  * @param why the words of the search that met it, and where
  * @param inside where it was met inside its text, if it was
@@ -38,6 +41,7 @@ public record Leaf(
     List<HeadingShown> headings,
     List<String> keywords,
     String citation,
+    CitationsShown cited,
     String stableLink,
     List<NoticeShown> notices,
     String lamp,

@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Field;
@@ -16,6 +15,8 @@ import org.quietlantern.core.text.Excerpt;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.citing.CitationsShown;
+import org.quietlantern.server.citing.Citing;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -41,6 +42,7 @@ public class Leaves {
   private final Groups groups;
   private final Summaries summaries;
   private final GroupTexts texts;
+  private final Citing citing;
   private final LanternProperties properties;
 
   Leaves(
@@ -52,7 +54,9 @@ public class Leaves {
       Groups groups,
       Summaries summaries,
       GroupTexts texts,
+      Citing citing,
       LanternProperties properties) {
+    this.citing = citing;
     this.texts = texts;
     this.publications = publications;
     this.matching = matching;
@@ -79,6 +83,7 @@ public class Leaves {
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
     Optional<Highlighter> highlighter = strategy.map(s -> matching.highlighter(who, s));
     List<Leaf.WhyShown> why = why(who, strategy, stored);
+    CitationsShown cited = citing.one(who, stored);
     return new Leaf(
         summaries.of(who, stored),
         publication.authors().stream().map(PersonName::spoken).toList(),
@@ -89,7 +94,8 @@ public class Leaves {
         publication.abstractText(),
         publication.headings().stream().map(Leaf.HeadingShown::of).toList(),
         publication.keywords(),
-        PlainCitation.of(publication),
+        cited.text(),
+        cited,
         properties.stableLink(stored.pid()),
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
         CurrentMark.lampOf(who, said).word(),

@@ -321,6 +321,11 @@ public final class World {
     body.put("asked", Map.of("text", "moth"));
     body.put("order", "relevance");
     body.put("ids", List.of(values.get("publication")));
+    body.put("cites", List.of(Map.of("publication", values.get("publication"))));
+    body.put("style", "ieee");
+    body.put("language", "de-DE");
+    body.put("byHand", true);
+    body.put("citationStyle", "ieee");
     body.put("publications", List.of(values.get("publication")));
     body.put("folder", values.get("folder"));
     body.put("hour", "06:00");

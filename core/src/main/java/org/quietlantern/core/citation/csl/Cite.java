@@ -18,4 +18,8 @@ public record Cite(
   public static Cite of(String item) {
     return new Cite(item, "", "", "", "", false);
   }
+
+  Cite withoutAuthor() {
+    return new Cite(item, locator, label, prefix, suffix, true);
+  }
 }

@@ -1,6 +1,7 @@
 package org.quietlantern.core.citation.csl;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** A rendering element of a style (specification, <i>Rendering Elements</i>). */
@@ -41,7 +42,25 @@ sealed interface Element {
       List<Element> substitute,
       boolean hasName,
       Formatting formatting)
-      implements Element {}
+      implements Element {
+
+    /** With nothing around them. */
+    static Names plain(String variable, Map<String, String> options) {
+      return new Names(
+          List.of(variable),
+          Attributes.NONE,
+          new Attributes(options),
+          Formatting.PLAIN,
+          Formatting.PLAIN,
+          Formatting.PLAIN,
+          Optional.empty(),
+          false,
+          new EtAl("et-al", Formatting.PLAIN),
+          List.of(),
+          true,
+          Formatting.PLAIN);
+    }
+  }
 
   record EtAl(String term, Formatting formatting) {}
 

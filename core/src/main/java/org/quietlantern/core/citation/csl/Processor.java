@@ -15,6 +15,10 @@ import java.util.function.Function;
  * once.
  */
 public final class Processor {
+  /** How people are named in a sentence. */
+  private static final Map<String, String> IN_SENTENCE =
+      Map.of("form", "short", "and", "text", "et-al-min", "3", "et-al-use-first", "1");
+
   private final Style style;
   private final Locale locale;
   private final boolean citationSaysYearSuffix;
@@ -22,6 +26,8 @@ public final class Processor {
   private final Map<String, Item> items = new HashMap<>();
   private final Map<String, Settled> settled = new HashMap<>();
   private final Map<String, Integer> numbers = new HashMap<>();
+
+  private boolean sorts;
 
   /** The works in the order of the bibliography. */
   private List<String> order = List.of();
@@ -47,6 +53,12 @@ public final class Processor {
    * are told apart.
    */
   public void setItems(List<Item> cited) {
+    setItems(cited, false);
+  }
+
+  /** {@code asTheyAre}: whether the bibliography stands in this order, whatever the style says. */
+  public void setItems(List<Item> cited, boolean asTheyAre) {
+    sorts = style.hasBibliography() && !asTheyAre;
     items.clear();
     settled.clear();
     numbers.clear();
@@ -86,8 +98,7 @@ public final class Processor {
   }
 
   private boolean sortsByNumber() {
-    return style.hasBibliography()
-        && style.bibliography().sort().stream().anyMatch(this::saysNumber);
+    return sorts && style.bibliography().sort().stream().anyMatch(this::saysNumber);
   }
 
   private void number(List<String> ids) {
@@ -97,7 +108,7 @@ public final class Processor {
   }
 
   private List<String> sorted(List<String> ids) {
-    if (!style.hasBibliography()) {
+    if (!sorts) {
       return ids;
     }
     return new Sorting(style.bibliography().sort(), locale.language())
@@ -156,6 +167,11 @@ public final class Processor {
     return new Bibliography(style, locale, this::inBibliography).entries(order);
   }
 
+  /** Whether the style says in which order works stand. */
+  public boolean sorts() {
+    return sorts && !style.bibliography().sort().isEmpty();
+  }
+
   public EntryLayout entryLayout() {
     return EntryLayout.of(style);
   }
@@ -169,5 +185,38 @@ public final class Processor {
       written.add(new Typeset(Finish.finished(output, locale)));
     }
     return written;
+  }
+
+  /**
+   * A work as it is named in a sentence: its names, then the citation without them. The same as a
+   * citation where a style cites without names, as notes do; empty where it prints nothing.
+   */
+  public Typeset narrative(Cite cite) {
+    Positions.Position first = new Positions.Position(Set.of("first"), 0);
+    Renderer whole = new Renderer(inCitation(cite, first));
+    whole.render(style.citation());
+    Output names = whole.firstNames() == null ? authors(cite) : whole.firstNames();
+    boolean named = !style.note() && names != null;
+    Output cited =
+        new CitationRenderer(this, style)
+            .render(
+                new Citation(List.of(named ? cite.withoutAuthor() : cite), 0),
+                new Positions(style));
+    if (!named) {
+      return new Typeset(Finish.finished(cited, locale));
+    }
+    // In a sentence people are joined by a word.
+    Output.words(names).stream()
+        .filter(Output.Words::isOfStyle)
+        .forEach(words -> words.text = words.text.replace("&", locale.term("and")));
+    Output.Span sentence = Output.span().add(names).add(Output.style(" ")).add(cited);
+    return new Typeset(Finish.finished(sentence, locale));
+  }
+
+  /** As a sentence names them where the style's citations name nobody. */
+  private Output authors(Cite cite) {
+    return new Renderer(inCitation(cite, new Positions.Position(Set.of("first"), 0)))
+        .render(Element.Names.plain("author", IN_SENTENCE))
+        .output();
   }
 }

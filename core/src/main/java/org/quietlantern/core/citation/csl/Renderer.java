@@ -139,7 +139,8 @@ final class Renderer {
       }
       if (firstNames == null && !rendered.isEmpty()) {
         firstNames = listed == null ? rendered.output() : listed;
-        return omitsNames ? new Rendered(null, true, true) : rendered;
+        // Said to be there, so that no substitute steps in.
+        return omitsNames ? new Rendered(Output.span(), true, true) : rendered;
       }
       return rendered;
     }

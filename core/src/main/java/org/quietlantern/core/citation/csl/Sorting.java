@@ -54,20 +54,7 @@ final class Sorting {
       return Dates.sortable(item.dates().get(variable), WHOLE);
     }
     if (item.names().containsKey(variable)) {
-      Element.Names names =
-          new Element.Names(
-              List.of(variable),
-              Attributes.NONE,
-              new Attributes(Map.of("form", "long")),
-              Formatting.PLAIN,
-              Formatting.PLAIN,
-              Formatting.PLAIN,
-              java.util.Optional.empty(),
-              false,
-              new Element.EtAl("et-al", Formatting.PLAIN),
-              List.of(),
-              true,
-              Formatting.PLAIN);
+      Element.Names names = Element.Names.plain(variable, Map.of("form", "long"));
       Rendered rendered = renderer.render(names);
       return rendered.isEmpty() ? "" : Output.plain(rendered.output());
     }

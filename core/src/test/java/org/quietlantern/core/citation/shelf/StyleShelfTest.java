@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.core.citation.csl.Citation;
 import org.quietlantern.core.citation.csl.Cite;
@@ -20,6 +21,13 @@ class StyleShelfTest {
   private static final StyleShelf SHELF = new StyleShelf();
 
   private static String cited(String style, String language) {
+    return processor(style, language)
+        .citations(List.of(new Citation(List.of(Cite.of("1")), 0)))
+        .get(0)
+        .plain();
+  }
+
+  private static Processor processor(String style, String language) {
     Item item =
         new Item(
             "1",
@@ -29,7 +37,22 @@ class StyleShelfTest {
             Map.of("issued", new ItemDate(List.of(new ItemDate.Parts(2025, 5, 0)), false, "")));
     Processor processor = SHELF.processor(SHELF.style(style).orElseThrow(), language);
     processor.setItems(List.of(item));
-    return processor.citations(List.of(new Citation(List.of(Cite.of("1")), 0))).get(0).plain();
+    return processor;
+  }
+
+  @DisplayName("In a sentence a work is named by its people, joined by a word")
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "apa|Oxlade and Berg (2025)",
+        "modern-language-association|Oxlade and Berg",
+        "ieee|Oxlade and Berg [1]",
+        "nlm-citation-sequence|Oxlade and Berg (1)",
+        "chicago-author-date|Oxlade and Berg (2025)",
+      })
+  void narrative(String style, String wanted) {
+    assertThat(processor(style, "en-US").narrative(Cite.of("1")).plain().strip()).isEqualTo(wanted);
   }
 
   @DisplayName("A style is found by name, and one of a journal follows the one that it stands for")

@@ -1,0 +1,163 @@
+package org.quietlantern.core.citation.file;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.quietlantern.core.citation.csl.Block;
+import org.quietlantern.core.citation.csl.EntryLayout;
+import org.quietlantern.core.citation.csl.Run;
+
+/**
+ * A bibliography as HTML whose indents a word processor keeps when it is pasted: margin and indent
+ * of paragraphs, inline (CSS 2.2, 16.1), for clipboards carry no style sheets.
+ */
+public final class BibliographyHtml {
+  private static final Pattern ADDRESS = Pattern.compile("https?://\\S*[^\\s.,;:)]");
+
+  /** How far lines hang, as most styles want it: half an inch. */
+  private static final double HANGING = 36;
+
+  /** Points that a sign of a number in the margin takes, and the space behind it. */
+  private static final double SIGN = 6.5;
+
+  private static final double GAP = 9;
+
+  private final StringBuilder html = new StringBuilder();
+  private final EntryLayout layout;
+  private final double margin;
+
+  private BibliographyHtml(BibliographyFile file) {
+    this.layout = file.layout();
+    this.margin = margin(file);
+  }
+
+  /** A document on its own. */
+  public static String document(BibliographyFile file) {
+    String title = escaped(file.title());
+    String head =
+        """
+        <!DOCTYPE html>
+        <html><head><meta charset="utf-8"><title>%s</title></head>
+        <body style="max-width: 45em; margin: 2em auto; font-family: serif; line-height: 1.4">
+        <h1>%s</h1>
+        """
+            .formatted(title, title);
+    String stated = file.stated().isEmpty() ? "" : "<p>" + escaped(file.stated()) + "</p>\n";
+    return head + stated + fragment(file) + "</body></html>\n";
+  }
+
+  /** The entries alone, for a clipboard. */
+  public static String fragment(BibliographyFile file) {
+    BibliographyHtml writer = new BibliographyHtml(file);
+    file.parts().forEach(writer::part);
+    return writer.html.toString();
+  }
+
+  /** Words of a citation in a text, with their looks. */
+  public static String words(List<Block> blocks) {
+    StringBuilder html = new StringBuilder();
+    blocks.forEach(block -> runs(block.runs(), html));
+    return html.toString();
+  }
+
+  private static double margin(BibliographyFile file) {
+    int longest =
+        file.parts().stream()
+            .filter(BibliographyFile.Entry.class::isInstance)
+            .flatMap(part -> ((BibliographyFile.Entry) part).blocks().stream())
+            .filter(block -> block.display() == Block.Display.LEFT_MARGIN)
+            .mapToInt(block -> block.plain().strip().length())
+            .max()
+            .orElse(0);
+    return longest * SIGN + GAP;
+  }
+
+  private void part(BibliographyFile.Part part) {
+    if (part instanceof BibliographyFile.Heading heading) {
+      html.append("<h2>").append(escaped(heading.text())).append("</h2>\n");
+    } else if (part instanceof BibliographyFile.Annotation annotation) {
+      paragraph(HANGING, 0);
+      html.append(escaped(annotation.text())).append("</p>\n");
+    } else {
+      entry(((BibliographyFile.Entry) part).blocks());
+    }
+  }
+
+  private void entry(List<Block> blocks) {
+    boolean numbered =
+        blocks.stream().anyMatch(block -> block.display() == Block.Display.LEFT_MARGIN);
+    double hangs = numbered ? margin : layout.hangingIndent() ? HANGING : 0;
+    paragraph(hangs, -hangs);
+    boolean first = true;
+    for (Block block : blocks) {
+      boolean own =
+          block.display() == Block.Display.BLOCK || block.display() == Block.Display.INDENT;
+      html.append(own && !first ? "<br>" : "");
+      runs(block.runs(), html);
+      html.append(
+          block.display() == Block.Display.LEFT_MARGIN
+              ? "<span style=\"white-space:pre\">\t</span>"
+              : "");
+      first = false;
+    }
+    html.append("</p>\n");
+  }
+
+  private void paragraph(double left, double indent) {
+    html.append(
+        String.format(
+            Locale.ROOT,
+            "<p style=\"margin:0 0 %dpt %.1fpt;text-indent:%.1fpt;line-height:%d%%\">",
+            layout.entrySpacing() * 8,
+            left,
+            indent,
+            layout.lineSpacing() * 100));
+  }
+
+  private static void runs(List<Run> runs, StringBuilder html) {
+    for (Run run : runs) {
+      Run.Look look = run.look();
+      String[][] tags = {
+        {look.italic() ? "i" : "", ""},
+        {look.bold() ? "b" : "", ""},
+        {look.underlined() ? "u" : "", ""},
+        {look.smallCaps() ? "span" : "", " style=\"font-variant:small-caps\""},
+        {
+          look.level() == Run.Level.SUPERSCRIPT
+              ? "sup"
+              : look.level() == Run.Level.SUBSCRIPT ? "sub" : "",
+          ""
+        },
+      };
+      String ends = "";
+      for (String[] tag : tags) {
+        if (!tag[0].isEmpty()) {
+          html.append('<').append(tag[0]).append(tag[1]).append('>');
+          ends = "</" + tag[0] + ">" + ends;
+        }
+      }
+      html.append(linked(run.text())).append(ends);
+    }
+  }
+
+  private static String linked(String text) {
+    Matcher address = ADDRESS.matcher(text);
+    StringBuilder html = new StringBuilder();
+    int done = 0;
+    while (address.find()) {
+      String one = escaped(address.group());
+      html.append(escaped(text.substring(done, address.start())));
+      html.append("<a href=\"").append(one).append("\">").append(one).append("</a>");
+      done = address.end();
+    }
+    return html.append(escaped(text.substring(done))).toString();
+  }
+
+  private static String escaped(String text) {
+    return text.replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replace("\"", "&quot;");
+  }
+}

@@ -1,0 +1,110 @@
+package org.quietlantern.server.bibliography;
+
+import java.util.UUID;
+import org.quietlantern.core.citation.file.BibliographyDocx;
+import org.quietlantern.core.citation.file.BibliographyFile;
+import org.quietlantern.core.citation.file.BibliographyHtml;
+import org.quietlantern.core.citation.file.BibliographyText;
+import org.quietlantern.server.citing.StyleChoice;
+import org.quietlantern.server.group.FolderGuestsMay;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.web.Attachment;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** {@code style} and {@code language}, where they are given, are tried instead of what is set. */
+@RestController
+@RequestMapping("/api/groups/{group}/folders/{folder}/bibliography")
+class BibliographyController {
+  private static final String DOCX =
+      "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
+  private final Bibliographies bibliographies;
+
+  /** {@code style} empty for the group's, {@code language} for the style's own. */
+  record BibliographyWanted(String style, String language, boolean byHand) {}
+
+  BibliographyController(Bibliographies bibliographies) {
+    this.bibliographies = bibliographies;
+  }
+
+  /** Two hundred entries of a folder's bibliography, from one on. */
+  @GetMapping
+  @FolderGuestsMay
+  BibliographyShown bibliography(
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(defaultValue = "0") int from,
+      @RequestParam(defaultValue = "") String style,
+      @RequestParam(defaultValue = "") String language) {
+    return bibliographies.view(me, folder, from, new StyleChoice(style, language));
+  }
+
+  /** Sets style, language and order for everybody. */
+  @PutMapping
+  Bibliographies.BibliographySet set(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody BibliographyWanted body) {
+    return bibliographies.set(
+        me,
+        command,
+        new Bibliographies.BibliographySet(folder, body.style(), body.language(), body.byHand()));
+  }
+
+  /** All entries as they are put on a clipboard: HTML, whose indents word processors keep. */
+  @GetMapping(path = "/pasted", produces = MediaType.TEXT_HTML_VALUE)
+  @FolderGuestsMay
+  ResponseEntity<byte[]> pasted(
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(defaultValue = "") String style,
+      @RequestParam(defaultValue = "") String language) {
+    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+    return Attachment.of(Attachment.name(file.title(), "html"), BibliographyHtml.fragment(file));
+  }
+
+  /** As a page. */
+  @GetMapping(path = "/html", produces = MediaType.TEXT_HTML_VALUE)
+  @FolderGuestsMay
+  ResponseEntity<byte[]> html(
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(defaultValue = "") String style,
+      @RequestParam(defaultValue = "") String language) {
+    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+    return Attachment.of(Attachment.name(file.title(), "html"), BibliographyHtml.document(file));
+  }
+
+  /** As plain text. */
+  @GetMapping(path = "/text", produces = "text/plain;charset=UTF-8")
+  @FolderGuestsMay
+  ResponseEntity<byte[]> text(
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(defaultValue = "") String style,
+      @RequestParam(defaultValue = "") String language) {
+    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+    return Attachment.of(Attachment.name(file.title(), "txt"), BibliographyText.write(file));
+  }
+
+  /** As DOCX (ISO/IEC 29500). */
+  @GetMapping(path = "/docx", produces = DOCX)
+  @FolderGuestsMay
+  ResponseEntity<byte[]> docx(
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(defaultValue = "") String style,
+      @RequestParam(defaultValue = "") String language) {
+    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+    return Attachment.of(Attachment.name(file.title(), "docx"), BibliographyDocx.write(file));
+  }
+}

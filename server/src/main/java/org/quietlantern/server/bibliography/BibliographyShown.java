@@ -1,0 +1,36 @@
+package org.quietlantern.server.bibliography;
+
+import java.util.List;
+import org.quietlantern.core.citation.csl.EntryLayout;
+import org.quietlantern.server.citing.CitationsShown;
+import org.quietlantern.server.citing.StyleShown;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * The bibliography of a folder.
+ *
+ * @param ownStyle whether the folder has a style of its own; else it is the group's
+ * @param language that it is written in; empty: the style's own
+ * @param byHand whether it stands in the folder's order by hand
+ * @param sorted whether the style says in which order works stand; else they stand as in the folder
+ * @param missing what the style uses that is not done here, in words; none for most
+ * @param count of all entries
+ * @param empty public ids of works of which the style prints nothing
+ * @param entries those that were asked for
+ * @param next from which entry on the next ones are; absent at the end
+ */
+public record BibliographyShown(
+    String folder,
+    String name,
+    String may,
+    StyleShown style,
+    boolean ownStyle,
+    String language,
+    boolean byHand,
+    boolean sorted,
+    List<String> missing,
+    EntryLayout layout,
+    int count,
+    List<String> empty,
+    List<CitationsShown.EntryShown> entries,
+    @Nullable Integer next) {}

@@ -1,0 +1,2 @@
+/** The bibliography that each folder is, too. */
+package org.quietlantern.server.bibliography;

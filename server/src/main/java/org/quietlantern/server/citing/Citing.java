@@ -1,0 +1,181 @@
+package org.quietlantern.server.citing;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.quietlantern.core.citation.CitedItem;
+import org.quietlantern.core.citation.csl.Citation;
+import org.quietlantern.core.citation.csl.Cite;
+import org.quietlantern.core.citation.csl.Item;
+import org.quietlantern.core.citation.csl.Processor;
+import org.quietlantern.core.citation.csl.Typeset;
+import org.quietlantern.core.citation.file.BibliographyFile;
+import org.quietlantern.core.citation.file.BibliographyHtml;
+import org.quietlantern.core.citation.file.BibliographyText;
+import org.quietlantern.core.citation.shelf.StyleFinder;
+import org.quietlantern.core.citation.shelf.StyleShelf;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Cites works in a style (rules C). */
+@Service
+@Transactional(readOnly = true)
+public class Citing {
+  /** Works that are cited together in a text. */
+  private static final int MOST = 500;
+
+  private static final int LONGEST = 500;
+  private final CitingMapper mapper;
+  private final Publications publications;
+
+  /**
+   * A work that is to be cited.
+   *
+   * @param label what the locator counts, {@code page}; as the specification names them
+   */
+  public record CiteWanted(
+      String publication,
+      @Nullable String locator,
+      @Nullable String label,
+      @Nullable String prefix,
+      @Nullable String suffix) {
+    Cite cite(String id) {
+      return new Cite(id, cut(locator), cut(label), cut(prefix), cut(suffix), false);
+    }
+
+    private static String cut(@Nullable String text) {
+      if (text != null && text.length() > LONGEST) {
+        throw Refusal.unusable(
+            "too-long", "What stands around a citation has at most 500 characters.");
+      }
+      return text == null ? "" : text;
+    }
+  }
+
+  Citing(CitingMapper mapper, Publications publications) {
+    this.mapper = mapper;
+    this.publications = publications;
+  }
+
+  /** What a group cites in. */
+  public StyleChoice ofGroup(Member who) {
+    return mapper.ofGroup(who.group());
+  }
+
+  /** Styles by what is typed of them, the best first. */
+  public StyleFinder.Found find(String typed, int most) {
+    return ShippedStyles.finder().find(typed, most);
+  }
+
+  /** A style that ships, by its name. */
+  public StyleShown style(String name) {
+    return StyleShown.of(shelved(name).info());
+  }
+
+  /** Refuses a style or a language that does not ship. */
+  public static void require(StyleChoice choice) {
+    shelved(choice.style());
+    requireLanguage(choice.language());
+  }
+
+  /** Refuses a language that does not ship; empty is fine. */
+  public static void requireLanguage(String language) {
+    if (!language.isEmpty() && !ShippedStyles.SHELF.hasLocale(language)) {
+      throw Refusal.unusable(
+          "language", "There are no words for citations in “%s” here.".formatted(language));
+    }
+  }
+
+  private static StyleShelf.Shelved shelved(String name) {
+    return ShippedStyles.SHELF
+        .style(name)
+        .orElseThrow(
+            () ->
+                Refusal.unusable(
+                    "style", "There is no citation style named “%s” here.".formatted(name)));
+  }
+
+  /** One work as the group cites. */
+  public CitationsShown one(Member who, StoredPublication stored) {
+    return cite(List.of(stored), List.of(Cite.of(stored.pid())), ofGroup(who));
+  }
+
+  /** Some works, each once, in this order where the style does not sort them. */
+  public CitationsShown cite(Member who, List<CiteWanted> wanted, StyleChoice choice) {
+    List<String> pids = wanted.stream().map(CiteWanted::publication).toList();
+    if (pids.isEmpty() || pids.size() > MOST) {
+      throw Refusal.unusable(
+          "publications",
+          "One publication at least is cited together, and %,d at most.".formatted(MOST));
+    }
+    Map<String, StoredPublication> works = publications.byAskedPid(Viewer.of(who), pids);
+    if (!works.keySet().containsAll(pids)) {
+      throw Refusal.unknown();
+    }
+    List<Cite> cites =
+        wanted.stream().map(one -> one.cite(works.get(one.publication()).pid())).toList();
+    Map<String, StoredPublication> once = new LinkedHashMap<>();
+    pids.forEach(pid -> once.putIfAbsent(works.get(pid).pid(), works.get(pid)));
+    return cite(List.copyOf(once.values()), cites, choice.or(ofGroup(who)));
+  }
+
+  private static CitationsShown cite(
+      List<StoredPublication> works, List<Cite> cites, StyleChoice choice) {
+    StyleShelf.Shelved shelved = shelved(choice.style());
+    Processor processor = processor(works.stream().map(Citing::item).toList(), choice, false);
+    Typeset inText = processor.citations(List.of(new Citation(cites, 0))).get(0);
+    List<Processor.Entry> entries = processor.bibliography();
+    BibliographyFile file =
+        new BibliographyFile(
+            "",
+            "",
+            processor.entryLayout(),
+            entries.stream()
+                .<BibliographyFile.Part>map(
+                    entry -> new BibliographyFile.Entry(entry.text().blocks()))
+                .toList());
+    return new CitationsShown(
+        StyleShown.of(shelved.info()),
+        choice.language(),
+        shelved.style().missing(),
+        processor.entryLayout(),
+        entries.stream()
+            .map(e -> new CitationsShown.EntryShown(e.item(), CitedPart.of(e.text())))
+            .toList(),
+        CitedPart.of(inText),
+        CitedPart.of(processor.narrative(cites.get(0))),
+        BibliographyHtml.fragment(file),
+        entries.stream()
+            .map(entry -> BibliographyText.entry(entry.text().blocks()))
+            .collect(Collectors.joining("\n")));
+  }
+
+  /** What a style is told of a work; its id is the public one. */
+  public static Item item(StoredPublication stored) {
+    return CitedItem.of(stored.pid(), stored.publication());
+  }
+
+  /** What a style uses that is not done here, in words. */
+  public static List<String> missing(StyleChoice choice) {
+    return shelved(choice.style()).style().missing();
+  }
+
+  /**
+   * With all works that are cited together; refused where style or language do not ship.
+   *
+   * @param asTheyAre whether they stand in this order, whatever the style says
+   */
+  public static Processor processor(List<Item> items, StyleChoice choice, boolean asTheyAre) {
+    requireLanguage(choice.language());
+    Processor processor = ShippedStyles.SHELF.processor(shelved(choice.style()), choice.language());
+    processor.setItems(items, asTheyAre);
+    return processor;
+  }
+}

@@ -1,0 +1,96 @@
+package org.quietlantern.server.citing;
+
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.JarURLConnection;
+import java.net.URL;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.jar.JarEntry;
+import java.util.jar.JarFile;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.quietlantern.core.citation.shelf.StyleFinder;
+import org.quietlantern.core.citation.shelf.StyleInfo;
+import org.quietlantern.core.citation.shelf.StyleInfoReader;
+import org.quietlantern.core.citation.shelf.StyleShelf;
+
+/** The files that ship, once for the whole process: they never change. */
+final class ShippedStyles {
+  static final StyleShelf SHELF = new StyleShelf();
+  private static final Pattern LOCALE = Pattern.compile("locales-([a-z]{2,3}(?:-[A-Z]{2})?)\\.xml");
+
+  /** A language that citations can be in; {@code name} is its own for itself. */
+  record LanguageShown(String code, String name) {}
+
+  private ShippedStyles() {}
+
+  /** Made when somebody looks for a style first, in about a second. */
+  private static final class Heads {
+    private static final StyleFinder FINDER = new StyleFinder(read());
+
+    private static List<StyleInfo> read() {
+      List<StyleInfo> styles = new ArrayList<>();
+      JarFile jar = jarOf("/apa.csl");
+      for (JarEntry one : entries(jar)) {
+        if (one.getName().endsWith(".csl")) {
+          String name = one.getName().replaceFirst(".*/", "").replace(".csl", "");
+          try (InputStreamReader text =
+              new InputStreamReader(jar.getInputStream(one), StandardCharsets.UTF_8)) {
+            StyleInfoReader.read(name, text).ifPresent(styles::add);
+          } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+          }
+        }
+      }
+      return styles;
+    }
+  }
+
+  private static final class Languages {
+    private static final List<LanguageShown> ALL =
+        entries(jarOf("/locales-en-US.xml")).stream()
+            .map(entry -> LOCALE.matcher(entry.getName()))
+            .filter(Matcher::matches)
+            .map(file -> language(file.group(1)))
+            .sorted(Comparator.comparing(LanguageShown::name, String.CASE_INSENSITIVE_ORDER))
+            .toList();
+
+    private static LanguageShown language(String code) {
+      Locale language = Locale.forLanguageTag(code);
+      return new LanguageShown(code, language.getDisplayName(language));
+    }
+  }
+
+  static StyleFinder finder() {
+    return Heads.FINDER;
+  }
+
+  static List<LanguageShown> languages() {
+    return Languages.ALL;
+  }
+
+  private static List<JarEntry> entries(JarFile jar) {
+    List<JarEntry> entries = new ArrayList<>();
+    for (Enumeration<JarEntry> all = jar.entries(); all.hasMoreElements(); ) {
+      entries.add(all.nextElement());
+    }
+    return entries;
+  }
+
+  /** The archive that holds a file; it stays open with the class loader. */
+  private static JarFile jarOf(String file) {
+    try {
+      URL found = Objects.requireNonNull(ShippedStyles.class.getResource(file));
+      return ((JarURLConnection) found.openConnection()).getJarFile();
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+  }
+}

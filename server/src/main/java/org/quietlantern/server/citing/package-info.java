@@ -1,0 +1,2 @@
+/** Citation styles, and works as they are cited in one. */
+package org.quietlantern.server.citing;
