@@ -10,6 +10,7 @@ const KEYS = [
   ['n', 'n', 'keep with a note or a reason'],
   ['r', 'r', 'to the next round'],
   ['l', 'l', 'copy the stable link'],
+  ['c', 'c', 'copy the citation, or all of a bibliography'],
   ['j', 'j k', 'next and former, from anywhere'],
   ['p', 'p', 'peek at the abstract in the list'],
   ['x', 'x', 'tick'],

@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate, useLocation, useParams } from 'react-router';
 import { AccountPage } from '../features/account';
 import { ActivityPage } from '../features/activity';
+import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { ArrivalsPage } from '../features/arrivals';
 import {
@@ -87,6 +88,7 @@ export const router = createBrowserRouter([
       { path: 'folders', element: <FoldersPage /> },
       { path: 'bin', element: <BinPage /> },
       { path: 'f/:id', element: <FolderPage /> },
+      { path: 'f/:id/bibliography', element: <BibliographyPage /> },
       { path: 'f/:id/people', element: <FolderPeoplePage /> },
       { path: 'alerts', element: <AlertsPage /> },
       { path: 'a/:id', element: <AlertPage /> },

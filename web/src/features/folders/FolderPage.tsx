@@ -8,6 +8,7 @@ import { mayWrite, useHere } from '../session';
 import { AskAct, asSeen } from '../questions';
 import { useFolder } from './api';
 import { useFolderChanges } from './changes';
+import { Faces } from './Faces';
 import { FolderDialog } from './FolderDialog';
 import { FolderItems } from './FolderItems';
 import { NotesHere } from './NotesHere';
@@ -52,6 +53,7 @@ export function FolderPage() {
               mayWrite(here) &&
               ` · you ${may === 'read' ? 'read' : 'read and remark'}`}
           </span>
+          <Faces folder={id} on="items" />
           {ids.length > 1 && (
             <OrderChoice
               orders={FOLDER_ORDERS}

@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import type { Schema } from '../../api';
 import { ChoiceField, NameField, ZoneInput } from '../../ui';
+import { LanguageField, StyleField, useCitingChoices } from '../citing';
 import { useLimitSets } from '../search';
 import { useHere } from '../session';
 import { useSetGroup } from './settingsApi';
@@ -12,6 +13,8 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
   const limits = useLimitSets(here.id).data ?? [];
   const [wanted, setWanted] = useState(settings);
   const [reasons, setReasons] = useState(settings.reasons.join('\n'));
+  const choices = useCitingChoices(here.id).data;
+  const [style, setStyle] = useState<Schema['StyleShown'] | null>(null);
   const change = (part: Partial<typeof wanted>) => setWanted((now) => ({ ...now, ...part }));
   const all = { ...wanted, reasons: reasons.split('\n').filter((one) => one.trim()) };
   const ask = (id: string, is: boolean) =>
@@ -65,6 +68,19 @@ export function SettingsForm({ settings }: { settings: Schema['GroupSettings'] }
         of={limits}
         none={limits.length === 0 ? 'none; sets of limits are kept from a sheet' : 'none'}
         onChange={(id) => change({ usualLimits: id || null })}
+      />
+      <div className="mt-3">
+        <StyleField
+          chosen={style ?? choices?.style}
+          onChoose={(next) => {
+            setStyle(next);
+            change({ citationStyle: next.name });
+          }}
+        />
+      </div>
+      <LanguageField
+        value={wanted.citationLanguage}
+        onChange={(citationLanguage) => change({ citationLanguage })}
       />
       <label className="mt-3 block">
         <span className="small-head">Reasons for passing a work, one a line</span>

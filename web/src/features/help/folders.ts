@@ -16,6 +16,17 @@ export const FOLDERS: Record<string, HelpOf> = {
     ],
     words: ['pile', 'keep', 'note', 'stable link'],
   },
+  bibliography: {
+    title: 'A bibliography',
+    path: 'folders',
+    says: [
+      'Each folder is a bibliography, too: its works in a citation style, in the order of the style or in the folder’s order by hand. Style and order are set for everybody who sees the folder; whoever only reads it tries another style for themselves. Without a style of its own it follows the group’s.',
+      'There are more than ten thousand styles; they are found by title, discipline, journal or ISSN, and the edition stands in the title.',
+      'Copied entries keep their indents and italics in a word processor, and become plain text where nothing else is taken. DOCX, web page and plain text have all entries; a work of which the style prints nothing is named above the list.',
+    ],
+    keys: [['c', 'copy all entries']],
+    words: ['keep', 'stable link'],
+  },
   bin: {
     title: 'The bin',
     path: 'bin',

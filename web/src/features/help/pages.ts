@@ -155,6 +155,7 @@ export const PAGES: Record<string, HelpOf> = {
       ...MARK_KEYS,
       ['n', 'keep with a note'],
       ['l', 'copy the stable link'],
+      ['c', 'copy the citation'],
       ['j k', 'next and former of the list it was opened from'],
       ['u', 'back to the list'],
     ],

@@ -1,6 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
+import { CiteDialog, useCopyCited } from '../citing';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -61,6 +62,8 @@ export function PublicationList({
   const id = ids[chosen] ?? '';
   const leaf = useLeaf(here.id, id, strategy).data;
   const copy = useCopyLink();
+  const copyCited = useCopyCited();
+  const [citing, setCiting] = useState<string[] | null>(null);
   const [peeking, setPeeking] = useState(false);
   const show = (which: string | undefined) =>
     setParams(
@@ -87,9 +90,11 @@ export function PublicationList({
     onAhead?.();
   });
   const link = () => leaf && copy(leaf.stableLink);
+  const cite = () => leaf && copyCited('the citation', leaf.cited);
   const peek = () => setPeeking((now) => !now);
   useKeys({
     l: () => link(),
+    c: () => cite(),
     j: () => next(1),
     k: () => next(-1),
     p: peek,
@@ -114,6 +119,7 @@ export function PublicationList({
                   }
                   more={tickedMore?.(inList, () => untick(inList))}
                   onSay={acts.say}
+                  onCite={here.me.onlyFolders ? undefined : () => setCiting(inList)}
                   onNote={acts.withNote}
                   onUntick={() => untick(inList)}
                   onUntickElsewhere={() => untick([...ticked].filter((t) => !ids.includes(t)))}
@@ -158,6 +164,7 @@ export function PublicationList({
               {leaf && (
                 <Leaf
                   leaf={leaf}
+                  onCite={cite}
                   lineNumber={(line) => (strategy?.lines.findIndex((l) => l.id === line) ?? -1) + 1}
                   acts={
                     <>
@@ -183,6 +190,7 @@ export function PublicationList({
         }
       />
       {acts.dialog}
+      {citing && <CiteDialog publications={citing} onClose={() => setCiting(null)} />}
     </>
   );
 }

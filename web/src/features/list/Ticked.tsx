@@ -11,6 +11,7 @@ export function Ticked({
   more,
   onSay,
   onNote,
+  onCite,
   onUntick,
   onUntickElsewhere,
 }: {
@@ -24,6 +25,8 @@ export function Ticked({
   more?: ReactNode;
   onSay: (word: MarkWord) => void;
   onNote: () => void;
+  /** Cites them; absent where that is not open. */
+  onCite: (() => void) | undefined;
   onUntick: () => void;
   onUntickElsewhere: () => void;
 }) {
@@ -40,6 +43,7 @@ export function Ticked({
             ))}
           {writes && <Act onClick={onNote}>Keep with a note</Act>}
           {more}
+          {onCite && <Act onClick={onCite}>Cite</Act>}
           {records && (
             <a className="act" href={records}>
               RIS

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { AccessWord, counted, day, listed, Marked, shortDay } from '../../ui';
+import { CitationHere } from '../citing';
 import { AskAct } from '../questions';
 import { Remarks } from '../remarks';
 import { useHere } from '../session';
@@ -19,12 +20,15 @@ export function Leaf({
   leaf,
   acts,
   lineNumber,
+  onCite,
   children,
 }: {
   leaf: Schema['Leaf'];
   acts: ReactNode;
   /** Where the lines of the search stand on its sheet. */
   lineNumber?: (line: string) => number;
+  /** Copies the citation. */
+  onCite: () => void;
   children?: ReactNode;
 }) {
   const here = useHere();
@@ -53,6 +57,7 @@ export function Leaf({
       ) : (
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
+      <CitationHere key={`citation of ${publication.id}`} leaf={leaf} onCopy={onCite} />
       {children}
       {!here.me.onlyFolders && (
         <>

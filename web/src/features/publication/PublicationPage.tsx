@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
+import { useCopyCited } from '../citing';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
@@ -19,6 +20,7 @@ export function PublicationPage() {
   const outside = here.me.onlyFolders;
   const leaf = useLeaf(here.id, id, null);
   const copy = useCopyLink();
+  const copyCited = useCopyCited();
   const [keeping, setKeeping] = useState(false);
   const step = (useLocation().state as { step?: string } | null)?.step;
   const { mutate: open } = useOpening(here.id);
@@ -38,7 +40,8 @@ export function PublicationPage() {
   };
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
-  useKeys({ l: link, n: () => writes && setKeeping(true) });
+  const cite = () => leaf.data && copyCited('the citation', leaf.data.cited);
+  useKeys({ l: link, c: cite, n: () => writes && setKeeping(true) });
   if (leaf.error) return <Failed error={leaf.error} />;
   if (!leaf.data) {
     return (
@@ -56,6 +59,7 @@ export function PublicationPage() {
       <div className="max-w-[52rem]">
         <Leaf
           leaf={leaf.data}
+          onCite={cite}
           acts={
             <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
               {mayWrite(here) &&
@@ -78,8 +82,6 @@ export function PublicationPage() {
             </div>
           }
         >
-          <h3 className="small-head mt-3">Citation</h3>
-          <p className="max-w-[75ch] font-serif">{leaf.data.citation}</p>
           <Details leaf={leaf.data} />
           {!outside && <Figures key={`figures of ${id}`} publication={id} />}
         </Leaf>

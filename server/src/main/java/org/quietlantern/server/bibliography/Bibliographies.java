@@ -122,7 +122,7 @@ public class Bibliographies implements CommandKinds {
         all.stream().filter(one -> one.blocks().isEmpty()).map(OneEntry::publication).toList(),
         all.subList(first, end).stream()
             .map(
-                one -> new CitationsShown.EntryShown(one.publication(), CitedPart.of(one.blocks())))
+                one -> new CitationsShown.CitedEntry(one.publication(), CitedPart.of(one.blocks())))
             .toList(),
         end < all.size() ? end : null);
   }

@@ -31,6 +31,9 @@ class BibliographyController {
   /** {@code style} empty for the group's, {@code language} for the style's own. */
   record BibliographyWanted(String style, String language, boolean byHand) {}
 
+  /** {@code html} with indents that word processors keep, {@code text} without looks. */
+  record Pasted(String html, String text) {}
+
   BibliographyController(Bibliographies bibliographies) {
     this.bibliographies = bibliographies;
   }
@@ -60,16 +63,16 @@ class BibliographyController {
         new Bibliographies.BibliographySet(folder, body.style(), body.language(), body.byHand()));
   }
 
-  /** All entries as they are put on a clipboard: HTML, whose indents word processors keep. */
-  @GetMapping(path = "/pasted", produces = MediaType.TEXT_HTML_VALUE)
+  /** All entries as they are put on a clipboard. */
+  @GetMapping("/pasted")
   @FolderGuestsMay
-  ResponseEntity<byte[]> pasted(
+  Pasted pasted(
       Member me,
       @PathVariable String folder,
       @RequestParam(defaultValue = "") String style,
       @RequestParam(defaultValue = "") String language) {
     BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
-    return Attachment.of(Attachment.name(file.title(), "html"), BibliographyHtml.fragment(file));
+    return new Pasted(BibliographyHtml.fragment(file), BibliographyText.entries(file));
   }
 
   /** As a page. */

@@ -32,5 +32,5 @@ public record BibliographyShown(
     EntryLayout layout,
     int count,
     List<String> empty,
-    List<CitationsShown.EntryShown> entries,
+    List<CitationsShown.CitedEntry> entries,
     @Nullable Integer next) {}

@@ -1,6 +1,7 @@
 package org.quietlantern.server.citing;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import org.quietlantern.core.citation.csl.EntryLayout;
 
 /**
@@ -18,12 +19,23 @@ public record CitationsShown(
     String language,
     List<String> missing,
     EntryLayout layout,
-    List<EntryShown> entries,
+    List<CitedEntry> entries,
     List<CitedPart> inText,
     List<CitedPart> narrative,
     String html,
     String text) {
 
+  /** The first work without looks and without a number; as in a text where there is no entry. */
+  public String alone() {
+    List<CitedPart> parts = entries.isEmpty() ? inText : entries.get(0).parts();
+    return parts.stream()
+        .filter(part -> !part.display().equals("left-margin"))
+        .flatMap(part -> part.runs().stream())
+        .map(CitedPart.CitedRun::text)
+        .collect(Collectors.joining())
+        .strip();
+  }
+
   /** An entry of a bibliography; no parts where the style prints nothing of the work. */
-  public record EntryShown(String publication, List<CitedPart> parts) {}
+  public record CitedEntry(String publication, List<CitedPart> parts) {}
 }

@@ -147,7 +147,7 @@ public class Citing {
         shelved.style().missing(),
         processor.entryLayout(),
         entries.stream()
-            .map(e -> new CitationsShown.EntryShown(e.item(), CitedPart.of(e.text())))
+            .map(e -> new CitationsShown.CitedEntry(e.item(), CitedPart.of(e.text())))
             .toList(),
         CitedPart.of(inText),
         CitedPart.of(processor.narrative(cites.get(0))),

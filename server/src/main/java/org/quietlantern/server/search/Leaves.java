@@ -94,7 +94,7 @@ public class Leaves {
         publication.abstractText(),
         publication.headings().stream().map(Leaf.HeadingShown::of).toList(),
         publication.keywords(),
-        cited.text(),
+        cited.alone(),
         cited,
         properties.stableLink(stored.pid()),
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),

@@ -123,7 +123,9 @@ class BibliographyTest {
     assertThat(client.get(path + "/html").body())
         .startsWith("<!DOCTYPE html>")
         .contains("APA Style 7th edition, in the order of the style.");
-    assertThat(client.get(path + "/pasted").body().lines()).hasSize(5);
+    JsonNode pasted = client.get(path + "/pasted").ok();
+    assertThat(pasted.get("html").asString().lines()).hasSize(5);
+    assertThat(pasted.get("text").asString().lines()).hasSize(5);
     assertThat(client.get(path + "/text").body().split("\n\n")).hasSize(6);
   }
 

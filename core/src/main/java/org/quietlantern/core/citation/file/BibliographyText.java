@@ -1,6 +1,7 @@
 package org.quietlantern.core.citation.file;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import org.quietlantern.core.citation.csl.Block;
 
 /**
@@ -18,6 +19,11 @@ public final class BibliographyText {
       text.append('\n').append(words(part)).append('\n');
     }
     return text.toString();
+  }
+
+  /** What stands below the title, a line each. */
+  public static String entries(BibliographyFile file) {
+    return file.parts().stream().map(BibliographyText::words).collect(Collectors.joining("\n"));
   }
 
   private static String words(BibliographyFile.Part part) {

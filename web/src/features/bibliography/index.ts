@@ -1,0 +1,1 @@
+export { BibliographyPage } from './BibliographyPage';
