@@ -32,7 +32,6 @@ public class Citing {
   private static final int MOST = 500;
 
   private static final int LONGEST = 500;
-  private final CitingMapper mapper;
   private final Publications publications;
 
   /**
@@ -59,14 +58,13 @@ public class Citing {
     }
   }
 
-  Citing(CitingMapper mapper, Publications publications) {
-    this.mapper = mapper;
+  Citing(Publications publications) {
     this.publications = publications;
   }
 
   /** What a group cites in. */
   public StyleChoice ofGroup(Member who) {
-    return mapper.ofGroup(who.group());
+    return new StyleChoice(who.citationStyle(), who.citationLanguage());
   }
 
   /** Styles by what is typed of them, the best first. */

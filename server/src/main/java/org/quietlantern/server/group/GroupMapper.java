@@ -17,7 +17,8 @@ interface GroupMapper {
       select m.id, m.pid, m.grp as "group", g.pid as group_pid, m.name, m.letters, m.role,
         m.only_folders, g.zone, g.texts,
         case when m.only_folders then '' else g.resolver_name end as library,
-        case when m.only_folders then '' else g.resolver_address end as resolver
+        case when m.only_folders then '' else g.resolver_address end as resolver,
+        g.citation_style, g.citation_language
       from membership m join grp g on g.id = m.grp
       """;
 

@@ -12,6 +12,8 @@ import org.springframework.http.HttpStatus;
  *     else
  * @param texts grows whenever a text comes to the group or leaves it
  * @param library whose link resolver the group uses; may be empty
+ * @param citationStyle name of the style that the group cites in
+ * @param citationLanguage in which it does; empty: the style's own
  * @param resolver behind which it takes OpenURLs; empty: there is none
  */
 public record Member(
@@ -26,7 +28,9 @@ public record Member(
     String zone,
     int texts,
     String library,
-    String resolver) {
+    String resolver,
+    String citationStyle,
+    String citationLanguage) {
 
   /** The group's time zone. */
   public ZoneId zoneId() {
