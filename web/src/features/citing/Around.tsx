@@ -37,8 +37,8 @@ export function Around({
     />
   );
   return (
-    <fieldset className="mt-2">
-      <legend className="max-w-full truncate text-[13px] text-soft">{title}</legend>
+    <fieldset className="mt-2 min-w-0">
+      <legend className="block w-full truncate text-[13px] text-soft">{title}</legend>
       <div className="flex flex-wrap gap-2">
         {field('words before', 'prefix', 'w-[9rem]')}
         <select

@@ -85,7 +85,7 @@ export function StyleField({
         ref={list}
         id={`${id}-list`}
         role="listbox"
-        aria-label="Citation styles"
+        aria-label="Styles found"
         hidden={!open}
         className="absolute z-10 max-h-[16rem] w-full overflow-y-auto rounded-box border border-rule-strong bg-base-100 py-1 shadow"
       >

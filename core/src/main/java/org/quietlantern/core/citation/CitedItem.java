@@ -48,8 +48,7 @@ public final class CitedItem {
   /** {@code id} is any, and unique among what is cited together. */
   public static Item of(String id, Publication publication) {
     Map<String, String> texts = new HashMap<>();
-    texts.put("title", publication.title());
-    texts.put("original-title", publication.originalTitle());
+    texts.put("title", title(publication));
     texts.put("publisher", publication.publisher());
     texts.put("language", publication.language());
     texts.put("DOI", publication.doi());
@@ -71,6 +70,14 @@ public final class CitedItem {
     return new Item(id, type(publication), texts, names(publication), dates);
   }
 
+  /** In the language of the work, with what it was translated as in brackets. */
+  private static String title(Publication publication) {
+    String original = publication.originalTitle();
+    return original.isEmpty() || original.equals(publication.title())
+        ? publication.title()
+        : original + " [" + publication.title() + "]";
+  }
+
   private static void host(Publication publication, Map<String, String> texts) {
     Host host = publication.host();
     texts.put("container-title", host.title());
@@ -90,7 +97,8 @@ public final class CitedItem {
     return publication.kind() == Kind.PREPRINT || publication.version() == VersionKind.PREPRINT;
   }
 
-  private static String type(Publication publication) {
+  /** Its type (appendix III). */
+  public static String type(Publication publication) {
     if (isPreprint(publication)) {
       return "article";
     }

@@ -46,7 +46,16 @@ public class Citing {
       @Nullable String prefix,
       @Nullable String suffix) {
     Cite cite(String id) {
-      return new Cite(id, cut(locator), cut(label), cut(prefix), cut(suffix), false);
+      String before = cut(prefix).strip();
+      String after = cut(suffix).strip();
+      boolean joins = after.isEmpty() || !Character.isLetterOrDigit(after.charAt(0));
+      return new Cite(
+          id,
+          cut(locator),
+          cut(label),
+          before.isEmpty() ? "" : before + " ",
+          joins ? after : " " + after,
+          false);
     }
 
     private static String cut(@Nullable String text) {
