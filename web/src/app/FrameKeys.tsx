@@ -14,6 +14,7 @@ const KEYS = [
   ['j', 'j k', 'next and former, from anywhere'],
   ['p', 'p', 'peek at the abstract in the list'],
   ['x', 'x', 'tick'],
+  ['m', 'm', 'mend what is wrong in an entry'],
   ['/', '/', 'to the last line of the sheet'],
   ['u', 'u U', 'undo and redo on the sheet'],
   ['w', 'w', 'the first way out of too few'],

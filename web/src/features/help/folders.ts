@@ -22,9 +22,16 @@ export const FOLDERS: Record<string, HelpOf> = {
     says: [
       'Each folder is a bibliography, too: its works in a citation style, in the order of the style or in the folder’s order by hand. Style and order are set for everybody who sees the folder; whoever only reads it tries another style for themselves. Without a style of its own it follows the group’s.',
       'There are more than ten thousand styles; they are found by title, discipline, journal or ISSN, and the edition stands in the title.',
+      'Each entry is looked at before it leaves: capitals throughout, signs of a page, reversed pages, what the style prints and the record lacks, a retraction. What can be mended is mended with one key, in the group’s own reading: every list, file and copy of the group has it from then on, what is supplied stays as it was, and when a source changes it the two are shown beside each other. What is certain is mended all at once.',
+      'Whoever compared an entry with the work itself ticks it; a change of anything in it clears the tick.',
       'Copied entries keep their indents and italics in a word processor, and become plain text where nothing else is taken. DOCX, web page and plain text have all entries; a work of which the style prints nothing is named above the list.',
     ],
-    keys: [['c', 'copy all entries']],
+    keys: [
+      ['c', 'copy all entries'],
+      ['m', 'mend what is wrong in the entry'],
+      ['x', 'say that the entry was compared with the work'],
+      ['j k', 'next and former'],
+    ],
     words: ['keep', 'stable link'],
   },
   bin: {

@@ -53,6 +53,8 @@ class CommandLawTest {
       Map.ofEntries(
           entry("DELETE " + GROUP + "/marks", "POST " + GROUP + "/folders/{folder}/items"),
           entry("POST " + GROUP + "/pile/items", "POST " + GROUP + "/pile/items"),
+          entry(
+              "PUT " + GROUP + "/folders/{folder}/bibliography/mended", "PUT " + GROUP + "/mends"),
           entry("POST " + GROUP + "/pile/turned-over", "POST " + GROUP + "/pile/items"),
           entry(
               "DELETE " + GROUP + "/folders/{folder}/link",

@@ -26,6 +26,7 @@ public enum Aspect {
   INVITING("who asks people in"),
   REASONS("reasons for passing"),
   CITED_IN("cited in"),
+  CITED_AS("cited as"),
   ORDER("order");
 
   private final String words;

@@ -26,6 +26,8 @@ public final class Wording {
           entry("item.copy", "copied {publications} from {folder} to {folder}"),
           entry("item.note", "wrote why {publications} is in {folder}"),
           entry("item.place", "put {folder} in order by hand"),
+          entry("mend.set", "mended how {publications} is cited"),
+          entry("entry.check", "said whether {publications} was compared with the work"),
           entry("bibliography.set", "set how {folder} is cited"),
           entry("folder.add", "made {folder}"),
           entry("folder.change", "described, named or moved {folder}"),

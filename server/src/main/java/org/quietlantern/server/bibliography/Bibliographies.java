@@ -1,96 +1,87 @@
 package org.quietlantern.server.bibliography;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.quietlantern.core.activity.Aspect;
-import org.quietlantern.core.citation.csl.Block;
-import org.quietlantern.core.citation.csl.EntryLayout;
-import org.quietlantern.core.citation.csl.Item;
-import org.quietlantern.core.citation.csl.Processor;
+import java.util.stream.Stream;
+import org.quietlantern.core.citation.check.CitedField;
+import org.quietlantern.core.citation.check.Fault;
 import org.quietlantern.core.citation.file.BibliographyFile;
-import org.quietlantern.server.action.CommandKind;
-import org.quietlantern.server.action.CommandKinds;
-import org.quietlantern.server.action.CommandResult;
-import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.citing.CitationsShown;
 import org.quietlantern.server.citing.CitedPart;
 import org.quietlantern.server.citing.Citing;
 import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Compared;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.Readings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The bibliography of a folder: its works in a style and an order. */
+/** The bibliography of a folder: its works in a style and an order, with what is wrong in them. */
 @Service
-public class Bibliographies implements CommandKinds {
+@Transactional(readOnly = true)
+public class Bibliographies {
   /** Entries that are given at once. */
   private static final int SHOWN = 200;
 
-  /** Works that are read at once. */
-  private static final int PAGE = 500;
-
-  /** Entries that stay set, of all folders together. */
-  private static final int KEPT = 20_000;
-
-  private final CommandKind<BibliographySet, BibliographyMapper.SetRow> set =
-      CommandKind.of(
-          "bibliography.set", BibliographySet.class, BibliographyMapper.SetRow.class, this::back);
-
-  private final Cache<State, Whole> wholes =
-      Caffeine.newBuilder()
-          .maximumWeight(KEPT)
-          .weigher((State state, Whole whole) -> 1 + whole.entries().size())
-          .build();
-
-  private final BibliographyMapper mapper;
-  private final FolderReading reading;
+  private final BibliographySettings settings;
+  private final EntriesMaking making;
   private final Folders folders;
+  private final FolderReading reading;
   private final Publications publications;
+  private final Mends mends;
+  private final Compared compared;
+  private final Readings readings;
   private final Citing citing;
-  private final Commands commands;
   private final Calendar calendar;
 
-  /** How a bibliography is set; {@code style} empty for the group's. */
-  public record BibliographySet(String folder, String style, String language, boolean byHand) {}
-
-  /** What the entries of a bibliography depend on. */
-  private record State(int group, List<String> works, List<Long> digests, How how) {}
-
-  /** {@code own}: whether the folder has a style of its own. */
-  private record How(StyleChoice choice, boolean own, boolean byHand) {}
-
-  /** All entries as they are set. */
-  private record Whole(List<OneEntry> entries, EntryLayout layout, boolean sorted) {}
-
-  /** {@code blocks}: none where the style prints nothing of the work. */
-  private record OneEntry(String publication, List<Block> blocks) {}
-
   Bibliographies(
-      BibliographyMapper mapper,
-      FolderReading reading,
+      BibliographySettings settings,
+      EntriesMaking making,
       Folders folders,
+      FolderReading reading,
       Publications publications,
+      Mends mends,
+      Compared compared,
+      Readings readings,
       Citing citing,
-      Commands commands,
       Calendar calendar) {
-    this.mapper = mapper;
-    this.reading = reading;
+    this.settings = settings;
+    this.making = making;
     this.folders = folders;
+    this.reading = reading;
     this.publications = publications;
+    this.mends = mends;
+    this.compared = compared;
+    this.readings = readings;
     this.citing = citing;
-    this.commands = commands;
     this.calendar = calendar;
+  }
+
+  /** What one request knows of a folder's bibliography. */
+  private record Read(
+      FolderReading.FolderWorks works,
+      BibliographySettings.How how,
+      Map<String, Publications.State> states,
+      Map<Integer, List<Mends.Mended>> mended,
+      EntriesMaking.Whole whole) {}
+
+  private Read read(Member who, String folder, StyleChoice asked) {
+    FolderReading.FolderWorks works = reading.works(who, folder);
+    BibliographySettings.How how = settings.of(who, works.folder(), asked);
+    Map<String, Publications.State> states = publications.states(works.ids());
+    Map<Integer, List<Mends.Mended>> mended =
+        mends.of(who, states.values().stream().map(Publications.State::id).toList());
+    return new Read(works, how, states, mended, making.of(who, works.ids(), states, mended, how));
   }
 
   /**
@@ -99,130 +90,125 @@ public class Bibliographies implements CommandKinds {
    * @param from the first of them, from 0
    * @param asked to be tried, instead of what is set; its parts may be empty
    */
-  @Transactional(readOnly = true)
   public BibliographyShown view(Member who, String folder, int from, StyleChoice asked) {
-    FolderReading.FolderWorks works = reading.works(who, folder);
-    How how = how(who, works.folder(), asked);
-    Whole whole = whole(who, works, how);
-    List<OneEntry> all = whole.entries();
+    Read read = read(who, folder, asked);
+    List<EntriesMaking.Entry> all = read.whole().entries();
     int first = Math.min(Math.max(0, from), all.size());
     int end = Math.min(all.size(), first + SHOWN);
+    List<EntriesMaking.Entry> page = all.subList(first, end);
+    Map<Integer, Compared.CheckedBy> checked =
+        compared.of(who, read.states().values(), read.mended());
+    Collection<Integer> ids =
+        page.stream().map(one -> read.states().get(one.publication()).id()).toList();
+    Map<Integer, Readings.BestRead> best = readings.best(who, ids);
     return new BibliographyShown(
         folder,
-        works.name(),
-        works.may(),
-        citing.style(how.choice().style()),
-        how.own(),
-        how.choice().language(),
-        how.byHand(),
-        whole.sorted(),
-        Citing.missing(how.choice()),
-        whole.layout(),
-        works.ids().size(),
-        all.stream().filter(one -> one.blocks().isEmpty()).map(OneEntry::publication).toList(),
-        all.subList(first, end).stream()
-            .map(
-                one -> new CitationsShown.CitedEntry(one.publication(), CitedPart.of(one.blocks())))
+        read.works().name(),
+        read.works().may(),
+        citing.style(read.how().choice().style()),
+        read.how().own(),
+        read.how().choice().language(),
+        read.how().byHand(),
+        read.whole().sorted(),
+        Citing.missing(read.how().choice()),
+        read.whole().layout(),
+        all.size(),
+        checked.size(),
+        (int) open(read, checked).filter(one -> !one.faults().isEmpty()).count(),
+        (int) certain(read, checked).count(),
+        all.stream()
+            .filter(one -> one.blocks().isEmpty())
+            .map(EntriesMaking.Entry::publication)
             .toList(),
+        page.stream().map(one -> shown(one, read, checked, best)).toList(),
         end < all.size() ? end : null);
   }
 
+  private static EntryOfFolder shown(
+      EntriesMaking.Entry entry,
+      Read read,
+      Map<Integer, Compared.CheckedBy> checked,
+      Map<Integer, Readings.BestRead> best) {
+    int id = read.states().get(entry.publication()).id();
+    return new EntryOfFolder(
+        entry.publication(),
+        CitedPart.of(entry.blocks()),
+        entry.faults().stream().map(Bibliographies::shown).toList(),
+        checked.get(id),
+        Optional.ofNullable(best.get(id)).map(Readings.BestRead::extent).orElse(""));
+  }
+
+  private static EntryOfFolder.FaultShown shown(EntriesMaking.FaultFound found) {
+    Fault fault = found.fault();
+    return new EntryOfFolder.FaultShown(
+        fault.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+        fault.kind().words(),
+        fault.sentence(),
+        fault.field().map(CitedField::word).orElse(null),
+        fault.field().map(CitedField::words).orElse(null),
+        found.reads(),
+        fault.mend(),
+        fault.certain());
+  }
+
+  /** Those that nobody has compared with the work: where somebody did, it is right as it is. */
+  private static Stream<EntriesMaking.Entry> open(
+      Read read, Map<Integer, Compared.CheckedBy> checked) {
+    return read.whole().entries().stream()
+        .filter(one -> !checked.containsKey(read.states().get(one.publication()).id()));
+  }
+
+  private static Stream<Mends.MendWanted> certain(
+      Read read, Map<Integer, Compared.CheckedBy> checked) {
+    return open(read, checked)
+        .flatMap(
+            entry ->
+                entry.faults().stream()
+                    .filter(found -> found.fault().certain())
+                    .map(
+                        found ->
+                            new Mends.MendWanted(
+                                entry.publication(),
+                                found.fault().field().orElseThrow().word(),
+                                found.reads(),
+                                found.fault().mend())));
+  }
+
+  /** Mends everything that is certain, as one act; refused where it is not as many as were seen. */
+  @Transactional
+  public Mends.MendsSet mendCertain(Member who, UUID command, String folder, int seen) {
+    folders.idToEdit(who, folder);
+    return mends.set(who, command, () -> certain(who, folder, seen));
+  }
+
+  private List<Mends.MendWanted> certain(Member who, String folder, int seen) {
+    Read read = read(who, folder, new StyleChoice("", ""));
+    List<Mends.MendWanted> certain =
+        certain(read, compared.of(who, read.states().values(), read.mended())).toList();
+    if (certain.size() != seen) {
+      throw Refusal.conflict(
+          "changed-since", "%d are certain by now; look at them again.".formatted(certain.size()));
+    }
+    return certain;
+  }
+
   /** All of a folder's bibliography, to be written as a file. */
-  @Transactional(readOnly = true)
   public BibliographyFile file(Member who, String folder, StyleChoice asked) {
-    FolderReading.FolderWorks works = reading.works(who, folder);
-    How how = how(who, works.folder(), asked);
-    Whole whole = whole(who, works, how);
+    Read read = read(who, folder, asked);
     List<BibliographyFile.Part> parts = new ArrayList<>();
-    whole.entries().stream()
+    read.whole().entries().stream()
         .filter(one -> !one.blocks().isEmpty())
         .forEach(one -> parts.add(new BibliographyFile.Entry(one.blocks())));
-    String order = whole.sorted() ? "in the order of the style" : "in the order of the folder";
+    String order =
+        read.whole().sorted() ? "in the order of the style" : "in the order of the folder";
     return new BibliographyFile(
-        works.name(),
+        read.works().name(),
         "%s, %s. %s."
             .formatted(
-                citing.style(how.choice().style()).title(), order, calendar.today(who.zoneId())),
-        whole.layout(),
+                citing.style(read.how().choice().style()).title(),
+                order,
+                calendar.today(who.zoneId())),
+        read.whole().layout(),
         parts);
-  }
-
-  private How how(Member who, int folder, StyleChoice asked) {
-    Optional<BibliographyMapper.SetRow> row = Optional.ofNullable(mapper.find(folder));
-    StyleChoice own =
-        row.map(one -> new StyleChoice(one.style(), one.language()))
-            .orElse(new StyleChoice("", ""));
-    return new How(
-        asked.or(own).or(citing.ofGroup(who)),
-        !own.style().isEmpty(),
-        row.map(BibliographyMapper.SetRow::byHand).orElse(false));
-  }
-
-  private Whole whole(Member who, FolderReading.FolderWorks works, How how) {
-    State state = new State(who.group(), works.ids(), publications.digests(works.ids()), how);
-    return wholes.get(state, s -> made(who, works.ids(), how));
-  }
-
-  private Whole made(Member who, List<String> ids, How how) {
-    List<Item> items = new ArrayList<>();
-    for (int from = 0; from < ids.size(); from += PAGE) {
-      List<String> page = ids.subList(from, Math.min(ids.size(), from + PAGE));
-      publications.byPid(Viewer.of(who), page).forEach(work -> items.add(Citing.item(work)));
-    }
-    Processor processor = Citing.processor(items, how.choice(), how.byHand());
-    return new Whole(
-        processor.bibliography().stream()
-            .map(entry -> new OneEntry(entry.item(), entry.text().blocks()))
-            .toList(),
-        processor.entryLayout(),
-        processor.sorts());
-  }
-
-  /** Sets style, language and order of a folder's bibliography for everybody. */
-  public BibliographySet set(Member who, UUID command, BibliographySet wanted) {
-    if (!wanted.style().isEmpty()) {
-      Citing.require(new StyleChoice(wanted.style(), wanted.language()));
-    }
-    Citing.requireLanguage(wanted.language());
-    return commands.run(
-        who,
-        command,
-        set,
-        () -> {
-          int folder = folders.idToEdit(who, wanted.folder());
-          BibliographyMapper.SetRow before = before(folder);
-          mapper.set(
-              new BibliographyMapper.SetRow(
-                  folder, wanted.style(), wanted.language(), wanted.byHand()));
-          return CommandResult.of(wanted, before)
-              .changing(List.of("bibliography:" + wanted.folder()))
-              .about(Subject.Of.FOLDER, List.of(wanted.folder()))
-              .toldTo(folders.audience(who, wanted.folder()))
-              .differing(Aspect.CITED_IN, title(who, before.style()), title(who, wanted.style()))
-              .differing(Aspect.ORDER, order(before.byHand()), order(wanted.byHand()));
-        });
-  }
-
-  private BibliographyMapper.SetRow before(int folder) {
-    return Optional.ofNullable(mapper.find(folder))
-        .orElse(new BibliographyMapper.SetRow(folder, "", "", false));
-  }
-
-  private String title(Member who, String style) {
-    return citing.style(style.isEmpty() ? citing.ofGroup(who).style() : style).title();
-  }
-
-  private static String order(boolean byHand) {
-    return byHand ? "by hand" : "of the style";
-  }
-
-  private @Nullable String back(BibliographyMapper.SetRow before) {
-    mapper.set(before);
-    return "";
-  }
-
-  @Override
-  public List<CommandKind<?, ?>> kinds() {
-    return List.of(set);
   }
 }

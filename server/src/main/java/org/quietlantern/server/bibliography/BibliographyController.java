@@ -8,6 +8,7 @@ import org.quietlantern.core.citation.file.BibliographyText;
 import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -27,6 +28,9 @@ class BibliographyController {
   private static final String DOCX =
       "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
   private final Bibliographies bibliographies;
+  private final BibliographySettings settings;
+
+  record CertainWanted(int seen) {}
 
   /** {@code style} empty for the group's, {@code language} for the style's own. */
   record BibliographyWanted(String style, String language, boolean byHand) {}
@@ -34,7 +38,8 @@ class BibliographyController {
   /** {@code html} with indents that word processors keep, {@code text} without looks. */
   record Pasted(String html, String text) {}
 
-  BibliographyController(Bibliographies bibliographies) {
+  BibliographyController(Bibliographies bibliographies, BibliographySettings settings) {
+    this.settings = settings;
     this.bibliographies = bibliographies;
   }
 
@@ -50,17 +55,28 @@ class BibliographyController {
     return bibliographies.view(me, folder, from, new StyleChoice(style, language));
   }
 
+  /** Mends everything that is certain in it, as one act; {@code seen}: how many there were. */
+  @PutMapping("/mended")
+  Mends.MendsSet mendCertain(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody CertainWanted body) {
+    return bibliographies.mendCertain(me, command, folder, body.seen());
+  }
+
   /** Sets style, language and order for everybody. */
   @PutMapping
-  Bibliographies.BibliographySet set(
+  BibliographySettings.BibliographySet set(
       Member me,
       @RequestHeader("Command-Id") UUID command,
       @PathVariable String folder,
       @RequestBody BibliographyWanted body) {
-    return bibliographies.set(
+    return settings.set(
         me,
         command,
-        new Bibliographies.BibliographySet(folder, body.style(), body.language(), body.byHand()));
+        new BibliographySettings.BibliographySet(
+            folder, body.style(), body.language(), body.byHand()));
   }
 
   /** All entries as they are put on a clipboard. */

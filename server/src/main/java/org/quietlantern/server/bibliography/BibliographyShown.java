@@ -2,7 +2,6 @@ package org.quietlantern.server.bibliography;
 
 import java.util.List;
 import org.quietlantern.core.citation.csl.EntryLayout;
-import org.quietlantern.server.citing.CitationsShown;
 import org.quietlantern.server.citing.StyleShown;
 import org.quietlantern.server.platform.Nullable;
 
@@ -15,6 +14,9 @@ import org.quietlantern.server.platform.Nullable;
  * @param sorted whether the style says in which order works stand; else they stand as in the folder
  * @param missing what the style uses that is not done here, in words; none for most
  * @param count of all entries
+ * @param comparedCount how many were compared with the works themselves
+ * @param faulty how many have something that may be wrong
+ * @param certain how many mends are right without looking
  * @param empty public ids of works of which the style prints nothing
  * @param entries those that were asked for
  * @param next from which entry on the next ones are; absent at the end
@@ -31,6 +33,9 @@ public record BibliographyShown(
     List<String> missing,
     EntryLayout layout,
     int count,
+    int comparedCount,
+    int faulty,
+    int certain,
     List<String> empty,
-    List<CitationsShown.CitedEntry> entries,
+    List<EntryOfFolder> entries,
     @Nullable Integer next) {}

@@ -222,10 +222,11 @@ interface CatalogueMapper {
           """)
   List<Digest> digests(int after, int most);
 
-  /** In the order of the public ids. */
+  record StateRow(int id, String pid, long digest) {}
+
   @Select(
-      "select " + DIGEST + " from publication p where p.pid = any(#{pids}::text[]) order by p.pid")
-  List<Long> digestsOf(String[] pids);
+      "select p.id, p.pid, " + DIGEST + " from publication p where p.pid = any(#{pids}::text[])")
+  List<StateRow> states(String[] pids);
 
   @Select(ROWS + " where a.id = any(#{ids}) and (a.grp is null or a.grp = #{viewer}) order by a.id")
   List<Row> byId(int viewer, Integer[] ids);

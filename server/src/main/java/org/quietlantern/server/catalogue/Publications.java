@@ -121,13 +121,9 @@ public class Publications {
     return byPid(viewer, List.of(pid)).stream().findFirst();
   }
 
+  /** What a publication is now: itself, or what it was merged into. */
   public StoredPublication get(Viewer viewer, String pid) {
     return find(viewer, pid).orElseThrow(Refusal::unknown);
-  }
-
-  /** What a publication is now: itself, or what it was merged into. */
-  public StoredPublication present(Viewer viewer, String pid) {
-    return get(viewer, canonicalOf(viewer, pid).orElse(pid));
   }
 
   /** All of some publications, each once; refused where one is not there or there are too many. */
@@ -235,9 +231,15 @@ public class Publications {
     return digests;
   }
 
-  /** The states of some publications, in the order of their public ids. */
-  public List<Long> digests(Collection<String> pids) {
-    return mapper.digestsOf(pids.toArray(String[]::new));
+  /** A publication (row number) and what its values come to. */
+  public record State(int id, long digest) {}
+
+  /** The states of some publications, by public id. */
+  public Map<String, State> states(Collection<String> pids) {
+    return mapper.states(pids.toArray(String[]::new)).stream()
+        .collect(
+            Collectors.toMap(
+                CatalogueMapper.StateRow::pid, row -> new State(row.id(), row.digest())));
   }
 
   private static final int CHANGES_AT_ONCE = 5000;

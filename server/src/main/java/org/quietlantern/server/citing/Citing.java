@@ -1,10 +1,14 @@
 package org.quietlantern.server.citing;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.CitedItem;
+import org.quietlantern.core.citation.check.StylePrints;
 import org.quietlantern.core.citation.csl.Citation;
 import org.quietlantern.core.citation.csl.Cite;
 import org.quietlantern.core.citation.csl.Item;
@@ -19,6 +23,7 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -33,6 +38,7 @@ public class Citing {
 
   private static final int LONGEST = 500;
   private final Publications publications;
+  private final Mends mends;
 
   /**
    * A work that is to be cited.
@@ -67,7 +73,8 @@ public class Citing {
     }
   }
 
-  Citing(Publications publications) {
+  Citing(Publications publications, Mends mends) {
+    this.mends = mends;
     this.publications = publications;
   }
 
@@ -111,7 +118,7 @@ public class Citing {
 
   /** One work as the group cites. */
   public CitationsShown one(Member who, StoredPublication stored) {
-    return cite(List.of(stored), List.of(Cite.of(stored.pid())), ofGroup(who));
+    return cite(items(who, List.of(stored)), List.of(Cite.of(stored.pid())), ofGroup(who));
   }
 
   /** Some works, each once, in this order where the style does not sort them. */
@@ -130,13 +137,12 @@ public class Citing {
         wanted.stream().map(one -> one.cite(works.get(one.publication()).pid())).toList();
     Map<String, StoredPublication> once = new LinkedHashMap<>();
     pids.forEach(pid -> once.putIfAbsent(works.get(pid).pid(), works.get(pid)));
-    return cite(List.copyOf(once.values()), cites, choice.or(ofGroup(who)));
+    return cite(items(who, once.values()), cites, choice.or(ofGroup(who)));
   }
 
-  private static CitationsShown cite(
-      List<StoredPublication> works, List<Cite> cites, StyleChoice choice) {
+  private static CitationsShown cite(List<Item> works, List<Cite> cites, StyleChoice choice) {
     StyleShelf.Shelved shelved = shelved(choice.style());
-    Processor processor = processor(works.stream().map(Citing::item).toList(), choice, false);
+    Processor processor = processor(works, choice, false);
     Typeset inText = processor.citations(List.of(new Citation(cites, 0))).get(0);
     List<Processor.Entry> entries = processor.bibliography();
     BibliographyFile file =
@@ -164,10 +170,25 @@ public class Citing {
             .collect(Collectors.joining("\n")));
   }
 
-  /** What a style is told of a work; its id is the public one. */
-  public static Item item(StoredPublication stored) {
-    return CitedItem.of(stored.pid(), stored.publication());
+  /** What a style is told of works as the group reads them; their ids are the public ones. */
+  private List<Item> items(Member who, Collection<StoredPublication> works) {
+    Map<Integer, List<Mends.Mended>> mended =
+        mends.of(who, works.stream().map(StoredPublication::id).toList());
+    return works.stream().map(work -> CitedItem.of(work.pid(), Mends.read(work, mended))).toList();
   }
+
+  /** What a style prints of a sort of work. */
+  public static StylePrints prints(StyleChoice choice, String type) {
+    return PRINTS.get(
+        new Printed(choice.style(), type),
+        printed ->
+            StylePrints.of(ShippedStyles.SHELF.processor(shelved(printed.style()), ""), type));
+  }
+
+  private record Printed(String style, String type) {}
+
+  private static final Cache<Printed, StylePrints> PRINTS =
+      Caffeine.newBuilder().maximumSize(1_000).build();
 
   /** What a style uses that is not done here, in words. */
   public static List<String> missing(StyleChoice choice) {

@@ -98,7 +98,7 @@ class DemoReading {
   private void ask(String given, String line, String doi, String note) {
     Member who = members.named(given);
     for (String publication : found(who, line)) {
-      StoredPublication stored = publications.present(Viewer.of(who), publication);
+      StoredPublication stored = publications.get(Viewer.of(who), publication);
       boolean isUsual =
           stored.publication().kind() == Kind.ARTICLE
               && !stored.publication().abstractText().isEmpty();

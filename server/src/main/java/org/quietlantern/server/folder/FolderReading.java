@@ -23,6 +23,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
@@ -57,6 +58,7 @@ public class FolderReading {
   private final Summaries summaries;
   private final Matching matching;
   private final Trail trail;
+  private final Mends mends;
   private final Json json;
   private final LanternProperties properties;
 
@@ -116,8 +118,10 @@ public class FolderReading {
       Summaries summaries,
       Matching matching,
       Trail trail,
+      Mends mends,
       Json json,
       LanternProperties properties) {
+    this.mends = mends;
     this.mapper = mapper;
     this.folders = folders;
     this.searches = searches;
@@ -292,24 +296,29 @@ public class FolderReading {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
       Map<Integer, StoredPublication> stored = stored(who, page);
       Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
+      Map<Integer, List<Mends.Mended>> mended = mends.of(who, stored.keySet());
       page.forEach(
           item ->
               entries.add(
                   risItem(
                       stored.get(item.publication()),
+                      mended,
                       reasons.getOrDefault(item.publication(), List.of()))));
     }
     entries.sort(Comparator.comparing(RisWriter.Item::key));
     return new RisFile(folder.name(), new RisWriter().write(entries));
   }
 
-  private RisWriter.Item risItem(StoredPublication stored, List<ReasonGiven> reasons) {
+  private RisWriter.Item risItem(
+      StoredPublication stored,
+      Map<Integer, List<Mends.Mended>> mended,
+      List<ReasonGiven> reasons) {
     String note =
         reasons.stream()
             .filter(r -> !r.text().isEmpty())
             .map(r -> r.who() + ": " + r.text())
             .collect(Collectors.joining("; "));
     return new RisWriter.Item(
-        stored.publication(), stored.pid(), properties.stableLink(stored.pid()), note);
+        Mends.read(stored, mended), stored.pid(), properties.stableLink(stored.pid()), note);
   }
 }

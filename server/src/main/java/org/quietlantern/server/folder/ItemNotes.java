@@ -51,7 +51,7 @@ public class ItemNotes implements CommandKinds {
   private CommandResult<NoteGiven, Before> changed(
       Member who, String pid, String publication, String was, String text) {
     FolderMapper.Folder folder = folders.toEdit(who, pid);
-    StoredPublication work = publications.present(Viewer.of(who), publication);
+    StoredPublication work = publications.get(Viewer.of(who), publication);
     Before before = new Before(folder.id(), work.id(), who.id(), was, text);
     if (write(before, was, text) == 0) {
       throw Refusal.conflict("changed-since", "The note is not there any more as it was.");

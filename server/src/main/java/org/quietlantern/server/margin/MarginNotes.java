@@ -87,7 +87,7 @@ class MarginNotes {
 
   /** At a publication, in the order of the work; {@code text}: the one that is read, if one is. */
   List<NoteShown> at(Member who, String pid, @Nullable String text) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     List<MarginMapper.Row> rows = mapper.of(who.group(), who.id(), publications.withParts(stored));
     Optional<Places> places =
         text == null || rows.isEmpty()

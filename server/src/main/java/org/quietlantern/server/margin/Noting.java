@@ -85,7 +85,7 @@ public class Noting implements CommandKinds {
         command,
         write,
         () -> {
-          StoredPublication of = publications.present(Viewer.of(who), pid);
+          StoredPublication of = publications.get(Viewer.of(who), pid);
           Passage passage = at.passage();
           String note = ids.next();
           int id =

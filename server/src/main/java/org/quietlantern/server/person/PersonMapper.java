@@ -66,6 +66,11 @@ interface PersonMapper {
           from line_remark r where r.membership = m.id),
         'runs', (select jsonb_agg(jsonb_build_object('found', r.count, 'at', r.at) order by r.id)
           from search_run r where r.membership = m.id),
+        'mends', (select jsonb_agg(jsonb_build_object('publication', p.pid, 'field', d.field, 'supplied',
+            d.supplied, 'value', d.value, 'at', d.at) order by d.id)
+          from mend d join publication p on p.id = d.publication where d.membership = m.id),
+        'compared', (select jsonb_agg(jsonb_build_object('publication', p.pid, 'at', c.at) order by p.id)
+          from entry_checked c join publication p on p.id = c.publication where c.membership = m.id),
         'alerts', (select jsonb_agg(jsonb_build_object('search', s.name, 'rhythm', a.rhythm, 'state',
             a.state, 'at', a.at) order by a.id)
           from alert a join revision r on r.id = a.revision join saved_search s on s.id = r.saved_search

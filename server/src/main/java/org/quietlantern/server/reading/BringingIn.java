@@ -81,7 +81,7 @@ class BringingIn implements CommandKinds {
     if (content.length > TextStore.LARGEST) {
       throw Refusal.unusable("text", "The file is larger than 40 MB.");
     }
-    StoredPublication of = publications.present(Viewer.of(who), pid);
+    StoredPublication of = publications.get(Viewer.of(who), pid);
     TextStore.Said said = said(saying, of.publication());
     return commands.run(
         who,

@@ -56,7 +56,7 @@ public class Fetching implements DeliveredCopies {
    * @param address only there; null: wherever it is, unless the group has one already
    */
   public GroupTexts.TextsHere fetch(Member who, String pid, @Nullable String address) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     boolean isHere =
         texts.of(who, pid).copies().stream()
             .anyMatch(

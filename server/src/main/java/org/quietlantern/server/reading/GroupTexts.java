@@ -94,7 +94,7 @@ public class GroupTexts {
 
   /** Of one publication. */
   public TextsHere of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     return new TextsHere(shown(who, stored, rows(who, stored)), offered(who, stored));
   }
 

@@ -63,7 +63,7 @@ public class RemarkLists {
 
   /** Of a publication and what was joined with it, the oldest first. */
   public List<RemarkThread> of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     folders.requireSeen(who, stored.id());
     Integer[] parts = publications.withParts(stored);
     List<RemarkMapper.Row> rows = mapper.of(who.group(), parts);

@@ -91,7 +91,7 @@ public class Remarks implements CommandKinds {
         command,
         add,
         () -> {
-          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          StoredPublication stored = publications.get(Viewer.of(who), pid);
           refuseReader(who, stored.id());
           Integer above = answers == null ? null : answered(who, stored, answers);
           String remark = ids.next();

@@ -102,7 +102,7 @@ public class CopyRequests implements CommandKinds {
         command,
         ask,
         () -> {
-          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          StoredPublication stored = publications.get(Viewer.of(who), pid);
           refuseReadable(who, stored);
           return joined(
               who,
@@ -151,7 +151,7 @@ public class CopyRequests implements CommandKinds {
         command,
         ask,
         () -> {
-          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          StoredPublication stored = publications.get(Viewer.of(who), pid);
           return joined(
               who,
               mapper.open(who.group(), publications.withParts(stored), true),

@@ -49,7 +49,7 @@ public class LenderOffers {
   }
 
   List<LenderOffer> of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     return of(who, stored.publication(), inVain(who, stored));
   }
 

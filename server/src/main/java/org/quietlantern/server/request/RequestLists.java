@@ -151,7 +151,7 @@ public class RequestLists {
 
   /** Of one publication, the newest first. */
   public List<RequestShown> of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     return shown(who, mapper.of(who.group(), publications.withParts(stored)));
   }
 

@@ -67,7 +67,7 @@ public class Readings implements CommandKinds {
         command,
         say,
         () -> {
-          StoredPublication stored = publications.present(Viewer.of(who), pid);
+          StoredPublication stored = publications.get(Viewer.of(who), pid);
           Optional<ReadingsMapper.Row> said =
               mapper.of(who.group(), stored.id()).stream()
                   .filter(row -> row.membership() == who.id())

@@ -56,6 +56,6 @@ class AlikeShelf implements Shelf {
 
   private Optional<StoredPublication> stored(int group, String name) {
     Viewer viewer = new Viewer(group);
-    return publications.find(viewer, publications.canonicalOf(viewer, name).orElse(name));
+    return publications.find(viewer, name);
   }
 }

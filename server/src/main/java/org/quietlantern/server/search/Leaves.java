@@ -70,7 +70,7 @@ public class Leaves {
 
   /** {@code strategy}: the search that led to it, if one did. */
   public Leaf get(Member who, String pid, Optional<Strategy> strategy) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     folders.requireSeen(who, stored.id());
     Publication publication = stored.publication();
     List<CurrentMark> said =

@@ -66,7 +66,7 @@ class Outward {
   }
 
   OutwardShown of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     Publication publication = stored.publication();
     return matching.look(
         who,

@@ -2,6 +2,7 @@ package org.quietlantern.server.search;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.catalogue.Publications;
@@ -9,6 +10,7 @@ import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.trail.Trail;
@@ -26,10 +28,16 @@ class ResultFiles {
   private final Trail trail;
   private final Matching matching;
   private final Publications publications;
+  private final Mends mends;
   private final LanternProperties properties;
 
   ResultFiles(
-      Trail trail, Matching matching, Publications publications, LanternProperties properties) {
+      Trail trail,
+      Matching matching,
+      Publications publications,
+      Mends mends,
+      LanternProperties properties) {
+    this.mends = mends;
     this.trail = trail;
     this.matching = matching;
     this.publications = publications;
@@ -59,19 +67,24 @@ class ResultFiles {
 
   /** Some publications by their ids, each once. */
   String ris(Member who, List<String> ids) {
-    return new RisWriter().write(items(publications.getAll(Viewer.of(who), ids, MOST_NAMED)));
+    return new RisWriter().write(items(who, publications.getAll(Viewer.of(who), ids, MOST_NAMED)));
   }
 
   private List<RisWriter.Item> items(Member who, int[] ids) {
-    return items(publications.byId(Viewer.of(who), Arrays.stream(ids).boxed().toList()));
+    return items(who, publications.byId(Viewer.of(who), Arrays.stream(ids).boxed().toList()));
   }
 
-  private List<RisWriter.Item> items(List<StoredPublication> all) {
+  private List<RisWriter.Item> items(Member who, List<StoredPublication> all) {
+    Map<Integer, List<Mends.Mended>> mended =
+        mends.of(who, all.stream().map(StoredPublication::id).toList());
     return all.stream()
         .map(
             stored ->
                 new RisWriter.Item(
-                    stored.publication(), stored.pid(), properties.stableLink(stored.pid()), ""))
+                    Mends.read(stored, mended),
+                    stored.pid(),
+                    properties.stableLink(stored.pid()),
+                    ""))
         .toList();
   }
 }

@@ -108,7 +108,7 @@ public class TaskLists {
 
   /** Of a work and what was joined with it: open ones first. */
   List<TaskShown> of(Member who, String pid) {
-    Integer[] parts = publications.withParts(publications.present(Viewer.of(who), pid));
+    Integer[] parts = publications.withParts(publications.get(Viewer.of(who), pid));
     return shown(who, mapper.of(who.group(), parts));
   }
 

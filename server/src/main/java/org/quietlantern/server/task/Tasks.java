@@ -107,7 +107,7 @@ public class Tasks implements CommandKinds {
           Optional<StoredPublication> about =
               noted.publication().isEmpty()
                   ? Optional.empty()
-                  : Optional.of(publications.present(Viewer.of(who), noted.publication()));
+                  : Optional.of(publications.get(Viewer.of(who), noted.publication()));
           if (!noted.doi().isEmpty() && mapper.lookingUp(who.group(), noted.doi()) != null) {
             throw Refusal.conflict("looked-up", "The group has a task for this work already.");
           }

@@ -31,7 +31,7 @@ public class WaysToText {
 
   @Transactional(readOnly = true)
   public List<WayShown> of(Member who, String pid) {
-    StoredPublication stored = publications.present(Viewer.of(who), pid);
+    StoredPublication stored = publications.get(Viewer.of(who), pid);
     List<WayShown> ways = of(who, stored);
     return contexts
         .of(who)
@@ -54,6 +54,6 @@ public class WaysToText {
 
   @Transactional
   public void want(Member who, String pid) {
-    shown.want(of(who, publications.present(Viewer.of(who), pid)));
+    shown.want(of(who, publications.get(Viewer.of(who), pid)));
   }
 }

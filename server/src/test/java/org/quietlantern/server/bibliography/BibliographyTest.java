@@ -71,7 +71,7 @@ class BibliographyTest {
 
   @DisplayName("By hand it stands as the folder does, and says so in the file")
   @Test
-  void byHand() throws IOException {
+  void byHand() {
     set(client, "apa", true).ok();
     client.put("/folders/" + folder + "/items/" + kept.get(0) + "/place", Map.of()).ok();
     List<String> hand = new ArrayList<>();
@@ -127,6 +127,118 @@ class BibliographyTest {
     assertThat(pasted.get("html").asString().lines()).hasSize(5);
     assertThat(pasted.get("text").asString().lines()).hasSize(5);
     assertThat(client.get(path + "/text").body().split("\n\n")).hasSize(6);
+  }
+
+  private JsonNode entry(int at) {
+    for (JsonNode one : client.get(path).ok().get("entries")) {
+      if (one.get("publication").asString().equals(kept.get(at))) {
+        return one;
+      }
+    }
+    throw new AssertionError("not there: " + kept.get(at));
+  }
+
+  private static String plain(JsonNode entry) {
+    StringBuilder text = new StringBuilder();
+    entry
+        .get("parts")
+        .forEach(part -> part.get("runs").forEach(run -> text.append(run.get("text").asString())));
+    return text.toString();
+  }
+
+  private String title(int at) {
+    return client.get("/publications/" + kept.get(at)).ok().at("/publication/title").asString();
+  }
+
+  private Client.Response mend(int at, String field, String was, String to) {
+    return client.put("/mends", mends(wanted(at, field, was, to)));
+  }
+
+  private Map<String, String> wanted(int at, String field, String was, String to) {
+    return Map.of("publication", kept.get(at), "field", field, "was", was, "value", to);
+  }
+
+  private static Map<String, Object> mends(Object... mends) {
+    return Map.of("mends", List.of(mends));
+  }
+
+  @DisplayName("A mend counts in every export of the group, and what is supplied takes it back")
+  @Test
+  void mended() {
+    String title = title(0);
+    mend(0, "title", title, "Lamps of our own").ok();
+    assertThat(plain(entry(0))).contains("Lamps of our own");
+    assertThat(client.get(path + "/text").body()).contains("Lamps of our own");
+    assertThat(client.get("/folders/" + folder + "/export.ris").body())
+        .contains("Lamps of our own")
+        .doesNotContain(title);
+    JsonNode leaf = client.get("/publications/" + kept.get(0)).ok();
+    assertThat(leaf.get("citation").asString()).contains("Lamps of our own");
+    assertThat(leaf.at("/publication/title").asString()).isEqualTo(title);
+    JsonNode field = client.get("/publications/" + kept.get(0) + "/fields").ok().get(0);
+    assertThat(field.get("supplied").asString()).isEqualTo(title);
+    assertThat(field.get("reads").asString()).isEqualTo("Lamps of our own");
+    assertThat(field.get("by").asString()).isEqualTo("Bibi Books");
+    // Another group reads what is supplied.
+    TestGroup other = APP.group("Otto Other");
+    assertThat(other.client(0).get("/publications/" + kept.get(0)).ok().get("citation").asString())
+        .doesNotContain("Lamps of our own");
+    assertThat(mend(0, "title", title, "x").type()).isEqualTo("changed-since");
+    mend(0, "title", "Lamps of our own", title).ok();
+    assertThat(plain(entry(0))).doesNotContain("Lamps of our own");
+  }
+
+  @DisplayName("All that is certain is mended as one act, and taken back as one")
+  @Test
+  void certain() {
+    int before = client.get(path).ok().get("certain").asInt();
+    mend(0, "title", title(0), "Moths &amp; lamps").ok();
+    mend(1, "title", title(1), "Bats &amp; <em>lamps</em>").ok();
+    JsonNode now = client.get(path).ok();
+    int certain = now.get("certain").asInt();
+    assertThat(certain).isEqualTo(before + 2);
+    JsonNode fault = entry(0).get("faults").get(0);
+    assertThat(fault.get("kind").asString()).isEqualTo("markup");
+    assertThat(fault.get("mend").asString()).isEqualTo("Moths & lamps");
+    assertThat(client.put(path + "/mended", Map.of("seen", certain + 1)).type())
+        .isEqualTo("changed-since");
+    UUID act = UUID.randomUUID();
+    JsonNode done = client.write("PUT", path + "/mended", Map.of("seen", certain), act).ok();
+    assertThat(done.get("count").asInt()).isEqualTo(certain);
+    assertThat(client.write("PUT", path + "/mended", Map.of("seen", certain), act).ok())
+        .isEqualTo(done);
+    assertThat(client.get(path).ok().get("certain").asInt()).isZero();
+    client.post("/actions/" + act + "/undo", Map.of()).ok();
+    assertThat(client.get(path).ok()).isEqualTo(now);
+  }
+
+  @DisplayName("An entry is ticked as compared, by whom; a change of what is read clears it")
+  @Test
+  void compared() {
+    client.put("/compared", Map.of("publications", kept.subList(0, 2), "checked", true)).ok();
+    assertThat(group.client(1).get(path).ok().get("comparedCount").asInt()).isEqualTo(2);
+    assertThat(entry(0).at("/compared/by").asString()).isEqualTo("Bibi Books");
+    mend(0, "title", title(0), "Another title").ok();
+    assertThat(entry(0).hasNonNull("compared")).isFalse();
+    assertThat(entry(1).hasNonNull("compared")).isTrue();
+    client.put("/compared", Map.of("publications", kept, "checked", false)).ok();
+    assertThat(client.get(path).ok().get("comparedCount").asInt()).isZero();
+  }
+
+  @DisplayName(
+      "What cannot be mended so is refused with a sentence, and nothing of the act is done")
+  @Test
+  void badMends() {
+    assertThat(client.put("/mends", mends()).type()).isEqualTo("mends");
+    assertThat(mend(0, "colour", "", "red").type()).isEqualTo("field");
+    Map<String, String> good = wanted(0, "title", title(0), "Fine");
+    Map<String, String> bad = wanted(1, "title", title(1), " ");
+    assertThat(client.put("/mends", mends(good, bad)).type()).isEqualTo("mend");
+    assertThat(plain(entry(0))).doesNotContain("Fine");
+    assertThat(group.client(2).put("/mends", mends(good)).status()).isEqualTo(403);
+    Map<String, String> nobodys =
+        Map.of("publication", "nobody", "field", "title", "was", "", "value", "x");
+    assertThat(client.put("/mends", mends(nobodys)).status()).isEqualTo(404);
   }
 
   @DisplayName("Who may not change a folder does not set it; a stranger finds nothing")

@@ -191,6 +191,21 @@ public final class World {
     return task;
   }
 
+  /** With a fault in it whose mend is certain. */
+  private Map<String, String> mend() {
+    String publication = values.get("publication");
+    JsonNode title = group.client(0).get("/publications/" + publication + "/fields").ok().get(0);
+    return Map.of(
+        "publication",
+        publication,
+        "field",
+        title.get("field").asString(),
+        "was",
+        title.get("reads").asString(),
+        "value",
+        "Moths &amp; lamps");
+  }
+
   private JsonNode rights() {
     return group.client(0).get("/folders/" + values.get("folder") + "/rights").ok();
   }
@@ -326,6 +341,9 @@ public final class World {
     body.put("language", "de-DE");
     body.put("byHand", true);
     body.put("citationStyle", "ieee");
+    body.put("mends", List.of(mend()));
+    body.put("seen", 1);
+    body.put("checked", true);
     body.put("publications", List.of(values.get("publication")));
     body.put("folder", values.get("folder"));
     body.put("hour", "06:00");

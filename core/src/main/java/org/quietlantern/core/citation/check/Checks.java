@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.jsoup.parser.Parser;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Fold;
 import org.quietlantern.core.publication.Host;
@@ -16,6 +15,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.VersionKind;
+import org.quietlantern.core.text.HtmlSigns;
 
 /** Looks at a work before it is cited (rule C2). */
 public final class Checks {
@@ -113,8 +113,7 @@ public final class Checks {
     String name = field == CitedField.TITLE ? "The title" : "The name of the journal or book";
     if (MARKUP.matcher(text).find()) {
       String clean =
-          Parser.unescapeEntities(
-              text.replaceAll("</?(?!(i|b|sup|sub)>)[a-zA-Z][^<>]{0,40}>", ""), false);
+          HtmlSigns.read(text.replaceAll("</?(?!(i|b|sup|sub)>)[a-zA-Z][^<>]{0,40}>", ""));
       faults.add(
           Fault.mended(
               Fault.Kind.MARKUP,

@@ -1,0 +1,41 @@
+package org.quietlantern.server.bibliography;
+
+import java.util.List;
+import org.quietlantern.server.citing.CitedPart;
+import org.quietlantern.server.mending.Compared;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * An entry of a folder's bibliography.
+ *
+ * @param parts none where the style prints nothing of the work
+ * @param compared who compared it with the work itself, as long as nothing changed since
+ * @param read the most that anybody of the group has read: {@code text}, {@code abstract} or empty
+ */
+public record EntryOfFolder(
+    String publication,
+    List<CitedPart> parts,
+    List<FaultShown> faults,
+    @Nullable Compared.CheckedBy compared,
+    String read) {
+
+  /**
+   * Something that is wrong, or may be.
+   *
+   * @param words in a word or two
+   * @param field that it is about, as mends name it; absent for the work itself
+   * @param fieldWords that field for people
+   * @param reads what the group reads there
+   * @param mend what would stand there instead; empty where only a person can tell
+   * @param certain whether the mend is right without looking
+   */
+  public record FaultShown(
+      String kind,
+      String words,
+      String sentence,
+      @Nullable String field,
+      @Nullable String fieldWords,
+      String reads,
+      String mend,
+      boolean certain) {}
+}
