@@ -12,6 +12,8 @@ HTMLDialogElement.prototype.close = function () {
   this.open = false;
 };
 
+Element.prototype.scrollIntoView = () => {};
+
 // A wide screen by day.
 window.matchMedia = (query) =>
   ({

@@ -82,7 +82,9 @@ export function Entries({
           count={count}
           chosen={chosen}
           onStep={place.step}
-          onSight={(last) => last >= entries.length - 1 && onEnd()}
+          onSight={(last) => {
+            if (last >= entries.length - 1) onEnd();
+          }}
           ready={fresh}
           focusOn={0}
         >
