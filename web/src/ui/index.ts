@@ -14,6 +14,10 @@ export { useCopyAddress, useCopyLink, useCopyText } from './useCopyLink';
 export { Failed, Waiting } from './Problems';
 export {
   chosenDates,
+  citesWords,
+  copiesLink,
+  setCitesWords,
+  setCopiesLink,
   chosenTheme,
   DATE_LANGUAGES,
   followDevice,

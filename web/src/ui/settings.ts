@@ -1,6 +1,8 @@
 const SINGLE_KEYS = 'lantern.keys';
 const THEME = 'lantern.theme';
 const DATES = 'lantern.dates';
+const LINK_COPIED = 'lantern.link-copied';
+const WORDS_CITED = 'lantern.words-cited';
 
 export type Theme = 'daybreak' | 'nightfall';
 
@@ -16,6 +18,24 @@ export function setKeys(on: boolean): void {
 export function chosenTheme(): Theme | null {
   const chosen = localStorage.getItem(THEME);
   return chosen === 'daybreak' || chosen === 'nightfall' ? chosen : null;
+}
+
+/** Whether a copied citation carries the stable link on a line of its own. */
+export function copiesLink(): boolean {
+  return localStorage.getItem(LINK_COPIED) === 'on';
+}
+
+export function setCopiesLink(on: boolean): void {
+  localStorage.setItem(LINK_COPIED, on ? 'on' : 'off');
+}
+
+/** Whether words that are copied out of an abstract carry citation and link on their last line. */
+export function citesWords(): boolean {
+  return localStorage.getItem(WORDS_CITED) !== 'off';
+}
+
+export function setCitesWords(on: boolean): void {
+  localStorage.setItem(WORDS_CITED, on ? 'on' : 'off');
 }
 
 /** The one chosen before, else the one that the device asks for. */

@@ -3,9 +3,13 @@ import {
   Act,
   chosenDates,
   chosenTheme,
+  citesWords,
+  copiesLink,
   DATE_LANGUAGES,
   day,
   keysAreOn,
+  setCitesWords,
+  setCopiesLink,
   setDates,
   setKeys,
   setTheme,
@@ -19,12 +23,15 @@ const THEMES: readonly (readonly [Theme | null, string])[] = [
   ['nightfall', 'night'],
 ];
 
-/** What is chosen for this browser alone: colours, single keys, the language of dates. */
+/** What is chosen for this browser alone: colours, single keys, the language of dates, what is
+ * copied along with citations. */
 export function InThisBrowser() {
   const here = useHere();
   const [colours, setColours] = useState(chosenTheme);
   const [single, setSingle] = useState(keysAreOn);
   const [dates, setShown] = useState(chosenDates);
+  const [link, setLink] = useState(copiesLink);
+  const [cites, setCites] = useState(citesWords);
   return (
     <section aria-label="In this browser" className="mt-5 max-w-[52rem]">
       <h2 className="small-head">In this browser</h2>
@@ -54,6 +61,32 @@ export function InThisBrowser() {
             }}
           />
           Single keys, such as 1 for keep
+        </label>
+      </p>
+      <p>
+        <label className="flex min-h-[24px] items-center gap-2">
+          <input
+            type="checkbox"
+            checked={link}
+            onChange={() => {
+              setCopiesLink(!link);
+              setLink(!link);
+            }}
+          />
+          A copied citation carries the stable link
+        </label>
+      </p>
+      <p>
+        <label className="flex min-h-[24px] items-center gap-2">
+          <input
+            type="checkbox"
+            checked={cites}
+            onChange={() => {
+              setCitesWords(!cites);
+              setCites(!cites);
+            }}
+          />
+          Words copied out of an abstract carry citation and link on the last line
         </label>
       </p>
       <p className="mt-1">

@@ -13,7 +13,7 @@ import {
   usePlace,
   Waiting,
 } from '../../ui';
-import { useCopyCited } from '../citing';
+import { copiedOf, useCopyCited } from '../citing';
 import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { AskAct, asSeen } from '../questions';
@@ -77,7 +77,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
     reached: () => true,
     onMark: say,
   });
-  const cite = () => leaf.data && copyCited('the citation', leaf.data.cited);
+  const cite = () => leaf.data && copyCited('the citation', copiedOf(leaf.data));
   useKeys({
     l: () => leaf.data && copy(leaf.data.stableLink),
     c: cite,

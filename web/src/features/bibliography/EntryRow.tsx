@@ -25,7 +25,7 @@ export function EntryRow({
   const bad = faults.some((fault) => fault.kind === 'retracted');
   return (
     <div
-      className={`grid cursor-pointer grid-cols-[auto_minmax(0,1fr)] gap-x-3 border-b border-base-300 px-4 py-2 sm:grid-cols-[auto_minmax(0,1fr)_9.5rem] lg:px-6 ${
+      className={`grid cursor-pointer grid-cols-[auto_minmax(0,1fr)] gap-x-3 px-4 py-2 sm:grid-cols-[auto_minmax(0,1fr)_9.5rem] lg:px-6 ${
         chosen ? 'bg-base-200 shadow-[inset_3px_0_0_var(--color-primary)]' : ''
       }`}
       onClick={onChoose}

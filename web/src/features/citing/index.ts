@@ -4,4 +4,4 @@ export { CiteDialog } from './CiteDialog';
 export { LanguageField } from './LanguageField';
 export { StyleField } from './StyleField';
 export { useCitingChoices } from './api';
-export { useCopyCited, withLink, type Copied } from './useCopyCited';
+export { copiedOf, useCopyCited } from './useCopyCited';

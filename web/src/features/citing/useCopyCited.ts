@@ -1,4 +1,5 @@
-import { useNotice } from '../../ui';
+import type { Schema } from '../../api';
+import { copiesLink, useNotice } from '../../ui';
 
 /** What is copied: with its looks, and without. */
 export type Copied = { html: string; text: string };
@@ -35,7 +36,12 @@ export function useCopyCited(): (what: string, fetched: Copied | (() => Promise<
   };
 }
 
-/** With an address on a last line. */
-export function withLink({ html, text }: Copied, address: string): Copied {
-  return { html: `${html}<p><a href="${address}">${address}</a></p>`, text: `${text}\n${address}` };
+/** A work’s citation as it is copied: with the stable link on a last line, where that is wanted. */
+export function copiedOf({ cited, stableLink }: Schema['Leaf']): Copied {
+  const { html, text } = cited;
+  if (!copiesLink()) return { html, text };
+  return {
+    html: `${html}<p><a href="${stableLink}">${stableLink}</a></p>`,
+    text: `${text}\n${stableLink}`,
+  };
 }

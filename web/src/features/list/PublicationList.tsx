@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
-import { CiteDialog, useCopyCited } from '../citing';
+import { CiteDialog, copiedOf, useCopyCited } from '../citing';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -90,7 +90,7 @@ export function PublicationList({
     onAhead?.();
   });
   const link = () => leaf && copy(leaf.stableLink);
-  const cite = () => leaf && copyCited('the citation', leaf.cited);
+  const cite = () => leaf && copyCited('the citation', copiedOf(leaf));
   const peek = () => setPeeking((now) => !now);
   useKeys({
     l: () => link(),

@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, createEvent, fireEvent, screen } from '@testing-library/react';
 import { afterEach, expect, it, vi } from 'vitest';
 import { serve, showAt } from '../../test-server';
 import { Abstract } from './Abstract';
@@ -26,7 +26,14 @@ it('looks up what is selected in it', async () => {
       },
     ],
   });
-  showAt('/g/group/p/x', <Abstract text="Pipistrelles avoid lit crossings." lit={[]} />);
+  showAt(
+    '/g/group/p/x',
+    <Abstract
+      text="Pipistrelles avoid lit crossings."
+      lit={[]}
+      citation="Oxlade (2025). Night walks. https://x.example/p/1"
+    />,
+  );
   await screen.findByText(/Pipistrelles avoid/);
   expect(screen.queryByRole('region', { name: 'Selected words' })).toBeNull();
   select(0, 12);
@@ -40,4 +47,24 @@ it('looks up what is selected in it', async () => {
   );
   select(0, 0);
   expect(screen.queryByRole('region', { name: 'Selected words' })).toBeNull();
+});
+
+it('lets copied words carry citation and link on their last line, unless that is switched off', () => {
+  showAt(
+    '/g/group/p/x',
+    <Abstract text="Pipistrelles avoid lit crossings." lit={[]} citation="Oxlade (2025)." />,
+  );
+  const copy = () => {
+    const written: Record<string, string> = {};
+    const event = createEvent.copy(screen.getByText(/Pipistrelles avoid/), {
+      clipboardData: { setData: (type: string, text: string) => (written[type] = text) },
+    });
+    fireEvent(screen.getByText(/Pipistrelles avoid/), event);
+    return written['text/plain'];
+  };
+  select(0, 12);
+  expect(copy()).toBe('Pipistrelles\n\nOxlade (2025).');
+  localStorage.setItem('lantern.words-cited', 'off');
+  expect(copy()).toBeUndefined();
+  localStorage.clear();
 });

@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ClipboardEvent } from 'react';
 import { Link } from 'react-router';
-import { Marked, type Span } from '../../ui';
+import { citesWords, Marked, type Span } from '../../ui';
 import { useHeadings } from '../catalogue';
 import { useHere } from '../session';
 import { quoted, SheetLinks } from '../strategy';
@@ -8,7 +8,16 @@ import { quoted, SheetLinks } from '../strategy';
 const LONGEST = 80;
 
 /** The abstract; words that are selected in it can be looked up and searched for. */
-export function Abstract({ text, lit }: { text: string; lit: readonly Span[] }) {
+export function Abstract({
+  text,
+  lit,
+  citation,
+}: {
+  text: string;
+  lit: readonly Span[];
+  /** What words that are copied out of it carry on their last line. */
+  citation: string;
+}) {
   const paragraph = useRef<HTMLParagraphElement>(null);
   const [chosen, setChosen] = useState('');
   useEffect(() => {
@@ -16,9 +25,19 @@ export function Abstract({ text, lit }: { text: string; lit: readonly Span[] }) 
     document.addEventListener('selectionchange', look);
     return () => document.removeEventListener('selectionchange', look);
   }, []);
+  const copied = (event: ClipboardEvent) => {
+    const words = document.getSelection()?.toString().trim() ?? '';
+    if (!citesWords() || words === '') return;
+    event.preventDefault();
+    event.clipboardData.setData('text/plain', `${words}\n\n${citation}`);
+  };
   return (
     <>
-      <p ref={paragraph} className="mt-2 max-w-[75ch] font-serif text-[15px] leading-normal">
+      <p
+        ref={paragraph}
+        className="mt-2 max-w-[75ch] font-serif text-[15px] leading-normal"
+        onCopy={copied}
+      >
         <Marked text={text} spans={lit} />
       </p>
       {chosen && <LookUp words={chosen} />}

@@ -53,7 +53,11 @@ export function Leaf({
       ))}
       {acts}
       {leaf.abstractText ? (
-        <Abstract text={leaf.abstractText} lit={leaf.litAbstract} />
+        <Abstract
+          text={leaf.abstractText}
+          lit={leaf.litAbstract}
+          citation={`${leaf.citation} ${leaf.stableLink}`}
+        />
       ) : (
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
-import { useCopyCited } from '../citing';
+import { copiedOf, useCopyCited } from '../citing';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
@@ -40,7 +40,7 @@ export function PublicationPage() {
   };
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
-  const cite = () => leaf.data && copyCited('the citation', leaf.data.cited);
+  const cite = () => leaf.data && copyCited('the citation', copiedOf(leaf.data));
   useKeys({ l: link, c: cite, n: () => writes && setKeeping(true) });
   if (leaf.error) return <Failed error={leaf.error} />;
   if (!leaf.data) {

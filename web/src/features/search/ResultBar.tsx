@@ -25,6 +25,9 @@ function sinceThen({ came, more }: { came: number; more: number }): string {
 /** Publications that one file holds. */
 const MOST_RECORDS = 20_000;
 
+/** So many entries a bibliography holds. */
+const MOST_ENTRIES = 5_000;
+
 /** One line between sheet and list: the count, its change, the state, the order, what can be done. */
 export function ResultBar({
   result,
@@ -137,6 +140,14 @@ export function ResultBar({
           )}
         >
           RIS
+        </Act>
+        <Act
+          disabled={stale || count === 0 || count > MOST_ENTRIES}
+          onClick={withStep((q) =>
+            window.location.assign(`/api/groups/${here.id}/q/${q}/bibliography.docx`),
+          )}
+        >
+          Bibliography
         </Act>
         <AskAct
           disabled={stale}

@@ -170,6 +170,21 @@ public class Citing {
             .collect(Collectors.joining("\n")));
   }
 
+  /** Works as a bibliography in the group's style. */
+  public BibliographyFile bibliography(
+      Member who, String title, Collection<StoredPublication> works) {
+    StyleChoice choice = ofGroup(who);
+    Processor processor = processor(items(who, works), choice, false);
+    return new BibliographyFile(
+        title,
+        style(choice.style()).title(),
+        processor.entryLayout(),
+        processor.bibliography().stream()
+            .filter(entry -> !entry.text().isEmpty())
+            .<BibliographyFile.Part>map(entry -> new BibliographyFile.Entry(entry.text().blocks()))
+            .toList());
+  }
+
   /** What a style is told of works as the group reads them; their ids are the public ones. */
   private List<Item> items(Member who, Collection<StoredPublication> works) {
     Map<Integer, List<Mends.Mended>> mended =

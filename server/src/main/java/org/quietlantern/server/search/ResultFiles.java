@@ -3,11 +3,13 @@ package org.quietlantern.server.search;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import org.quietlantern.core.citation.file.BibliographyFile;
 import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.citing.Citing;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.mending.Mends;
@@ -29,6 +31,7 @@ class ResultFiles {
   private final Matching matching;
   private final Publications publications;
   private final Mends mends;
+  private final Citing citing;
   private final LanternProperties properties;
 
   ResultFiles(
@@ -36,8 +39,10 @@ class ResultFiles {
       Matching matching,
       Publications publications,
       Mends mends,
+      Citing citing,
       LanternProperties properties) {
     this.mends = mends;
+    this.citing = citing;
     this.trail = trail;
     this.matching = matching;
     this.publications = publications;
@@ -60,6 +65,25 @@ class ResultFiles {
       file.append(new RisWriter().write(items(who, some)));
     }
     return file.toString();
+  }
+
+  /** Entries of one bibliography. */
+  private static final int MOST_ENTRIES = 5_000;
+
+  /** All that a search finds as a bibliography in the group's style. */
+  BibliographyFile bibliography(Member who, String q) {
+    Strategy strategy = trail.get(who, q).strategy();
+    int[] found = matching.look(who, look -> look.snapshot().all(look.compile(strategy)).toArray());
+    if (found.length > MOST_ENTRIES) {
+      throw Refusal.unusable(
+          "too-many",
+          "%,d publications are more than the %,d that a bibliography holds; narrow the search, or take them as RIS."
+              .formatted(found.length, MOST_ENTRIES));
+    }
+    return citing.bibliography(
+        who,
+        trail.spoken(strategy),
+        publications.byId(Viewer.of(who), Arrays.stream(found).boxed().toList()));
   }
 
   /** Publications that one address can name. */

@@ -2,6 +2,7 @@ package org.quietlantern.server.search;
 
 import java.util.List;
 import java.util.Optional;
+import org.quietlantern.core.citation.file.BibliographyDocx;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Only;
 import org.quietlantern.core.search.Ordering;
@@ -31,6 +32,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/groups/{group}")
 class SearchController {
+  private static final String DOCX =
+      "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
   private static final int FIRST = 50;
   private static final int MOST_ROWS = 100;
   private final Matching matching;
@@ -167,6 +170,13 @@ class SearchController {
   @GetMapping(value = "/q/{q}/records.ris", produces = "application/x-research-info-systems")
   ResponseEntity<byte[]> records(Member me, @PathVariable String q) {
     return Attachment.of("search-" + q + ".ris", files.ris(me, q));
+  }
+
+  /** All that a settled search finds, as a bibliography in the group's style (ISO/IEC 29500). */
+  @GetMapping(value = "/q/{q}/bibliography.docx", produces = DOCX)
+  ResponseEntity<byte[]> bibliography(Member me, @PathVariable String q) {
+    return Attachment.of(
+        "search-" + q + ".docx", BibliographyDocx.write(files.bibliography(me, q)));
   }
 
   /** Rows of a list that is known by its ids. */
