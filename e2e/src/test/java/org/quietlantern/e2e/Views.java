@@ -269,10 +269,28 @@ final class Views {
       ilse.page().keyboard().press("Escape");
       gone(ilse);
     }
+    citing(ilse);
     strips(ilse);
     ilse.button("Ilse Brandvold").click();
     accessible(ilse);
     keysCanBeSwitchedOff(ilse.page());
+  }
+
+  /** Works in a style of one's choice, with the list of styles open. */
+  private static void citing(Person ilse) {
+    ilse.page().keyboard().press("x");
+    ilse.exactly("Cite").click();
+    ilse.exactly("Pages, and words around it").click();
+    settle(ilse);
+    accessible(ilse);
+    ilse.page().getByRole(AriaRole.COMBOBOX).first().click();
+    ilse.page().keyboard().type("eco");
+    settle(ilse);
+    accessible(ilse);
+    ilse.page().keyboard().press("Escape");
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
+    ilse.exactly("Untick").click();
   }
 
   private static void gone(Person ilse) {

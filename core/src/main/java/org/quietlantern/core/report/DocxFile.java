@@ -27,7 +27,12 @@ public final class DocxFile {
   private static final int PAGE_HEIGHT = 16_838;
   private static final int MARGIN = 1_418;
   static final int TEXT_WIDTH = PAGE_WIDTH - 2 * MARGIN;
-  private static final Pattern ADDRESS = Pattern.compile("https?://\\S*[^\\s.,;:)]");
+
+  /** Addresses, and DOIs (ISO 26324), which are links, too. */
+  private static final Pattern ADDRESS =
+      Pattern.compile("https?://\\S*[^\\s.,;:)]|\\b10\\.\\d{4,9}/\\S*[^\\s.,;:)]");
+
+  private static final String RESOLVER = "https://doi.org/";
   private static final String LINK_COLOUR = "0B5394";
 
   private DocxFile() {}
@@ -66,11 +71,11 @@ public final class DocxFile {
 
   /** Adds words to a paragraph; {@code look} is told each run of them. */
   public static void words(XWPFParagraph paragraph, String text, Consumer<XWPFRun> look) {
-    Matcher address = ADDRESS.matcher(text);
+    Matcher address = addresses(text);
     int done = 0;
     while (address.find()) {
       run(paragraph, text.substring(done, address.start()), look);
-      XWPFHyperlinkRun link = paragraph.createHyperlinkRun(clean(address.group()));
+      XWPFHyperlinkRun link = paragraph.createHyperlinkRun(clean(linkOf(address.group())));
       link.setColor(LINK_COLOUR);
       link.setText(clean(address.group()));
       look.accept(link);
@@ -87,6 +92,16 @@ public final class DocxFile {
     XWPFRun run = paragraph.createRun();
     run.setText(clean(text));
     look.accept(run);
+  }
+
+  /** Where an address or a DOI leads. */
+  public static String linkOf(String address) {
+    return address.startsWith("10.") ? RESOLVER + address : address;
+  }
+
+  /** The next address or DOI in words. */
+  public static Matcher addresses(String words) {
+    return ADDRESS.matcher(words);
   }
 
   /** Signs that XML 1.0 cannot hold are left out. */

@@ -70,7 +70,7 @@ public final class BibliographyDocx {
       tab.setVal(STTabJc.LEFT);
       tab.setPos(BigInteger.valueOf(DocxFile.HANGING));
     }
-    paragraph.setSpacingAfter(ONE_LINE * Math.max(1, layout.entrySpacing()));
+    paragraph.setSpacingAfter(ONE_LINE * layout.entrySpacing());
     paragraph.setSpacingBetween(layout.lineSpacing());
     boolean first = true;
     for (Block block : blocks) {

@@ -3,18 +3,16 @@ package org.quietlantern.core.citation.file;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
 import org.quietlantern.core.citation.csl.Run;
+import org.quietlantern.core.report.DocxFile;
 
 /**
  * A bibliography as HTML whose indents a word processor keeps when it is pasted: margin and indent
  * of paragraphs, inline (CSS 2.2, 16.1), for clipboards carry no style sheets.
  */
 public final class BibliographyHtml {
-  private static final Pattern ADDRESS = Pattern.compile("https?://\\S*[^\\s.,;:)]");
-
   /** How far lines hang, as most styles want it: half an inch. */
   private static final double HANGING = 36;
 
@@ -142,13 +140,17 @@ public final class BibliographyHtml {
   }
 
   private static String linked(String text) {
-    Matcher address = ADDRESS.matcher(text);
+    Matcher address = DocxFile.addresses(text);
     StringBuilder html = new StringBuilder();
     int done = 0;
     while (address.find()) {
       String one = escaped(address.group());
       html.append(escaped(text.substring(done, address.start())));
-      html.append("<a href=\"").append(one).append("\">").append(one).append("</a>");
+      html.append("<a href=\"")
+          .append(escaped(DocxFile.linkOf(address.group())))
+          .append("\">")
+          .append(one)
+          .append("</a>");
       done = address.end();
     }
     return html.append(escaped(text.substring(done))).toString();
