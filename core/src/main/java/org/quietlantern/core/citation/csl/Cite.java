@@ -13,6 +13,10 @@ public record Cite(
     String prefix,
     String suffix,
     boolean suppressAuthor) {
+  public Cite {
+    // Some write terms with spaces, some with dashes; locale files do so with dashes.
+    label = label.strip().replace(' ', '-');
+  }
 
   /** A work as it is. */
   public static Cite of(String item) {

@@ -46,7 +46,7 @@ final class Conditions {
               && !situation.cite().locator().isEmpty()
               && label(situation.cite()).equals(value);
       case "position" -> situation.positions().contains(value);
-      case "disambiguate" -> situation.settled().condition == value.equals("true");
+      case "disambiguate" -> renderer.tellsApart() == value.equals("true");
       default -> false;
     };
   }

@@ -19,10 +19,21 @@ final class Disambiguation {
   private final Style style;
   private final Attributes options;
 
+  /** Conditions {@code disambiguate} that the style has, at most. */
+  private final int mostConditions;
+
   Disambiguation(Processor processor, Style style) {
     this.processor = processor;
     this.style = style;
     this.options = style.citation().options();
+    this.mostConditions =
+        (int)
+            Elements.all(style.citation().children(), style).stream()
+                .filter(Element.Choose.class::isInstance)
+                .flatMap(one -> ((Element.Choose) one).branches().stream())
+                .flatMap(branch -> branch.conditions().stream())
+                .filter(condition -> condition.test().equals("disambiguate"))
+                .count();
   }
 
   /** {@code order}: of the bibliography, in which letters are given. */
@@ -38,7 +49,7 @@ final class Disambiguation {
       GivenNames people = byCite ? new GivenNames(processor, style, options) : null;
       alike(order).forEach(set -> addNames(set, names, people));
     }
-    alike(order).forEach(this::condition);
+    alike(order).forEach(this::conditions);
     if (options.is("disambiguate-add-year-suffix")) {
       alike(order).forEach(this::suffix);
     }
@@ -127,12 +138,19 @@ final class Disambiguation {
     now.given.putAll(before.given);
   }
 
-  private void condition(List<String> set) {
-    Set<String> before = set.stream().map(this::text).collect(Collectors.toSet());
-    set.forEach(id -> processor.settled(id).condition = true);
-    Set<String> after = set.stream().map(this::text).collect(Collectors.toSet());
-    if (after.size() == before.size()) {
-      set.forEach(id -> processor.settled(id).condition = false);
+  /** Has one condition more hold at a time, for those that still read the same. */
+  private void conditions(List<String> set) {
+    List<String> left = set;
+    for (int now = 1; now <= mostConditions && left.size() > 1; now++) {
+      for (String id : left) {
+        processor.settled(id).conditions = now;
+      }
+      List<List<String>> open = alike(left);
+      if (now == mostConditions && open.size() == 1 && open.get(0).size() == set.size()) {
+        // They told nobody apart.
+        set.forEach(id -> processor.settled(id).conditions = 0);
+      }
+      left = open.stream().flatMap(List::stream).toList();
     }
   }
 

@@ -56,7 +56,11 @@ final class Finish {
             inner.isField ? new Field(FieldQuotes.of(Output.words(inner)), inside) : field);
         span.add(inner);
       } else if (field == null) {
-        Raised.split((Output.Words) child).forEach(span::add);
+        Output.Words words = (Output.Words) child;
+        if (words.from == Output.Words.From.FIELD) {
+          words.text = words.text.replace('\'', '’');
+        }
+        Raised.split(words).forEach(span::add);
       } else {
         quotes((Output.Words) child, span, field);
       }

@@ -44,8 +44,8 @@ final class Numbers {
     if (value.isEmpty()) {
       return Rendered.EMPTY;
     }
-    Output words = isNumeric(value) ? Output.field(formed(value, number)) : Markup.read(value);
-    return Rendered.of(renderer.wrapped(words, number.formatting()));
+    String words = isNumeric(value) ? formed(value, number) : value;
+    return Rendered.of(renderer.wrapped(Output.field(words), number.formatting()));
   }
 
   private String formed(String value, Element.Numeral number) {

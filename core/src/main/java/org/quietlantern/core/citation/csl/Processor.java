@@ -86,9 +86,13 @@ public final class Processor {
     }
   }
 
+  /** As the last key that sorts by number says. */
   private boolean countsDown() {
     return style.bibliography().sort().stream()
-        .anyMatch(key -> key.descending() && key.variable().isEmpty() && saysNumber(key));
+        .filter(this::saysNumber)
+        .reduce((key, later) -> later)
+        .filter(Style.Key::descending)
+        .isPresent();
   }
 
   private boolean saysNumber(Style.Key key) {

@@ -3,11 +3,16 @@ package org.quietlantern.core.citation.csl;
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 
 /** Letters that are raised by themselves become letters that are set raised. */
 final class Raised {
   private static final Pattern RAISED = Pattern.compile("[ª²³¹ºʰ-ʸˀˁˠ-ˤᴬ-ᵡᵸᶛ-ᶿ⁰-ⁿ℠™㆒-㆟ۥۦ]");
+
+  /** Those that Unicode does not say to be another one, raised. */
+  private static final Map<String, String> ALONE =
+      Map.of("\u02c0", "\u0294", "\u02c1", "\u0295", "\u06e5", "\u0648", "\u06e6", "\u064a");
 
   private Raised() {}
 
@@ -17,7 +22,8 @@ final class Raised {
     StringBuilder plain = new StringBuilder();
     for (int i = 0; i < words.text.length(); i++) {
       String letter = words.text.substring(i, i + 1);
-      String lowered = Normalizer.normalize(letter, Normalizer.Form.NFKC);
+      String lowered =
+          ALONE.getOrDefault(letter, Normalizer.normalize(letter, Normalizer.Form.NFKC));
       if (lowered.equals(letter) || !RAISED.matcher(letter).matches()) {
         plain.append(letter);
         continue;

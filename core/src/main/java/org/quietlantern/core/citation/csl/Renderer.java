@@ -29,6 +29,9 @@ final class Renderer {
   private boolean omitsNames;
   private int substitutes;
 
+  /** Conditions {@code disambiguate} that were met. */
+  private int tellingApart;
+
   /** Of the group or layout that is rendered. */
   private String nearestDelimiter = "";
 
@@ -65,6 +68,11 @@ final class Renderer {
   /** What a layout came to; empty for nothing. */
   Output result() {
     return result;
+  }
+
+  /** Whether the next condition {@code disambiguate} holds. */
+  boolean tellsApart() {
+    return tellingApart++ < situation.settled().conditions;
   }
 
   boolean isUsed(String variable) {
@@ -146,10 +154,12 @@ final class Renderer {
     }
     if (element instanceof Element.Group group) {
       Rendered inside = all(group.children(), group.delimiter());
+      // A group that says something counts as a variable that holds something for what is around it.
       return inside.called() && !inside.found()
           ? Rendered.EMPTY
-          : new Rendered(
-              wrapped(inside.output(), group.formatting()), inside.called(), inside.found());
+          : inside.isEmpty()
+              ? Rendered.NOTHING
+              : Rendered.of(wrapped(inside.output(), group.formatting()));
     }
     return new Conditions(this).choose((Element.Choose) element);
   }
@@ -205,7 +215,7 @@ final class Renderer {
     }
     Output words =
         name.equals("page") || name.equals("locator")
-            ? Output.field(new Numbers(this).locator(name, value))
+            ? Markup.read(new Numbers(this).locator(name, value))
             : Markup.read(value);
     return Rendered.of(wrapped(words, text.formatting()));
   }

@@ -11,8 +11,8 @@ final class Settled {
   /** How far given names are shown: 1 initials, 2 whole. */
   final Map<ItemName, Integer> given = new HashMap<>();
 
-  /** Whether the condition {@code disambiguate} holds. */
-  boolean condition;
+  /** How many of the conditions {@code disambiguate} hold, in the order in which they are met. */
+  int conditions;
 
   String yearSuffix = "";
 
@@ -20,7 +20,7 @@ final class Settled {
     Settled copy = new Settled();
     copy.names = names;
     copy.given.putAll(given);
-    copy.condition = condition;
+    copy.conditions = conditions;
     copy.yearSuffix = yearSuffix;
     return copy;
   }
