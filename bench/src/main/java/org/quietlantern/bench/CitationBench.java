@@ -114,7 +114,8 @@ public final class CitationBench {
         citations.add(new Citation(one.valueStream().map(CslJson::cite).toList(), 0));
       }
     } else {
-      citations.add(new Citation(items.stream().map(Item::id).distinct().map(Cite::of).toList(), 0));
+      citations.add(
+          new Citation(items.stream().map(Item::id).distinct().map(Cite::of).toList(), 0));
     }
     processor.setItems(items);
     return mode.startsWith("bibliography")

@@ -154,7 +154,8 @@ final class Renderer {
     }
     if (element instanceof Element.Group group) {
       Rendered inside = all(group.children(), group.delimiter());
-      // A group that says something counts as a variable that holds something for what is around it.
+      // A group that says something counts as a variable that holds something for what is around
+      // it.
       return inside.called() && !inside.found()
           ? Rendered.EMPTY
           : inside.isEmpty()
