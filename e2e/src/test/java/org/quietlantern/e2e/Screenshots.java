@@ -25,11 +25,11 @@ class Screenshots {
         Chromium chromium = new Chromium()) {
       try (Person ilse = new Person(chromium.browser(), lantern)) {
         signIn(ilse, lantern);
-        views(ilse, "");
+        views(ilse);
       }
       try (Person ilse = new Person(chromium.browser(), lantern, 1280, 800, ColorScheme.DARK)) {
         ilse.signIn("ilse");
-        views(ilse, "-night");
+        bibliography(ilse);
       }
       try (Person teodor = new Person(chromium.browser(), lantern, 1280, 800, ColorScheme.LIGHT)) {
         teodor.signIn("teodor").go("Today");
@@ -51,16 +51,11 @@ class Screenshots {
     person.signIn("ilse");
   }
 
-  private void views(Person ilse, String suffix) {
+  private void views(Person ilse) {
     sheet(ilse);
     ilse.page().getByText("Why it is here").waitFor();
-    take(ilse, "search" + suffix);
-    if (suffix.isEmpty()) {
-      strip(ilse);
-    }
-    if (!suffix.isEmpty()) {
-      return;
-    }
+    take(ilse, "search");
+    strip(ilse);
     ilse.go("Arrivals").page().getByText("What the group says").waitFor();
     take(ilse, "arrivals");
     ilse.go("Folders").link("Verge lighting").click();
@@ -86,6 +81,16 @@ class Screenshots {
     ilse.page().navigate(ilse.page().url().replaceAll("/g/.*", "/p/" + id));
     ilse.page().waitForURL(Pattern.compile(".*/p/.*"));
     take(ilse, "stable-link");
+  }
+
+  /** A folder in a style, at an entry in which something is wrong. */
+  private void bibliography(Person ilse) {
+    ilse.go("Folders").link("Bats at lit crossings").click();
+    ilse.exactly("Bibliography").click();
+    Locator entries = ilse.page().getByLabel("Entries");
+    entries.getByText("an institution").first().click();
+    ilse.page().getByText("Mend it", new Page.GetByTextOptions().setExact(true)).waitFor();
+    take(ilse, "bibliography-night");
   }
 
   /** Three ideas and two limits. */

@@ -54,6 +54,7 @@ class DemoPast {
   private final DemoTalk talk;
   private final DemoPeople people;
   private final DemoAsking asking;
+  private final DemoCiting citing;
 
   private final SinceVisit visits;
 
@@ -67,11 +68,13 @@ class DemoPast {
       DemoTalk talk,
       DemoPeople people,
       DemoAsking asking,
+      DemoCiting citing,
       SinceVisit visits) {
     this.visits = visits;
     this.talk = talk;
     this.people = people;
     this.asking = asking;
+    this.citing = citing;
     this.reading = reading;
     this.calendar = calendar;
     this.days = days;
@@ -88,6 +91,7 @@ class DemoPast {
     people.live(left);
     talk.live(left);
     asking.live(left);
+    citing.live(left);
     boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     for (Member member : groups.everybody()) {
