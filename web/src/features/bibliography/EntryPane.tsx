@@ -79,14 +79,14 @@ function Fields({
   return (
     <section aria-label="As the group reads it">
       <h3 className="small-head mt-3">As the group reads it</h3>
-      <dl>
+      <ul>
         {fields.map((field) => (
-          <div key={field.field} className="border-b border-rule-strong py-1 last:border-0">
+          <li key={field.field} className="border-b border-rule-strong py-1 last:border-0">
             <div className="grid grid-cols-[7.5rem_minmax(0,1fr)_auto] items-baseline gap-x-3">
-              <dt className="text-soft">{field.words}</dt>
-              <dd className="font-serif [overflow-wrap:anywhere]">
+              <span className="text-soft">{field.words}</span>
+              <span className="font-serif [overflow-wrap:anywhere]">
                 {field.reads || <span className="text-soft">nothing</span>}
-              </dd>
+              </span>
               {mayWrite(here) && (
                 <Act
                   aria-label={`Write the ${field.words}`}
@@ -131,9 +131,9 @@ function Fields({
                 }
               />
             )}
-          </div>
+          </li>
         ))}
-      </dl>
+      </ul>
     </section>
   );
 }

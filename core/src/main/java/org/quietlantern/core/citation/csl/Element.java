@@ -44,6 +44,23 @@ sealed interface Element {
       Formatting formatting)
       implements Element {
 
+    /** With the looks of others that these stand for; what they say themselves counts. */
+    Names like(Names others) {
+      return new Names(
+          variables,
+          said,
+          others.options,
+          others.name,
+          others.family,
+          others.given,
+          label.isPresent() ? label : others.label,
+          others.labelFirst,
+          others.etAl,
+          List.of(),
+          true,
+          Formatting.PLAIN);
+    }
+
     /** With nothing around them. */
     static Names plain(String variable, Map<String, String> options) {
       return new Names(

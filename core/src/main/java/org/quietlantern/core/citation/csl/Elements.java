@@ -28,18 +28,22 @@ final class Elements {
   /** Names of the variables that they ask for. */
   static Set<String> variables(List<Element> elements, Style style) {
     Set<String> variables = new HashSet<>();
-    for (Element element : all(elements, style)) {
-      if (element instanceof Element.Text text && text.kind().equals("variable")) {
-        variables.add(text.of());
-      } else if (element instanceof Element.Numeral number) {
-        variables.add(number.variable());
-      } else if (element instanceof Element.Date date) {
-        variables.add(date.variable());
-      } else if (element instanceof Element.Names names) {
-        variables.addAll(names.variables());
-      }
-    }
+    all(elements, style).forEach(element -> variables.addAll(ofItself(element)));
     return variables;
+  }
+
+  /** Names of the variables that an element itself asks for. */
+  static List<String> ofItself(Element element) {
+    if (element instanceof Element.Text text) {
+      return text.kind().equals("variable") ? List.of(text.of()) : List.of();
+    }
+    if (element instanceof Element.Numeral number) {
+      return List.of(number.variable());
+    }
+    if (element instanceof Element.Date date) {
+      return List.of(date.variable());
+    }
+    return element instanceof Element.Names names ? names.variables() : List.of();
   }
 
   private static List<Element> inside(Element element, Style style, Predicate<String> isNew) {

@@ -108,33 +108,11 @@ final class NamesRenderer {
   /** The first of the substitutes that has something; what it used is not shown again. */
   private Rendered substituted() {
     for (Element each : element.substitute()) {
-      Element one =
-          each instanceof Element.Names names && !names.hasName() ? likeThis(names) : each;
-      Rendered rendered = renderer.substitute(one);
+      Rendered rendered = renderer.substitute(each, element);
       if (!rendered.isEmpty()) {
-        Elements.variables(List.of(one), situation.style()).stream()
-            .filter(situation.item()::has)
-            .forEach(renderer::use);
         return new Rendered(renderer.wrapped(rendered.output(), element.formatting()), true, true);
       }
     }
     return Rendered.EMPTY;
-  }
-
-  /** With the looks of the names that it stands for. */
-  private Element likeThis(Element.Names names) {
-    return new Element.Names(
-        names.variables(),
-        names.said(),
-        element.options(),
-        element.name(),
-        element.family(),
-        element.given(),
-        names.label().isPresent() ? names.label() : element.label(),
-        element.labelFirst(),
-        element.etAl(),
-        List.of(),
-        true,
-        Formatting.PLAIN);
   }
 }

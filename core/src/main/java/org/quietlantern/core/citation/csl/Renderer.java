@@ -27,7 +27,12 @@ final class Renderer {
 
   private boolean suffixGiven;
   private boolean omitsNames;
-  private int substitutes;
+
+  /** For which names something is tried to stand; null for none. */
+  private Element.Names substituted;
+
+  /** Variables that were shown where something stands for names. */
+  private Set<String> shown = new HashSet<>();
 
   /** Conditions {@code disambiguate} that were met. */
   private int tellingApart;
@@ -87,11 +92,21 @@ final class Renderer {
     used.add(variable);
   }
 
-  /** Whatever a substitute names is not named again, in the substitute itself neither. */
-  Rendered substitute(Element element) {
-    substitutes++;
+  /**
+   * One that may stand for names. Names in it look as those do, and whatever it shows is not shown
+   * again.
+   */
+  Rendered substitute(Element element, Element.Names standsFor) {
+    Element.Names around = substituted;
+    Set<String> before = shown;
+    substituted = standsFor;
+    shown = new HashSet<>();
     Rendered rendered = render(element);
-    substitutes--;
+    if (!rendered.isEmpty()) {
+      used.addAll(shown);
+    }
+    substituted = around;
+    shown = before;
     return rendered;
   }
 
@@ -128,6 +143,14 @@ final class Renderer {
   }
 
   Rendered render(Element element) {
+    Rendered rendered = rendered(element);
+    if (substituted != null && !rendered.isEmpty()) {
+      shown.addAll(Elements.ofItself(element));
+    }
+    return rendered;
+  }
+
+  private Rendered rendered(Element element) {
     if (element instanceof Element.Text text) {
       return text(text);
     }
@@ -141,8 +164,10 @@ final class Renderer {
       return new Dates(this).render(date);
     }
     if (element instanceof Element.Names names) {
-      Rendered rendered = new NamesRenderer(this, names).render();
-      if (substitutes > 0 && !rendered.isEmpty()) {
+      boolean bare = substituted != null && !names.hasName();
+      Element.Names wanted = bare ? names.like(substituted) : names;
+      Rendered rendered = new NamesRenderer(this, wanted).render();
+      if (substituted != null && !rendered.isEmpty()) {
         names.variables().forEach(this::use);
       }
       if (firstNames == null && !rendered.isEmpty()) {

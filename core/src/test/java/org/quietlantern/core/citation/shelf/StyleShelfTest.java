@@ -67,6 +67,25 @@ class StyleShelfTest {
     assertThat(journal.style()).isEqualTo(SHELF.style("nature").orElseThrow().style());
   }
 
+  @DisplayName("The language changes words and marks of quotation")
+  @Test
+  void language() {
+    String american = cited("chicago-notes-bibliography", "en-US");
+    assertThat(american).isEqualTo("Ada Oxlade and Bo Berg, Night Walks (Ternhollow, 2025).");
+    assertThat(cited("chicago-notes-bibliography", "de-DE"))
+        .isEqualTo("Ada Oxlade und Bo Berg, Night walks (Ternhollow, 2025).");
+    Processor british = processor("harvard-cite-them-right", "en-GB");
+    british.setItems(
+        List.of(
+            new Item(
+                "1",
+                "article-journal",
+                Map.of("title", "Lamps", "container-title", "Annals"),
+                Map.of(),
+                Map.of())));
+    assertThat(british.bibliography().get(0).text().plain()).contains("‘Lamps’");
+  }
+
   @DisplayName("What is no name of a style is none, and reads no other file")
   @ParameterizedTest
   @ValueSource(
