@@ -50,45 +50,30 @@ export function InThisBrowser() {
           </Act>
         ))}
       </p>
-      <p className="mt-1">
-        <label className="flex min-h-[24px] items-center gap-2">
-          <input
-            type="checkbox"
-            checked={single}
-            onChange={() => {
-              setKeys(!single);
-              setSingle(!single);
-            }}
-          />
-          Single keys, such as 1 for keep
-        </label>
-      </p>
-      <p>
-        <label className="flex min-h-[24px] items-center gap-2">
-          <input
-            type="checkbox"
-            checked={link}
-            onChange={() => {
-              setCopiesLink(!link);
-              setLink(!link);
-            }}
-          />
-          A copied citation carries the stable link
-        </label>
-      </p>
-      <p>
-        <label className="flex min-h-[24px] items-center gap-2">
-          <input
-            type="checkbox"
-            checked={cites}
-            onChange={() => {
-              setCitesWords(!cites);
-              setCites(!cites);
-            }}
-          />
-          Words copied out of an abstract carry citation and link on the last line
-        </label>
-      </p>
+      <Tick
+        label="Single keys, such as 1 for keep"
+        on={single}
+        onTick={(on) => {
+          setKeys(on);
+          setSingle(on);
+        }}
+      />
+      <Tick
+        label="A copied citation carries the stable link"
+        on={link}
+        onTick={(on) => {
+          setCopiesLink(on);
+          setLink(on);
+        }}
+      />
+      <Tick
+        label="Words copied out of an abstract carry citation and link on the last line"
+        on={cites}
+        onTick={(on) => {
+          setCitesWords(on);
+          setCites(on);
+        }}
+      />
       <p className="mt-1">
         <label>
           Dates:{' '}
@@ -110,5 +95,24 @@ export function InThisBrowser() {
         <span className="text-soft">today is {day(here.today)}</span>
       </p>
     </section>
+  );
+}
+
+function Tick({
+  label,
+  on,
+  onTick,
+}: {
+  label: string;
+  on: boolean;
+  onTick: (on: boolean) => void;
+}) {
+  return (
+    <p className="mt-1">
+      <label className="flex min-h-[24px] items-center gap-2">
+        <input type="checkbox" checked={on} onChange={() => onTick(!on)} />
+        {label}
+      </label>
+    </p>
   );
 }
