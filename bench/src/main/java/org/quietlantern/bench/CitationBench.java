@@ -56,8 +56,12 @@ public final class CitationBench {
       CitationSpeed.measure();
       return;
     }
+    if (arguments[0].equals("--styles")) {
+      EveryStyle.measure();
+      return;
+    }
     if (arguments.length < 2 || !arguments[0].equals("--suite")) {
-      System.err.println("./lantern bench citations [--suite DIR [PATTERN]]");
+      System.err.println("./lantern bench citations [--styles | --suite DIR [PATTERN]]");
       System.exit(2);
     }
     Path suite = Path.of(arguments[1]);
@@ -103,7 +107,7 @@ public final class CitationBench {
   private static String got(Map<String, String> sections) throws StyleReader.Unreadable {
     Style style = StyleReader.read(sections.get("CSL").strip());
     List<Item> items = CslJson.items(JSON.readTree(sections.get("INPUT")));
-    Processor processor = new Processor(style, "", CitationBench::locale);
+    Processor processor = new Processor(style, "", CitationBench::locale).withEveryMark();
     String mode = sections.get("MODE").strip();
     if (sections.containsKey("CITATIONS")) {
       return session(processor, items, JSON.readTree(sections.get("CITATIONS")), mode);

@@ -150,7 +150,7 @@ final class CitationSpeed {
     }
   }
 
-  private static List<StyleInfo> infos() {
+  static List<StyleInfo> infos() {
     List<StyleInfo> styles = new ArrayList<>();
     String file =
         Arrays.stream(System.getProperty("java.class.path").split(":"))

@@ -8,9 +8,11 @@ import java.util.function.Function;
 final class Bibliography {
   private final Style style;
   private final Locale locale;
+  private final boolean tidies;
   private final Function<String, Situation> where;
 
-  Bibliography(Style style, Locale locale, Function<String, Situation> where) {
+  Bibliography(Style style, Locale locale, boolean tidies, Function<String, Situation> where) {
+    this.tidies = tidies;
     this.style = style;
     this.locale = locale;
     this.where = where;
@@ -38,7 +40,7 @@ final class Bibliography {
               ? aligned(content, layout.formatting())
               : renderer.wrapped(content, layout.formatting());
       Output whole = entry == null ? Output.span() : entry;
-      entries.add(new Processor.Entry(id, new Typeset(Finish.finished(whole, locale))));
+      entries.add(new Processor.Entry(id, new Typeset(Finish.finished(whole, locale, tidies))));
     }
     return entries;
   }

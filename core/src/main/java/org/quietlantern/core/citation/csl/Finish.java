@@ -3,6 +3,7 @@ package org.quietlantern.core.citation.csl;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** What is put right when all is rendered: quotation marks, and punctuation that meets. */
 final class Finish {
@@ -24,14 +25,21 @@ final class Finish {
           Map.entry(";:", ";"),
           Map.entry(";.", ";"));
 
+  /** A stop or a comma, and no row of dots. */
+  private static final Pattern CLOSING = Pattern.compile("[.,](?!\\.)");
+
   private final Locale locale;
 
-  private Finish(Locale locale) {
+  private final boolean tidies;
+
+  private Finish(Locale locale, boolean tidies) {
     this.locale = locale;
+    this.tidies = tidies;
   }
 
-  static Output finished(Output output, Locale locale) {
-    Finish finish = new Finish(locale);
+  /** {@code tidies}: whether blanks go that a style leaves before a stop where something lacks. */
+  static Output finished(Output output, Locale locale, boolean tidies) {
+    Finish finish = new Finish(locale, tidies);
     Output.Span root = Output.span().add(output);
     finish.quote(root, 0, null);
     List<Output.Words> words =
@@ -118,6 +126,9 @@ final class Finish {
       while (before > 0 && words.get(before).text.isEmpty()) {
         before--;
       }
+      if (tidies && next.isOfStyle() && CLOSING.matcher(next.text).lookingAt()) {
+        before = withoutBlanks(words, before);
+      }
       Output.Words last = words.get(before);
       if (last.text.isEmpty() || next.text.isEmpty()) {
         continue;
@@ -133,6 +144,22 @@ final class Finish {
         }
       }
     }
+  }
+
+  /**
+   * No blank of the style stands before a stop or a comma of the style. Answers where the words
+   * before are.
+   */
+  private static int withoutBlanks(List<Output.Words> words, int at) {
+    int before = at;
+    while (before >= 0 && words.get(before).isOfStyle()) {
+      words.get(before).text = words.get(before).text.stripTrailing();
+      if (!words.get(before).text.isEmpty()) {
+        return before;
+      }
+      before--;
+    }
+    return Math.max(0, before);
   }
 
   private static void meet(Output.Words last, Output.Words next) {

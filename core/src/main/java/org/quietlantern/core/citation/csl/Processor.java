@@ -29,6 +29,8 @@ public final class Processor {
 
   private boolean sorts;
 
+  private boolean tidies = true;
+
   /** The works in the order of the bibliography. */
   private List<String> order = List.of();
 
@@ -46,6 +48,15 @@ public final class Processor {
         style.hasBibliography() && style.saysYearSuffix(style.bibliography());
     String own = style.defaultLocale().isEmpty() ? "en-US" : style.defaultLocale();
     this.locale = Locales.of(language.isEmpty() ? own : language, shipped, style.locales());
+  }
+
+  /**
+   * Leaves the blanks and marks that a style prints around what a work lacks, <i>Annals, , 12</i>:
+   * the specification does not say that they go.
+   */
+  public Processor withEveryMark() {
+    tidies = false;
+    return this;
   }
 
   /**
@@ -168,7 +179,7 @@ public final class Processor {
     if (!style.hasBibliography()) {
       return List.of();
     }
-    return new Bibliography(style, locale, this::inBibliography).entries(order);
+    return new Bibliography(style, locale, tidies, this::inBibliography).entries(order);
   }
 
   /** Whether the style says in which order works stand. */
@@ -186,7 +197,7 @@ public final class Processor {
     List<Typeset> written = new ArrayList<>();
     for (Citation citation : citations) {
       Output output = new CitationRenderer(this, style).render(citation, positions);
-      written.add(new Typeset(Finish.finished(output, locale)));
+      written.add(new Typeset(Finish.finished(output, locale, tidies)));
     }
     return written;
   }
@@ -207,14 +218,14 @@ public final class Processor {
                 new Citation(List.of(named ? cite.withoutAuthor() : cite), 0),
                 new Positions(style));
     if (!named) {
-      return new Typeset(Finish.finished(cited, locale));
+      return new Typeset(Finish.finished(cited, locale, tidies));
     }
     // In a sentence people are joined by a word.
     Output.words(names).stream()
         .filter(Output.Words::isOfStyle)
         .forEach(words -> words.text = words.text.replace("&", locale.term("and")));
     Output.Span sentence = Output.span().add(names).add(Output.style(" ")).add(cited);
-    return new Typeset(Finish.finished(sentence, locale));
+    return new Typeset(Finish.finished(sentence, locale, tidies));
   }
 
   /** As a sentence names them where the style's citations name nobody. */

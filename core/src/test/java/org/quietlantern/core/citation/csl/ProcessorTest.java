@@ -269,6 +269,21 @@ class ProcessorTest {
     assertThat(processor.entryLayout()).isEqualTo(new EntryLayout(false, true, 1, 1));
   }
 
+  @DisplayName("Where a work lacks something, no blanks and marks of the style are left over")
+  @Test
+  void tidy() throws StyleReader.Unreadable {
+    String layout =
+        "<group suffix=\".\"><group suffix=\", \"><text variable=\"title\" suffix=\", \"/>"
+            + "</group></group>";
+    Item bare = holding("title", "T . x");
+    assertThat(cited("", "", layout, bare)).isEqualTo("T . x,.");
+    Processor every =
+        processor("", "<citation><layout>" + layout + "</layout></citation>", "").withEveryMark();
+    every.setItems(List.of(bare));
+    assertThat(every.citations(List.of(new Citation(List.of(Cite.of("one")), 0))).get(0).plain())
+        .isEqualTo("T . x, , .");
+  }
+
   @DisplayName("Looks come as runs: what a title marks within the same look is plain")
   @Test
   void runs() throws StyleReader.Unreadable {
