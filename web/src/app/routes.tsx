@@ -34,6 +34,7 @@ import { TasksPage } from '../features/tasks';
 import { DescribedPage } from '../features/text';
 import { TodayPage } from '../features/today';
 import { ComparePage, TrailPage } from '../features/trail';
+import { Broken } from './Broken';
 import { Frame } from './Frame';
 import { Lost } from './Lost';
 import { MyGroup } from './MyGroup';
@@ -60,7 +61,7 @@ export const router = createBrowserRouter([
   {
     path: '/g/:group',
     element: <Frame />,
-    errorElement: <Lost />,
+    errorElement: <Broken />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'today', element: <TodayPage /> },

@@ -15,6 +15,7 @@ import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.Passage;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
@@ -29,6 +30,7 @@ class MarginFiles {
   private final MarginNotes notes;
   private final Downloads downloads;
   private final GroupTexts texts;
+  private final Mends mends;
   private final LanternProperties properties;
   private final Json json;
 
@@ -36,10 +38,12 @@ class MarginFiles {
       MarginNotes notes,
       Downloads downloads,
       GroupTexts texts,
+      Mends mends,
       LanternProperties properties,
       Json json) {
     this.downloads = downloads;
     this.texts = texts;
+    this.mends = mends;
     this.notes = notes;
     this.properties = properties;
     this.json = json;
@@ -49,8 +53,8 @@ class MarginFiles {
   byte[] of(Member who, MarginNotes.Wanted wanted, String form) {
     List<MarginNotes.Written> all = notes.all(who, wanted);
     return switch (form) {
-      case "txt" -> TextWriter.write(document(all)).getBytes(StandardCharsets.UTF_8);
-      case "docx" -> DocxWriter.write(document(all));
+      case "txt" -> TextWriter.write(document(who, all)).getBytes(StandardCharsets.UTF_8);
+      case "docx" -> DocxWriter.write(document(who, all));
       case "jsonld" -> json.write(collection(all)).getBytes(StandardCharsets.UTF_8);
       default -> throw Refusal.unknown();
     };
@@ -84,14 +88,17 @@ class MarginFiles {
   }
 
   /** Work by work, in the order in which the newest note of each came. */
-  private static Document document(List<MarginNotes.Written> all) {
+  private Document document(Member who, List<MarginNotes.Written> all) {
+    Map<Integer, List<Mends.Mended>> mended =
+        mends.of(who, all.stream().map(note -> note.of().id()).distinct().toList());
     Map<String, List<MarginNotes.Written>> works = new LinkedHashMap<>();
     all.forEach(note -> works.computeIfAbsent(note.of().pid(), id -> new ArrayList<>()).add(note));
     List<Document.Block> blocks = new ArrayList<>();
     works.forEach(
         (id, some) -> {
           blocks.add(new Document.Heading(some.get(0).of().publication().title()));
-          blocks.add(new Document.Paragraph(PlainCitation.of(some.get(0).of().publication())));
+          blocks.add(
+              new Document.Paragraph(PlainCitation.of(Mends.read(some.get(0).of(), mended))));
           some.forEach(note -> blocks.addAll(blocks(note.note())));
         });
     return new Document("Margin notes", blocks);

@@ -74,7 +74,13 @@ public class Mends implements CommandKinds {
   /** Mends by row number of the work; those that do not count any more, too. */
   @Transactional(readOnly = true)
   public Map<Integer, List<Mended>> of(Member who, Collection<Integer> works) {
-    return mapper.mends(who.group(), works.toArray(Integer[]::new)).stream()
+    return of(who.group(), works);
+  }
+
+  /** Likewise, for what a group (row number) shows to others. */
+  @Transactional(readOnly = true)
+  public Map<Integer, List<Mended>> of(int group, Collection<Integer> works) {
+    return mapper.mends(group, works.toArray(Integer[]::new)).stream()
         .collect(
             Collectors.groupingBy(
                 MendMapper.MendRow::publication,

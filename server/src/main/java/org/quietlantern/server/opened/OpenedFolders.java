@@ -12,6 +12,7 @@ import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.feed.AtomFeed;
 import org.quietlantern.server.link.PublicPage;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Page;
@@ -31,6 +32,7 @@ class OpenedFolders {
   private final FolderLinkMapper mapper;
   private final FolderLinkAddresses addresses;
   private final Publications publications;
+  private final Mends mends;
   private final Calendar calendar;
   private final LanternProperties properties;
 
@@ -38,11 +40,13 @@ class OpenedFolders {
       FolderLinkMapper mapper,
       FolderLinkAddresses addresses,
       Publications publications,
+      Mends mends,
       Calendar calendar,
       LanternProperties properties) {
     this.mapper = mapper;
     this.addresses = addresses;
     this.publications = publications;
+    this.mends = mends;
     this.calendar = calendar;
     this.properties = properties;
   }
@@ -58,6 +62,7 @@ class OpenedFolders {
       FolderLinkMapper.Row link,
       List<FolderLinkMapper.Told> told,
       Map<Integer, StoredPublication> stored,
+      Map<Integer, List<Mends.Mended>> mended,
       Set<Integer> open,
       int next) {}
 
@@ -83,7 +88,8 @@ class OpenedFolders {
         publications.byId(Viewer.NOBODY, stored.keySet()).stream()
             .map(StoredPublication::id)
             .collect(Collectors.toSet());
-    return new Read(link, page.rows(), stored, open, page.more() ? page.last().id() : 0);
+    Map<Integer, List<Mends.Mended>> mended = mends.of(link.grp(), stored.keySet());
+    return new Read(link, page.rows(), stored, mended, open, page.more() ? page.last().id() : 0);
   }
 
   PublicPage.FolderShown page(String pid, String secret, int before) {
@@ -98,7 +104,7 @@ class OpenedFolders {
             .map(
                 stored ->
                     new PublicPage.CitationShown(
-                        PlainCitation.of(stored.publication()),
+                        PlainCitation.of(Mends.read(stored, read.mended())),
                         read.open().contains(stored.id())
                             ? List.of(properties.stableLink(stored.pid()))
                             : List.of()))
@@ -137,7 +143,7 @@ class OpenedFolders {
     StoredPublication stored = read.stored().get(told.publication());
     return new AtomFeed.Entry(
         AtomFeed.id(installation, "folder-link:" + read.link().pid() + ":" + told.publication()),
-        stored.publication(),
+        Mends.read(stored, read.mended()),
         "",
         read.open().contains(stored.id())
             ? properties.stableLink(stored.pid())

@@ -18,6 +18,7 @@ import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.web.Attachment;
@@ -37,6 +38,7 @@ public class Downloads {
   private final TextMapper mapper;
   private final GroupTexts texts;
   private final TextWorker worker;
+  private final Mends mends;
   private final LanternProperties properties;
 
   /** {@code type}: its media type. */
@@ -51,7 +53,13 @@ public class Downloads {
     }
   }
 
-  Downloads(TextMapper mapper, GroupTexts texts, TextWorker worker, LanternProperties properties) {
+  Downloads(
+      TextMapper mapper,
+      GroupTexts texts,
+      TextWorker worker,
+      Mends mends,
+      LanternProperties properties) {
+    this.mends = mends;
     this.properties = properties;
     this.worker = worker;
     this.mapper = mapper;
@@ -80,10 +88,9 @@ public class Downloads {
     StoredPublication work = texts.work(who, row);
     Download file = file(row, work.publication());
     String link = properties.stableLink(work.pid());
-    String cited = PlainCitation.of(work.publication()) + "\n" + link + "\n";
-    String ris =
-        new RisWriter()
-            .write(List.of(new RisWriter.Item(work.publication(), work.pid(), link, "")));
+    Publication read = Mends.read(work, mends.of(who, List.of(work.id())));
+    String cited = PlainCitation.of(read) + "\n" + link + "\n";
+    String ris = new RisWriter().write(List.of(new RisWriter.Item(read, work.pid(), link, "")));
     String stem = file.name().replaceFirst("\\.\\w+$", "");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {

@@ -60,6 +60,28 @@ class OpenedFoldersTest {
     assertThat(headers.header("Set-Cookie")).isEmpty();
   }
 
+  @DisplayName("C3: what the group mended is shown so, by page and feed")
+  @Test
+  void mended() {
+    keep(moths.subList(0, 1), "");
+    String title =
+        ben.get("/publications/" + moths.get(0)).ok().at("/publication/title").asString();
+    Map<String, String> mend =
+        Map.of(
+            "publication",
+            moths.get(0),
+            "field",
+            "title",
+            "was",
+            title,
+            "value",
+            "Lanterns of our own");
+    ben.put("/mends", Map.of("mends", List.of(mend))).ok();
+    JsonNode link = open();
+    assertThat(stranger.get(path(link, "address")).body()).contains("Lanterns of our own");
+    assertThat(stranger.get(path(link, "feed")).body()).contains("Lanterns of our own");
+  }
+
   @DisplayName("What is kept later stands in the feed first; who has it already gets 304")
   @Test
   void grows() {
