@@ -67,6 +67,7 @@ export function BibliographyPage() {
             <span className="text-soft">
               {' · '}
               {first.style.title}
+              {first.style.checked && ', checked'}
               {first.language && `, in ${first.language}`}
               {' · '}
               {first.sorted ? 'in the order of the style' : 'in the order of the folder'}

@@ -21,7 +21,7 @@ const bibliography = {
   folder: 'f1',
   name: 'Moths',
   may: 'edit',
-  style: { name: 'apa', title: 'APA Style 7th edition', format: 'author-date' },
+  style: { name: 'apa', title: 'APA Style 7th edition', format: 'author-date', checked: false },
   ownStyle: false,
   language: '',
   byHand: false,

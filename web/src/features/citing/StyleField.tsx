@@ -104,6 +104,7 @@ export function StyleField({
             <span className="text-soft">
               {style.format && ` · ${style.format}`}
               {style.name === groups?.name && ' · the group’s'}
+              {style.checked && ' · checked'}
             </span>
           </li>
         ))}

@@ -10,8 +10,8 @@ afterEach(() => {
   localStorage.clear();
 });
 
-const APA = { name: 'apa', title: 'APA Style 7th edition', format: 'author-date' };
-const ECOLOGY = { name: 'ecology', title: 'Ecology', format: 'author-date' };
+const APA = { name: 'apa', title: 'APA Style 7th edition', format: 'author-date', checked: false };
+const ECOLOGY = { name: 'ecology', title: 'Ecology', format: 'author-date', checked: false };
 const run = (text: string, ...looks: string[]) => ({ text, looks });
 const line = (...runs: { text: string; looks: string[] }[]) => [{ display: 'line', runs }];
 

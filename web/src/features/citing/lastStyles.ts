@@ -19,7 +19,8 @@ function isStyle(one: unknown): one is Style {
   return (
     typeof one === 'object' &&
     one !== null &&
-    ['name', 'title', 'format'].every((part) => typeof (one as never)[part] === 'string')
+    ['name', 'title', 'format'].every((part) => typeof (one as never)[part] === 'string') &&
+    typeof (one as never)['checked'] === 'boolean'
   );
 }
 

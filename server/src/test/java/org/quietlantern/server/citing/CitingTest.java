@@ -38,6 +38,9 @@ class CitingTest {
     assertThat(apa.get("name").asString()).isEqualTo("apa");
     assertThat(apa.get("title").asString()).contains("7th edition");
     assertThat(apa.get("format").asString()).isEqualTo("author-date");
+    assertThat(apa.get("checked").asBoolean()).isFalse();
+    JsonNode ieee = client.get("/styles?typed=ieee").ok().get("styles").get(0);
+    assertThat(ieee.get("checked").asBoolean()).isTrue();
     assertThat(client.get("/styles?typed=zzzz").ok().get("count").asInt()).isZero();
     JsonNode choices = client.get("/citing").ok();
     assertThat(choices.get("style").get("name").asString()).isEqualTo("apa");
