@@ -144,7 +144,7 @@ export function ResultBar({
         <Act
           disabled={stale || count === 0 || count > MOST_ENTRIES}
           onClick={withStep((q) =>
-            window.location.assign(`/api/groups/${here.id}/q/${q}/bibliography.docx`),
+            window.location.assign(`/api/groups/${here.id}/q/${q}/bibliography/docx`),
           )}
         >
           Bibliography

@@ -173,7 +173,7 @@ class SearchController {
   }
 
   /** All that a settled search finds, as a bibliography in the group's style (ISO/IEC 29500). */
-  @GetMapping(value = "/q/{q}/bibliography.docx", produces = DOCX)
+  @GetMapping(value = "/q/{q}/bibliography/docx", produces = DOCX)
   ResponseEntity<byte[]> bibliography(Member me, @PathVariable String q) {
     return Attachment.of(
         "search-" + q + ".docx", BibliographyDocx.write(files.bibliography(me, q)));
