@@ -96,8 +96,12 @@ export function BibliographyPage() {
         )}
       </div>
       <div id="list" tabIndex={-1} className="min-h-0 outline-none">
-        {count === 0 ? (
-          <p className="p-6 text-soft">Nothing is kept here yet.</p>
+        {count === 0 || first.entries.length === 0 ? (
+          <p className="p-6 text-soft">
+            {count === 0
+              ? 'Nothing is kept here yet.'
+              : 'This style has notes alone, and no bibliography. Choose another one, or cite the works one by one.'}
+          </p>
         ) : (
           <Entries
             folder={id}

@@ -112,7 +112,7 @@ public class Bibliographies {
         read.whole().sorted(),
         Citing.missing(read.how().choice()),
         read.whole().layout(),
-        all.size(),
+        read.works().ids().size(),
         checked.size(),
         (int) open(read, checked).filter(one -> !one.faults().isEmpty()).count(),
         (int) certain(read, checked).count(),

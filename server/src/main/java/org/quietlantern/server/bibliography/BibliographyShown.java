@@ -13,7 +13,7 @@ import org.quietlantern.server.platform.Nullable;
  * @param byHand whether it stands in the folder's order by hand
  * @param sorted whether the style says in which order works stand; else they stand as in the folder
  * @param missing what the style uses that is not done here, in words; none for most
- * @param count of all entries
+ * @param count of all works; a style without a bibliography has no entries for them
  * @param comparedCount how many were compared with the works themselves
  * @param faulty how many have something that may be wrong
  * @param certain how many mends are right without looking

@@ -37,6 +37,13 @@ public class Citing {
   private static final int MOST = 500;
 
   private static final int LONGEST = 500;
+
+  /** What styles print of sorts of works, as it was found out. */
+  private static final Cache<Printed, StylePrints> PRINTS =
+      Caffeine.newBuilder().maximumSize(1_000).build();
+
+  private record Printed(String style, String type) {}
+
   private final Publications publications;
   private final Mends mends;
 
@@ -199,11 +206,6 @@ public class Citing {
         printed ->
             StylePrints.of(ShippedStyles.SHELF.processor(shelved(printed.style()), ""), type));
   }
-
-  private record Printed(String style, String type) {}
-
-  private static final Cache<Printed, StylePrints> PRINTS =
-      Caffeine.newBuilder().maximumSize(1_000).build();
 
   /** What a style uses that is not done here, in words. */
   public static List<String> missing(StyleChoice choice) {

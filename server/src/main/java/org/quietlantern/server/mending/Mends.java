@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -224,7 +225,10 @@ public class Mends implements CommandKinds {
   }
 
   private String back(Member who, UUID command, Before before) {
-    for (Field field : before.fields()) {
+    // The last first: one act may have mended a field twice.
+    List<Field> fields = new ArrayList<>(before.fields());
+    Collections.reverse(fields);
+    for (Field field : fields) {
       mapper.remove(who.group(), field.publication(), field.field());
       field.kept().forEach(kept -> mapper.put(who.group(), kept));
     }

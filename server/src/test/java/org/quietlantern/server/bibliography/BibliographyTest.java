@@ -69,6 +69,27 @@ class BibliographyTest {
     assertThat(client.get(path).ok()).isEqualTo(first);
   }
 
+  @DisplayName("A style that has notes alone has no entries, and says how many works there are")
+  @Test
+  void notesAlone() {
+    JsonNode notes = client.get(path + "?style=chicago-notes").ok();
+    assertThat(notes.get("entries")).isEmpty();
+    assertThat(notes.get("count").asInt()).isEqualTo(5);
+    assertThat(client.get(path + "/text?style=chicago-notes").status()).isEqualTo(200);
+  }
+
+  @DisplayName("A field that is mended twice in one act is as it was after its undo")
+  @Test
+  void twiceInOne() {
+    Map<String, String> first = wanted(0, "title", title(0), "One");
+    Map<String, String> second = wanted(0, "title", title(0), "Two");
+    UUID act = UUID.randomUUID();
+    client.write("PUT", "/mends", mends(first, second), act).ok();
+    assertThat(plain(entry(0))).contains("Two");
+    client.post("/actions/" + act + "/undo", Map.of()).ok();
+    assertThat(plain(entry(0))).doesNotContain("Two").doesNotContain("One. ");
+  }
+
   @DisplayName("By hand it stands as the folder does, and says so in the file")
   @Test
   void byHand() {

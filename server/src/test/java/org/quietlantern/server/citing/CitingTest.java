@@ -2,9 +2,12 @@ package org.quietlantern.server.citing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
@@ -79,6 +82,19 @@ class CitingTest {
     JsonNode parts = cited.get("entries").get(0).get("parts");
     assertThat(parts.get(0).get("display").asString()).isEqualTo("left-margin");
     assertThat(text(cited.get("inText"))).startsWith("[1]");
+  }
+
+  @DisplayName("What a search found is a bibliography, each work once")
+  @Test
+  void searched() throws IOException {
+    Map<String, Object> asked = Map.of("asked", Map.of("text", "moth"), "order", "relevance");
+    String q = client.post("/steps", asked).ok().get("q").asString();
+    byte[] file = client.getBytes("/q/" + q + "/bibliography/docx");
+    try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(file))) {
+      assertThat(document.getParagraphs())
+          .filteredOn(one -> "Bibliography".equals(one.getStyle()))
+          .hasSize(found.size());
+    }
   }
 
   @DisplayName("A style or a language that does not ship, no work, too many: a sentence")
