@@ -283,7 +283,10 @@ final class Views {
     ilse.exactly("Pages, and words around it").click();
     settle(ilse);
     accessible(ilse);
-    ilse.page().getByRole(AriaRole.COMBOBOX).first().click();
+    ilse.page()
+        .getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Citation style"))
+        .click();
     ilse.page().keyboard().type("eco");
     settle(ilse);
     accessible(ilse);
