@@ -9,9 +9,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.ThreadLocalRandom;
 
 /** Runs other programs, the checkout's own script among them. */
 final class Script {
+  private static final int FIRST_PORT = 20_000;
+  private static final int PORTS = 10_000;
+
   static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
   private Script() {}
@@ -75,11 +79,19 @@ final class Script {
     }
   }
 
+  /**
+   * A port that nothing listens at. Those that a system gives to outgoing connections are above
+   * these: one of them would be free now, and taken when it is used again.
+   */
   static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException none) {
-      throw new UncheckedIOException(none);
+    for (int tries = 0; tries < PORTS; tries++) {
+      int port = FIRST_PORT + ThreadLocalRandom.current().nextInt(PORTS);
+      try (ServerSocket socket = new ServerSocket(port)) {
+        return socket.getLocalPort();
+      } catch (IOException taken) {
+        // The next one.
+      }
     }
+    throw new IllegalStateException("no port is free");
   }
 }
