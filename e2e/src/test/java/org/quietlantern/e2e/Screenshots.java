@@ -62,7 +62,8 @@ class Screenshots {
     ilse.page().getByLabel("Publications kept").waitFor();
     take(ilse, "folder");
     ilse.page().getByLabel("Publications kept").getByRole(AriaRole.LINK).first().click();
-    ilse.page().getByText("Citation", new Page.GetByTextOptions().setExact(true)).first().waitFor();
+    ilse.page().getByLabel("Citation", new Page.GetByLabelOptions().setExact(true)).waitFor();
+    ilse.page().waitForURL(Pattern.compile(".*/p/.*"));
     String id = ilse.path().replaceAll(".*/p/", "");
     take(ilse, "publication");
     ilse.go("Today");
