@@ -87,7 +87,7 @@ class Screenshots {
   /** A folder in a style, at an entry in which something is wrong. */
   private void bibliography(Person ilse) {
     ilse.go("Folders").link("Bats at lit crossings").click();
-    ilse.exactly("Bibliography").click();
+    ilse.link("Bibliography").click();
     Locator entries = ilse.page().getByLabel("Entries");
     entries.getByText("an institution").first().click();
     ilse.page().getByText("Mend it", new Page.GetByTextOptions().setExact(true)).waitFor();
