@@ -13,7 +13,6 @@ type Props = {
   onReason: (reason: string) => void;
   onMark: (word: MarkWord) => void;
   onLink: () => void;
-  onCite: () => void;
 };
 
 /** An arrival: what can be said of it, why it is here, and what everybody said. */
@@ -23,11 +22,7 @@ export function ArrivalLeaf(props: Props) {
   const out = usePutOut(group.id);
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
-    <Leaf
-      leaf={{ ...leaf, said: [] }}
-      onCite={props.onCite}
-      acts={mayWrite(group) ? <Marks {...props} /> : null}
-    >
+    <Leaf leaf={{ ...leaf, said: [] }} acts={mayWrite(group) ? <Marks {...props} /> : null}>
       <h3 className="small-head mt-3">Why it is here</h3>
       <p>
         {alertName}:{' '}

@@ -13,7 +13,6 @@ import {
   usePlace,
   Waiting,
 } from '../../ui';
-import { copiedOf, useCopyCited } from '../citing';
 import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { AskAct, asSeen } from '../questions';
@@ -44,7 +43,6 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
   const [focusOn, setFocusOn] = useState(0);
   const mark = useMark(here.id);
   const copy = useCopyLink();
-  const copyCited = useCopyCited();
   const { arrivals, folder, round } = view;
   const left = arrivals.filter((arrival) => !arrival.hereSince && !isLit(arrival, me)).length;
   const wanted = params.get('p');
@@ -77,10 +75,8 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
     reached: () => true,
     onMark: say,
   });
-  const cite = () => leaf.data && copyCited('the citation', copiedOf(leaf.data));
   useKeys({
     l: () => leaf.data && copy(leaf.data.stableLink),
-    c: cite,
     n: () => document.getElementById('reason')?.focus(),
     j: () => next(1),
     k: () => next(-1),
@@ -152,7 +148,6 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
               reason={reason}
               onReason={setReason}
               onMark={say}
-              onCite={cite}
               onLink={() => leaf.data && copy(leaf.data.stableLink)}
             />
           )

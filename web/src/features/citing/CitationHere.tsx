@@ -1,13 +1,17 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
-import { Act } from '../../ui';
+import { Act, useKeys } from '../../ui';
 import { CiteDialog } from './CiteDialog';
 import { CitedEntry } from './Cited';
+import { copiedOf, useCopyCited } from './useCopyCited';
 
 /** A work as the group cites it, to be copied, and the way to other styles. */
-export function CitationHere({ leaf, onCopy }: { leaf: Schema['Leaf']; onCopy: () => void }) {
+export function CitationHere({ leaf }: { leaf: Schema['Leaf'] }) {
   const [asked, setAsked] = useState(false);
+  const copy = useCopyCited();
   const { cited } = leaf;
+  const copyIt = () => copy('the citation', copiedOf(leaf));
+  useKeys({ c: copyIt });
   return (
     <section aria-label="Citation" className="mt-3 max-w-[75ch]">
       <h3 className="small-head">
@@ -20,7 +24,7 @@ export function CitationHere({ leaf, onCopy }: { leaf: Schema['Leaf']; onCopy: (
         <p className="text-soft">The style has notes alone, and no bibliography.</p>
       )}
       <p className="flex flex-wrap gap-x-4">
-        <Act hint="c" onClick={onCopy}>
+        <Act hint="c" onClick={copyIt}>
           Copy it
         </Act>
         <Act onClick={() => setAsked(true)}>In a text, or in another style</Act>

@@ -4,4 +4,4 @@ export { CiteDialog } from './CiteDialog';
 export { LanguageField } from './LanguageField';
 export { StyleField } from './StyleField';
 export { useCitingChoices } from './api';
-export { copiedOf, useCopyCited } from './useCopyCited';
+export { useCopyCited } from './useCopyCited';

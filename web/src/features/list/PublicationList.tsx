@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
-import { CiteDialog, copiedOf, useCopyCited } from '../citing';
+import { CiteDialog } from '../citing';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -62,7 +62,6 @@ export function PublicationList({
   const id = ids[chosen] ?? '';
   const leaf = useLeaf(here.id, id, strategy).data;
   const copy = useCopyLink();
-  const copyCited = useCopyCited();
   const [citing, setCiting] = useState<string[] | null>(null);
   const [peeking, setPeeking] = useState(false);
   const show = (which: string | undefined) =>
@@ -90,11 +89,9 @@ export function PublicationList({
     onAhead?.();
   });
   const link = () => leaf && copy(leaf.stableLink);
-  const cite = () => leaf && copyCited('the citation', copiedOf(leaf));
   const peek = () => setPeeking((now) => !now);
   useKeys({
     l: () => link(),
-    c: () => cite(),
     j: () => next(1),
     k: () => next(-1),
     p: peek,
@@ -164,7 +161,6 @@ export function PublicationList({
               {leaf && (
                 <Leaf
                   leaf={leaf}
-                  onCite={cite}
                   lineNumber={(line) => (strategy?.lines.findIndex((l) => l.id === line) ?? -1) + 1}
                   acts={
                     <>

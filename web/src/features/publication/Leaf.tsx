@@ -20,15 +20,12 @@ export function Leaf({
   leaf,
   acts,
   lineNumber,
-  onCite,
   children,
 }: {
   leaf: Schema['Leaf'];
   acts: ReactNode;
   /** Where the lines of the search stand on its sheet. */
   lineNumber?: (line: string) => number;
-  /** Copies the citation. */
-  onCite: () => void;
   children?: ReactNode;
 }) {
   const here = useHere();
@@ -61,7 +58,7 @@ export function Leaf({
       ) : (
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
-      <CitationHere key={`citation of ${publication.id}`} leaf={leaf} onCopy={onCite} />
+      <CitationHere key={`citation of ${publication.id}`} leaf={leaf} />
       {children}
       {!here.me.onlyFolders && (
         <>

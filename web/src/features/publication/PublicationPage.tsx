@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
-import { copiedOf, useCopyCited } from '../citing';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
@@ -20,7 +19,6 @@ export function PublicationPage() {
   const outside = here.me.onlyFolders;
   const leaf = useLeaf(here.id, id, null);
   const copy = useCopyLink();
-  const copyCited = useCopyCited();
   const [keeping, setKeeping] = useState(false);
   const step = (useLocation().state as { step?: string } | null)?.step;
   const { mutate: open } = useOpening(here.id);
@@ -40,8 +38,7 @@ export function PublicationPage() {
   };
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
-  const cite = () => leaf.data && copyCited('the citation', copiedOf(leaf.data));
-  useKeys({ l: link, c: cite, n: () => writes && setKeeping(true) });
+  useKeys({ l: link, n: () => writes && setKeeping(true) });
   if (leaf.error) return <Failed error={leaf.error} />;
   if (!leaf.data) {
     return (
@@ -59,7 +56,6 @@ export function PublicationPage() {
       <div className="max-w-[52rem]">
         <Leaf
           leaf={leaf.data}
-          onCite={cite}
           acts={
             <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
               {mayWrite(here) &&

@@ -8,17 +8,13 @@ import de.undercouch.citeproc.csl.CSLName;
 import de.undercouch.citeproc.csl.CSLNameBuilder;
 import de.undercouch.citeproc.csl.CSLType;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
-import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.stream.IntStream;
 import org.quietlantern.core.citation.csl.Citation;
@@ -151,27 +147,16 @@ final class CitationSpeed {
   }
 
   static List<StyleInfo> infos() {
-    List<StyleInfo> styles = new ArrayList<>();
     String file =
         Arrays.stream(System.getProperty("java.class.path").split(":"))
             .filter(one -> one.matches(".*/styles-[\\d.]+jar"))
             .findFirst()
             .orElseThrow();
     try (JarFile jar = new JarFile(file)) {
-      for (Enumeration<JarEntry> all = jar.entries(); all.hasMoreElements(); ) {
-        JarEntry one = all.nextElement();
-        if (one.getName().endsWith(".csl")) {
-          String name = one.getName().replaceFirst(".*/", "").replace(".csl", "");
-          try (InputStreamReader text =
-              new InputStreamReader(jar.getInputStream(one), StandardCharsets.UTF_8)) {
-            StyleInfoReader.read(name, text).ifPresent(styles::add);
-          }
-        }
-      }
+      return StyleInfoReader.all(jar);
     } catch (IOException broken) {
       throw new UncheckedIOException(broken);
     }
-    return styles;
   }
 
   private static long time(Runnable work) {

@@ -84,8 +84,7 @@ public final class CitedItem {
     texts.put("ISSN", host.issn());
     texts.put("volume", host.volume());
     texts.put("issue", host.issue());
-    boolean one = host.lastPage().isEmpty() || host.lastPage().equals(host.firstPage());
-    texts.put("page", one ? host.firstPage() : host.firstPage() + "-" + host.lastPage());
+    texts.put("page", host.pages("-"));
     // Where a preprint lies publishes it, and is no journal around it.
     if (isPreprint(publication)) {
       texts.put("publisher", publication.where());
@@ -93,7 +92,8 @@ public final class CitedItem {
     }
   }
 
-  private static boolean isPreprint(Publication publication) {
+  /** Whether it is cited as a preprint: by its kind, or as nothing later is known. */
+  public static boolean isPreprint(Publication publication) {
     return publication.kind() == Kind.PREPRINT || publication.version() == VersionKind.PREPRINT;
   }
 

@@ -41,14 +41,9 @@ public final class PlainCitation {
       return publication.publisher();
     }
     String volume = host.volume() + (host.issue().isEmpty() ? "" : "(" + host.issue() + ")");
-    return List.of(host.title() + (volume.isEmpty() ? "" : " " + volume), pages(host)).stream()
+    return List.of(host.title() + (volume.isEmpty() ? "" : " " + volume), host.pages("–")).stream()
         .filter(part -> !part.isEmpty())
         .collect(Collectors.joining(", "));
-  }
-
-  private static String pages(Host host) {
-    boolean one = host.lastPage().isEmpty() || host.lastPage().equals(host.firstPage());
-    return one ? host.firstPage() : host.firstPage() + "–" + host.lastPage();
   }
 
   private static String ended(String sentence) {

@@ -5,6 +5,13 @@ public record Host(
     String title, String issn, String volume, String issue, String firstPage, String lastPage) {
   public static final Host NONE = new Host("", "", "", "", "", "");
 
+  /** First and last page with a sign between them; one page alone. */
+  public String pages(String between) {
+    return lastPage.isEmpty() || lastPage.equals(firstPage)
+        ? firstPage
+        : firstPage + between + lastPage;
+  }
+
   public boolean isKnown() {
     return !title.isEmpty();
   }

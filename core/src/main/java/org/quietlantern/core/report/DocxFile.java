@@ -6,7 +6,6 @@ import java.io.UncheckedIOException;
 import java.math.BigInteger;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.apache.poi.xwpf.usermodel.XWPFHyperlinkRun;
 import org.apache.poi.xwpf.usermodel.XWPFParagraph;
@@ -14,6 +13,7 @@ import org.apache.poi.xwpf.usermodel.XWPFRun;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageMar;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageSz;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
+import org.quietlantern.core.link.Addresses;
 
 /**
  * A file of ours as DOCX (ISO/IEC 29500, Office Open XML, transitional) on pages of A4 (ISO 216),
@@ -27,12 +27,6 @@ public final class DocxFile {
   private static final int PAGE_HEIGHT = 16_838;
   private static final int MARGIN = 1_418;
   static final int TEXT_WIDTH = PAGE_WIDTH - 2 * MARGIN;
-
-  /** Addresses, and DOIs (ISO 26324), which are links, too. */
-  private static final Pattern ADDRESS =
-      Pattern.compile("https?://\\S*[^\\s.,;:)]|\\b10\\.\\d{4,9}/\\S*[^\\s.,;:)]");
-
-  private static final String RESOLVER = "https://doi.org/";
   private static final String LINK_COLOUR = "0B5394";
 
   private DocxFile() {}
@@ -71,11 +65,12 @@ public final class DocxFile {
 
   /** Adds words to a paragraph; {@code look} is told each run of them. */
   public static void words(XWPFParagraph paragraph, String text, Consumer<XWPFRun> look) {
-    Matcher address = addresses(text);
+    Matcher address = Addresses.in(text);
     int done = 0;
     while (address.find()) {
       run(paragraph, text.substring(done, address.start()), look);
-      XWPFHyperlinkRun link = paragraph.createHyperlinkRun(clean(linkOf(address.group())));
+      XWPFHyperlinkRun link =
+          paragraph.createHyperlinkRun(clean(Addresses.leadsTo(address.group())));
       link.setColor(LINK_COLOUR);
       link.setText(clean(address.group()));
       look.accept(link);
@@ -92,16 +87,6 @@ public final class DocxFile {
     XWPFRun run = paragraph.createRun();
     run.setText(clean(text));
     look.accept(run);
-  }
-
-  /** Where an address or a DOI leads. */
-  public static String linkOf(String address) {
-    return address.startsWith("10.") ? RESOLVER + address : address;
-  }
-
-  /** The next address or DOI in words. */
-  public static Matcher addresses(String words) {
-    return ADDRESS.matcher(words);
   }
 
   /** Signs that XML 1.0 cannot hold are left out. */

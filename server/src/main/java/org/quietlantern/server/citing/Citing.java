@@ -6,7 +6,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.quietlantern.core.citation.CitedItem;
 import org.quietlantern.core.citation.check.StylePrints;
 import org.quietlantern.core.citation.csl.Citation;
@@ -172,9 +171,7 @@ public class Citing {
         CitedPart.of(inText),
         CitedPart.of(processor.narrative(cites.get(0))),
         BibliographyHtml.fragment(file),
-        entries.stream()
-            .map(entry -> BibliographyText.entry(entry.text().blocks()))
-            .collect(Collectors.joining("\n")));
+        BibliographyText.entries(file));
   }
 
   /** Works as a bibliography in the group's style. */

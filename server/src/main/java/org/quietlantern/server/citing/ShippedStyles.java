@@ -1,18 +1,14 @@
 package org.quietlantern.server.citing;
 
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.net.JarURLConnection;
 import java.net.URL;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -36,26 +32,17 @@ final class ShippedStyles {
     private static final StyleFinder FINDER = new StyleFinder(read());
 
     private static List<StyleInfo> read() {
-      List<StyleInfo> styles = new ArrayList<>();
-      JarFile jar = jarOf("/apa.csl");
-      for (JarEntry one : entries(jar)) {
-        if (one.getName().endsWith(".csl")) {
-          String name = one.getName().replaceFirst(".*/", "").replace(".csl", "");
-          try (InputStreamReader text =
-              new InputStreamReader(jar.getInputStream(one), StandardCharsets.UTF_8)) {
-            StyleInfoReader.read(name, text).ifPresent(styles::add);
-          } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
-          }
-        }
+      try {
+        return StyleInfoReader.all(jarOf("/apa.csl"));
+      } catch (IOException broken) {
+        throw new UncheckedIOException(broken);
       }
-      return styles;
     }
   }
 
   private static final class Languages {
     private static final List<LanguageShown> ALL =
-        entries(jarOf("/locales-en-US.xml")).stream()
+        Collections.list(jarOf("/locales-en-US.xml").entries()).stream()
             .map(entry -> LOCALE.matcher(entry.getName()))
             .filter(Matcher::matches)
             .map(file -> language(file.group(1)))
@@ -74,14 +61,6 @@ final class ShippedStyles {
 
   static List<LanguageShown> languages() {
     return Languages.ALL;
-  }
-
-  private static List<JarEntry> entries(JarFile jar) {
-    List<JarEntry> entries = new ArrayList<>();
-    for (Enumeration<JarEntry> all = jar.entries(); all.hasMoreElements(); ) {
-      entries.add(all.nextElement());
-    }
-    return entries;
   }
 
   /** The archive that holds a file; it stays open with the class loader. */

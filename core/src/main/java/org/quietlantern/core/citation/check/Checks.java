@@ -8,13 +8,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.quietlantern.core.citation.CitedItem;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Fold;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.VersionKind;
 import org.quietlantern.core.text.HtmlSigns;
 
 /** Looks at a work before it is cited (rule C2). */
@@ -89,8 +89,7 @@ public final class Checks {
     if (work.relations().isRetracted()) {
       faults.add(Fault.of(Fault.Kind.RETRACTED, "It was retracted; say so, or cite another."));
     }
-    boolean preprint = work.kind() == Kind.PREPRINT || work.version() == VersionKind.PREPRINT;
-    if (preprint && !work.relations().versionOf().isEmpty()) {
+    if (CitedItem.isPreprint(work) && !work.relations().versionOf().isEmpty()) {
       faults.add(
           Fault.of(
               Fault.Kind.PREPRINT,

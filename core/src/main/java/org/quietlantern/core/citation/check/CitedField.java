@@ -53,15 +53,9 @@ public enum CitedField {
       case YEAR -> work.issued().map(PartialDate::toString).orElse("");
       case VOLUME -> host.volume();
       case ISSUE -> host.issue();
-      case PAGES -> pages(host);
+      case PAGES -> host.pages("–");
       case DOI -> work.doi();
     };
-  }
-
-  private static String pages(Host host) {
-    return host.lastPage().isEmpty() || host.lastPage().equals(host.firstPage())
-        ? host.firstPage()
-        : host.firstPage() + "–" + host.lastPage();
   }
 
   /** Why a text cannot stand here, as a sentence; empty where it can. */

@@ -19,7 +19,12 @@ public record Block(Display display, List<Run> runs) {
     /** Beside what stands in the margin. */
     RIGHT_INLINE,
     /** On lines of its own, indented. */
-    INDENT
+    INDENT;
+
+    /** Whether a line begins with it. */
+    public boolean beginsLine() {
+      return this == BLOCK || this == INDENT;
+    }
   }
 
   /** Without looks. */

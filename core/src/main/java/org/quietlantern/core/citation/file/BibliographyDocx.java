@@ -1,7 +1,6 @@
 package org.quietlantern.core.citation.file;
 
 import java.math.BigInteger;
-import java.util.List;
 import java.util.Locale;
 import org.apache.poi.xwpf.usermodel.UnderlinePatterns;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
@@ -45,7 +44,7 @@ public final class BibliographyDocx {
     } else if (part instanceof BibliographyFile.Annotation annotation) {
       paragraph(DocxStyles.ANNOTATION, annotation.text());
     } else {
-      entry(((BibliographyFile.Entry) part).blocks());
+      entry((BibliographyFile.Entry) part);
     }
   }
 
@@ -56,11 +55,10 @@ public final class BibliographyDocx {
     return paragraph;
   }
 
-  private void entry(List<Block> blocks) {
+  private void entry(BibliographyFile.Entry entry) {
     XWPFParagraph paragraph = file.createParagraph();
     paragraph.setStyle(DocxStyles.ENTRY);
-    boolean numbered =
-        blocks.stream().anyMatch(block -> block.display() == Block.Display.LEFT_MARGIN);
+    boolean numbered = entry.isNumbered();
     if (numbered || layout.hangingIndent()) {
       paragraph.setIndentationLeft(DocxFile.HANGING);
       paragraph.setIndentationHanging(DocxFile.HANGING);
@@ -73,10 +71,8 @@ public final class BibliographyDocx {
     paragraph.setSpacingAfter(ONE_LINE * layout.entrySpacing());
     paragraph.setSpacingBetween(layout.lineSpacing());
     boolean first = true;
-    for (Block block : blocks) {
-      boolean own =
-          block.display() == Block.Display.BLOCK || block.display() == Block.Display.INDENT;
-      if (own && !first) {
+    for (Block block : entry.blocks()) {
+      if (block.display().beginsLine() && !first) {
         paragraph.createRun().addBreak();
       }
       for (Run run : block.runs()) {

@@ -26,6 +26,11 @@ public record BibliographyFile(String title, String stated, EntryLayout layout, 
     public Entry {
       blocks = List.copyOf(blocks);
     }
+
+    /** Whether something stands in the margin beside it. */
+    boolean isNumbered() {
+      return blocks.stream().anyMatch(block -> block.display() == Block.Display.LEFT_MARGIN);
+    }
   }
 
   /** A paragraph that is said of the work above. */

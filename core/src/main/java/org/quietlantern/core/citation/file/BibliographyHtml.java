@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
 import org.quietlantern.core.citation.csl.Run;
-import org.quietlantern.core.report.DocxFile;
+import org.quietlantern.core.link.Addresses;
 
 /**
  * A bibliography as HTML whose indents a word processor keeps when it is pasted: margin and indent
@@ -52,13 +52,6 @@ public final class BibliographyHtml {
     return writer.html.toString();
   }
 
-  /** Words of a citation in a text, with their looks. */
-  public static String words(List<Block> blocks) {
-    StringBuilder html = new StringBuilder();
-    blocks.forEach(block -> runs(block.runs(), html));
-    return html.toString();
-  }
-
   private static double margin(BibliographyFile file) {
     int longest =
         file.parts().stream()
@@ -78,20 +71,17 @@ public final class BibliographyHtml {
       paragraph(HANGING, 0);
       html.append(escaped(annotation.text())).append("</p>\n");
     } else {
-      entry(((BibliographyFile.Entry) part).blocks());
+      entry((BibliographyFile.Entry) part);
     }
   }
 
-  private void entry(List<Block> blocks) {
-    boolean numbered =
-        blocks.stream().anyMatch(block -> block.display() == Block.Display.LEFT_MARGIN);
+  private void entry(BibliographyFile.Entry entry) {
+    boolean numbered = entry.isNumbered();
     double hangs = numbered ? margin : layout.hangingIndent() ? HANGING : 0;
     paragraph(hangs, -hangs);
     boolean first = true;
-    for (Block block : blocks) {
-      boolean own =
-          block.display() == Block.Display.BLOCK || block.display() == Block.Display.INDENT;
-      html.append(own && !first ? "<br>" : "");
+    for (Block block : entry.blocks()) {
+      html.append(block.display().beginsLine() && !first ? "<br>" : "");
       runs(block.runs(), html);
       html.append(
           block.display() == Block.Display.LEFT_MARGIN
@@ -140,14 +130,14 @@ public final class BibliographyHtml {
   }
 
   private static String linked(String text) {
-    Matcher address = DocxFile.addresses(text);
+    Matcher address = Addresses.in(text);
     StringBuilder html = new StringBuilder();
     int done = 0;
     while (address.find()) {
       String one = escaped(address.group());
       html.append(escaped(text.substring(done, address.start())));
       html.append("<a href=\"")
-          .append(escaped(DocxFile.linkOf(address.group())))
+          .append(escaped(Addresses.leadsTo(address.group())))
           .append("\">")
           .append(one)
           .append("</a>");

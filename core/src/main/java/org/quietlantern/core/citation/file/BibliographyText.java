@@ -36,7 +36,7 @@ public final class BibliographyText {
   }
 
   /** One entry, without a line's end. */
-  public static String entry(List<Block> blocks) {
+  private static String entry(List<Block> blocks) {
     StringBuilder text = new StringBuilder();
     for (Block block : blocks) {
       switch (block.display()) {

@@ -1,9 +1,15 @@
 package org.quietlantern.core.citation.shelf;
 
+import java.io.IOException;
+import java.io.InputStreamReader;
 import java.io.Reader;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.jar.JarEntry;
+import java.util.jar.JarFile;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
@@ -11,6 +17,7 @@ import org.quietlantern.core.exchange.Xml;
 
 /** Reads what a style says of itself, and no further. */
 public final class StyleInfoReader {
+  private static final String ENDING = ".csl";
   private static final String PARENT = "independent-parent";
 
   private String title = "";
@@ -22,6 +29,21 @@ public final class StyleInfoReader {
   private final List<String> issns = new ArrayList<>();
 
   private StyleInfoReader() {}
+
+  /** All styles in an archive of style files. */
+  public static List<StyleInfo> all(JarFile archive) throws IOException {
+    List<StyleInfo> styles = new ArrayList<>();
+    for (JarEntry one : Collections.list(archive.entries())) {
+      if (one.getName().endsWith(ENDING)) {
+        String name = one.getName().replaceFirst(".*/", "").replace(ENDING, "");
+        try (Reader text =
+            new InputStreamReader(archive.getInputStream(one), StandardCharsets.UTF_8)) {
+          read(name, text).ifPresent(styles::add);
+        }
+      }
+    }
+    return styles;
+  }
 
   /** Empty for what is no style, or does not say what it is called. */
   public static Optional<StyleInfo> read(String name, Reader style) {
