@@ -270,7 +270,7 @@ class StoryTest {
       anybody.page().getByLabel("Password").fill(Lantern.PASSWORD);
       anybody.page().keyboard().press("Enter");
       anybody.page().waitForURL(Pattern.compile(".*/g/[^/]+/p/[^/]+$"));
-      assertThat(anybody.text("Citation")).isVisible();
+      assertThat(anybody.text("Citation in APA")).isVisible();
     }
   }
 
