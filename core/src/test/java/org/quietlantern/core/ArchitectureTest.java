@@ -44,6 +44,7 @@ class ArchitectureTest {
                     "org.apache.commons.validator..",
                     "org.eclipse.rdf4j..",
                     "com.apicatalog..",
+                    "com.github.difflib..",
                     "org.marc4j..",
                     "jakarta.json..",
                     "org.apache.poi..",
