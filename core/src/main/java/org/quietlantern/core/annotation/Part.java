@@ -21,7 +21,7 @@ public record Part(String words, String before, String after, int start) {
         start);
   }
 
-  /** Where these words are now, from 0: where most of what stood around them does. */
+  /** Where these words are now, from 0: where most of what stood beside them does. */
   public Optional<Integer> in(String text) {
     Integer best = null;
     int most = -1;
@@ -36,23 +36,20 @@ public record Part(String words, String before, String after, int start) {
     return Optional.ofNullable(best);
   }
 
-  /** Letters around a place that are those which stood around these words. */
+  /** Letters beside a place that are those which stood there, on the side that changed less. */
   private int around(String text, int at) {
-    int same = 0;
-    for (int n = 1; n <= Math.min(at, before.length()); n++) {
-      if (text.charAt(at - n) != before.charAt(before.length() - n)) {
-        break;
-      }
-      same++;
+    int front = 0;
+    while (front < Math.min(at, before.length())
+        && text.charAt(at - 1 - front) == before.charAt(before.length() - 1 - front)) {
+      front++;
     }
     int end = at + words.length();
-    for (int n = 0; n < Math.min(text.length() - end, after.length()); n++) {
-      if (text.charAt(end + n) != after.charAt(n)) {
-        break;
-      }
-      same++;
+    int behind = 0;
+    while (behind < Math.min(text.length() - end, after.length())
+        && text.charAt(end + behind) == after.charAt(behind)) {
+      behind++;
     }
-    return same;
+    return Math.max(front, behind);
   }
 
   /** The text with other words in their place; empty where they are not in it any more. */
