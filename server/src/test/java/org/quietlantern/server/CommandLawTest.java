@@ -44,9 +44,11 @@ class CommandLawTest {
               + "|search/(properties|suggestions|comparison|supplied|waiting)"
               + "|publications/\\{publication}/(outward|versions|history))$");
 
-  /** Given by the colleague: nobody checks their own. */
+  /** Given by the colleague: nobody checks their own, nor goes on with it instead of themselves. */
   private static final Set<String> OF_THE_COLLEAGUE =
-      Set.of("PUT " + GROUP + "/searches/{search}/revisions/{n}/checked");
+      Set.of(
+          "PUT " + GROUP + "/folders/{folder}/annotations/{publication}/writer",
+          "PUT " + GROUP + "/searches/{search}/revisions/{n}/checked");
 
   /** What has to be there first, as {@code METHOD path}. */
   private static final Map<String, String> FIRST =

@@ -27,7 +27,8 @@ public enum Aspect {
   REASONS("reasons for passing"),
   CITED_IN("cited in"),
   CITED_AS("cited as"),
-  ORDER("order");
+  ORDER("order"),
+  HEADINGS("headings");
 
   private final String words;
   private final String names;

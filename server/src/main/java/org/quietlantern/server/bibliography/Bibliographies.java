@@ -1,16 +1,20 @@
 package org.quietlantern.server.bibliography;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.quietlantern.core.annotation.AnnotationState;
 import org.quietlantern.core.citation.check.CitedField;
 import org.quietlantern.core.citation.check.Fault;
 import org.quietlantern.core.citation.file.BibliographyFile;
+import org.quietlantern.server.annotation.AnnotationReading;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.citing.CitedPart;
 import org.quietlantern.server.citing.Citing;
@@ -21,6 +25,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mending.Compared;
 import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Readings;
 import org.springframework.stereotype.Service;
@@ -41,6 +46,9 @@ public class Bibliographies {
   private final Mends mends;
   private final Compared compared;
   private final Readings readings;
+  private final AnnotationReading annotations;
+  private final Chapters chapters;
+  private final QuotedThrough quoted;
   private final Citing citing;
   private final Calendar calendar;
 
@@ -53,6 +61,9 @@ public class Bibliographies {
       Mends mends,
       Compared compared,
       Readings readings,
+      AnnotationReading annotations,
+      Chapters chapters,
+      QuotedThrough quoted,
       Citing citing,
       Calendar calendar) {
     this.settings = settings;
@@ -63,6 +74,9 @@ public class Bibliographies {
     this.mends = mends;
     this.compared = compared;
     this.readings = readings;
+    this.annotations = annotations;
+    this.chapters = chapters;
+    this.quoted = quoted;
     this.citing = citing;
     this.calendar = calendar;
   }
@@ -73,7 +87,13 @@ public class Bibliographies {
       BibliographySettings.How how,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
-      EntriesMaking.Whole whole) {}
+      Chapters.Read chapters,
+      EntriesMaking.Whole whole) {
+    /** Row number of the work of an entry. */
+    int id(EntriesMaking.Entry entry) {
+      return states.get(entry.publication()).id();
+    }
+  }
 
   private Read read(Member who, String folder, StyleChoice asked) {
     FolderReading.FolderWorks works = reading.works(who, folder);
@@ -81,7 +101,9 @@ public class Bibliographies {
     Map<String, Publications.State> states = publications.states(works.ids());
     Map<Integer, List<Mends.Mended>> mended =
         mends.of(who, states.values().stream().map(Publications.State::id).toList());
-    return new Read(works, how, states, mended, making.of(who, works.ids(), states, mended, how));
+    Chapters.Read read = chapters.read(works.folder());
+    return new Read(
+        works, how, states, mended, read, making.of(who, works.ids(), states, mended, read, how));
   }
 
   /**
@@ -98,9 +120,9 @@ public class Bibliographies {
     List<EntriesMaking.Entry> page = all.subList(first, end);
     Map<Integer, Compared.CheckedBy> checked =
         compared.of(who, read.states().values(), read.mended());
-    Collection<Integer> ids =
-        page.stream().map(one -> read.states().get(one.publication()).id()).toList();
-    Map<Integer, Readings.BestRead> best = readings.best(who, ids);
+    Collection<Integer> ids = page.stream().map(read::id).toList();
+    Below below =
+        new Below(checked, readings.best(who, ids), said(read), quoted.of(read.works().folder()));
     return new BibliographyShown(
         folder,
         read.works().name(),
@@ -116,26 +138,50 @@ public class Bibliographies {
         checked.size(),
         (int) open(read, checked).filter(one -> !one.faults().isEmpty()).count(),
         (int) certain(read, checked).count(),
+        below.said().size(),
+        below.being(AnnotationState.TO_BE_READ),
+        below.being(AnnotationState.AGREED),
+        read.chapters().names(),
         all.stream()
             .filter(one -> one.blocks().isEmpty())
             .map(EntriesMaking.Entry::publication)
             .toList(),
-        page.stream().map(one -> shown(one, read, checked, best)).toList(),
+        page.stream().map(one -> shown(one, read.id(one), below)).toList(),
         end < all.size() ? end : null);
   }
 
-  private static EntryOfFolder shown(
-      EntriesMaking.Entry entry,
-      Read read,
+  /** What is known of works beside their entries, by row number. */
+  private record Below(
       Map<Integer, Compared.CheckedBy> checked,
-      Map<Integer, Readings.BestRead> best) {
-    int id = read.states().get(entry.publication()).id();
+      Map<Integer, Readings.BestRead> best,
+      Map<Integer, AnnotationReading.BelowEntry> said,
+      Map<Integer, List<QuotedThrough.QuotedShown>> quoted) {
+    int being(AnnotationState state) {
+      return (int) said.values().stream().filter(one -> one.is(state)).count();
+    }
+  }
+
+  /** What is said of works that are in the folder still. */
+  private Map<Integer, AnnotationReading.BelowEntry> said(Read read) {
+    Map<Integer, AnnotationReading.BelowEntry> said = annotations.inFolder(read.works().folder());
+    said.keySet()
+        .retainAll(
+            read.states().values().stream()
+                .map(Publications.State::id)
+                .collect(Collectors.toSet()));
+    return said;
+  }
+
+  private static EntryOfFolder shown(EntriesMaking.Entry entry, int id, Below below) {
     return new EntryOfFolder(
         entry.publication(),
+        entry.chapter(),
         CitedPart.of(entry.blocks()),
         entry.faults().stream().map(Bibliographies::shown).toList(),
-        checked.get(id),
-        Optional.ofNullable(best.get(id)).map(Readings.BestRead::extent).orElse(""));
+        below.checked().get(id),
+        Optional.ofNullable(below.best().get(id)).map(Readings.BestRead::extent).orElse(""),
+        below.said().get(id),
+        below.quoted().getOrDefault(id, List.of()));
   }
 
   private static EntryOfFolder.FaultShown shown(EntriesMaking.FaultFound found) {
@@ -154,8 +200,7 @@ public class Bibliographies {
   /** Those that nobody has compared with the work: where somebody did, it is right as it is. */
   private static Stream<EntriesMaking.Entry> open(
       Read read, Map<Integer, Compared.CheckedBy> checked) {
-    return read.whole().entries().stream()
-        .filter(one -> !checked.containsKey(read.states().get(one.publication()).id()));
+    return read.whole().entries().stream().filter(one -> !checked.containsKey(read.id(one)));
   }
 
   private static Stream<Mends.MendWanted> certain(
@@ -192,13 +237,55 @@ public class Bibliographies {
     return certain;
   }
 
+  /** Which annotations a file carries. */
+  public enum Said {
+    NONE,
+    AGREED,
+    ALL;
+
+    /** {@code none}, {@code agreed}, {@code all} or empty, which is all. */
+    static Said named(String word) {
+      if (word.isEmpty()) {
+        return ALL;
+      }
+      return Arrays.stream(values())
+          .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(word))
+          .findFirst()
+          .orElseThrow(
+              () ->
+                  Refusal.unusable(
+                      "annotations", "A file carries none, agreed or all annotations."));
+    }
+  }
+
   /** All of a folder's bibliography, to be written as a file. */
-  public BibliographyFile file(Member who, String folder, StyleChoice asked) {
+  public BibliographyFile file(Member who, String folder, StyleChoice asked, String annotated) {
+    Said wanted = Said.named(annotated);
     Read read = read(who, folder, asked);
+    Map<Integer, AnnotationReading.BelowEntry> said = wanted == Said.NONE ? Map.of() : said(read);
+    Map<Integer, List<QuotedThrough.QuotedShown>> through =
+        wanted == Said.NONE ? Map.of() : quoted.of(read.works().folder());
     List<BibliographyFile.Part> parts = new ArrayList<>();
-    read.whole().entries().stream()
-        .filter(one -> !one.blocks().isEmpty())
-        .forEach(one -> parts.add(new BibliographyFile.Entry(one.blocks())));
+    String chapter = "";
+    for (EntriesMaking.Entry entry : read.whole().entries()) {
+      if (entry.blocks().isEmpty()) {
+        continue;
+      }
+      if (!entry.chapter().equals(chapter)) {
+        chapter = entry.chapter();
+        parts.add(new BibliographyFile.Heading(chapter));
+      }
+      parts.add(new BibliographyFile.Entry(entry.blocks()));
+      through
+          .getOrDefault(read.id(entry), List.of())
+          .forEach(
+              one ->
+                  parts.add(
+                      BibliographyFile.Annotation.plain(
+                          "Quoted through this: %s%s"
+                              .formatted(one.described(), one.read() ? "" : " (not read)"))));
+      parts.addAll(below(said.get(read.id(entry)), wanted));
+    }
     String order =
         read.whole().sorted() ? "in the order of the style" : "in the order of the folder";
     return new BibliographyFile(
@@ -210,5 +297,19 @@ public class Bibliographies {
                 calendar.today(who.zoneId())),
         read.whole().layout(),
         parts);
+  }
+
+  /** What is not agreed says so. */
+  private static List<BibliographyFile.Part> below(
+      @Nullable AnnotationReading.BelowEntry said, Said wanted) {
+    if (said == null || (wanted == Said.AGREED && !said.is(AnnotationState.AGREED))) {
+      return List.of();
+    }
+    List<BibliographyFile.Part> parts = new ArrayList<>();
+    if (!said.is(AnnotationState.AGREED)) {
+      parts.add(BibliographyFile.Annotation.plain("[%s]".formatted(said.state())));
+    }
+    said.paragraphs().forEach(one -> parts.add(BibliographyFile.Annotation.of(one)));
+    return parts;
   }
 }

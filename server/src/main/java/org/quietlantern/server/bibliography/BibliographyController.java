@@ -1,5 +1,6 @@
 package org.quietlantern.server.bibliography;
 
+import java.time.LocalDate;
 import java.util.UUID;
 import org.quietlantern.core.citation.file.BibliographyDocx;
 import org.quietlantern.core.citation.file.BibliographyFile;
@@ -21,7 +22,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** {@code style} and {@code language}, where they are given, are tried instead of what is set. */
+/**
+ * {@code style} and {@code language}, where they are given, are tried instead of what is set; files
+ * carry {@code none}, {@code agreed} or {@code all} annotations, all where nothing is said.
+ */
 @RestController
 @RequestMapping("/api/groups/{group}/folders/{folder}/bibliography")
 class BibliographyController {
@@ -29,6 +33,7 @@ class BibliographyController {
       "application/vnd.openxmlformats-officedocument.wordprocessingml.document";
   private final Bibliographies bibliographies;
   private final BibliographySettings settings;
+  private final BibliographySince since;
 
   record CertainWanted(int seen) {}
 
@@ -38,7 +43,9 @@ class BibliographyController {
   /** {@code html} with indents that word processors keep, {@code text} without looks. */
   record Pasted(String html, String text) {}
 
-  BibliographyController(Bibliographies bibliographies, BibliographySettings settings) {
+  BibliographyController(
+      Bibliographies bibliographies, BibliographySettings settings, BibliographySince since) {
+    this.since = since;
     this.settings = settings;
     this.bibliographies = bibliographies;
   }
@@ -53,6 +60,14 @@ class BibliographyController {
       @RequestParam(defaultValue = "") String style,
       @RequestParam(defaultValue = "") String language) {
     return bibliographies.view(me, folder, from, new StyleChoice(style, language));
+  }
+
+  /** What became of it since a day, that counts from its beginning. */
+  @GetMapping("/since")
+  @FolderGuestsMay
+  BibliographySince.ChangedSince since(
+      Member me, @PathVariable String folder, @RequestParam LocalDate day) {
+    return since.of(me, folder, day);
   }
 
   /** Mends everything that is certain in it, as one act; {@code seen}: how many there were. */
@@ -86,8 +101,10 @@ class BibliographyController {
       Member me,
       @PathVariable String folder,
       @RequestParam(defaultValue = "") String style,
-      @RequestParam(defaultValue = "") String language) {
-    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+      @RequestParam(defaultValue = "") String language,
+      @RequestParam(defaultValue = "") String annotations) {
+    BibliographyFile file =
+        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
     return new Pasted(BibliographyHtml.fragment(file), BibliographyText.entries(file));
   }
 
@@ -98,8 +115,10 @@ class BibliographyController {
       Member me,
       @PathVariable String folder,
       @RequestParam(defaultValue = "") String style,
-      @RequestParam(defaultValue = "") String language) {
-    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+      @RequestParam(defaultValue = "") String language,
+      @RequestParam(defaultValue = "") String annotations) {
+    BibliographyFile file =
+        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
     return Attachment.of(Attachment.name(file.title(), "html"), BibliographyHtml.document(file));
   }
 
@@ -110,8 +129,10 @@ class BibliographyController {
       Member me,
       @PathVariable String folder,
       @RequestParam(defaultValue = "") String style,
-      @RequestParam(defaultValue = "") String language) {
-    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+      @RequestParam(defaultValue = "") String language,
+      @RequestParam(defaultValue = "") String annotations) {
+    BibliographyFile file =
+        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
     return Attachment.of(Attachment.name(file.title(), "txt"), BibliographyText.write(file));
   }
 
@@ -122,8 +143,10 @@ class BibliographyController {
       Member me,
       @PathVariable String folder,
       @RequestParam(defaultValue = "") String style,
-      @RequestParam(defaultValue = "") String language) {
-    BibliographyFile file = bibliographies.file(me, folder, new StyleChoice(style, language));
+      @RequestParam(defaultValue = "") String language,
+      @RequestParam(defaultValue = "") String annotations) {
+    BibliographyFile file =
+        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
     return Attachment.of(Attachment.name(file.title(), "docx"), BibliographyDocx.write(file));
   }
 }

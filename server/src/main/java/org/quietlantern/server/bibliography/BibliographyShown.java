@@ -16,6 +16,9 @@ import org.quietlantern.server.platform.Nullable;
  * @param count of all works; a style without a bibliography has no entries for them
  * @param comparedCount how many were compared with the works themselves
  * @param faulty how many have something that may be wrong
+ * @param annotated how many say something below their entry, and {@code agreed}, {@code toBeRead}:
+ *     how many of these are that
+ * @param chapters the headings, in their order
  * @param certain how many mends are right without looking
  * @param empty public ids of works of which the style prints nothing
  * @param entries those that were asked for
@@ -36,6 +39,10 @@ public record BibliographyShown(
     int comparedCount,
     int faulty,
     int certain,
+    int annotated,
+    int toBeRead,
+    int agreed,
+    List<String> chapters,
     List<String> empty,
     List<EntryOfFolder> entries,
     @Nullable Integer next) {}

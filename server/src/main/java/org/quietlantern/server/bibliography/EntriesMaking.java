@@ -47,15 +47,27 @@ class EntriesMaking {
       List<String> works,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
-      BibliographySettings.How how) {}
+      Chapters.Read chapters,
+      BibliographySettings.How how) {
+    /** The place of a work's heading, from 1; 0 for none. */
+    int heading(String work) {
+      return 1 + chapters.names().indexOf(chapter(work));
+    }
+
+    /** Empty for none. */
+    String chapter(String work) {
+      return chapters.of().getOrDefault(states.get(work).id(), "");
+    }
+  }
 
   /** All entries in their order. */
   record Whole(List<Entry> entries, EntryLayout layout, boolean sorted) {}
 
   /**
+   * @param chapter below which heading it stands; empty for none
    * @param blocks none where the style prints nothing of the work
    */
-  record Entry(String publication, List<Block> blocks, List<FaultFound> faults) {}
+  record Entry(String publication, String chapter, List<Block> blocks, List<FaultFound> faults) {}
 
   /** {@code reads}: what the group reads in the field of the fault. */
   record FaultFound(Fault fault, String reads) {}
@@ -69,8 +81,10 @@ class EntriesMaking {
       List<String> works,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
+      Chapters.Read chapters,
       BibliographySettings.How how) {
-    return wholes.get(new Made(who.group(), works, states, mended, how), made -> make(who, made));
+    return wholes.get(
+        new Made(who.group(), works, states, mended, chapters, how), made -> make(who, made));
   }
 
   private Whole make(Member who, Made made) {
@@ -94,11 +108,12 @@ class EntriesMaking {
     }
     Processor processor = Citing.processor(items, made.how().choice(), made.how().byHand());
     List<Entry> entries =
-        processor.bibliography().stream()
+        processor.bibliography(made::heading).stream()
             .map(
                 entry ->
                     new Entry(
                         entry.item(),
+                        made.chapter(entry.item()),
                         entry.text().blocks(),
                         faults(made, read.get(entry.item()), faults.get(entry.item()), words)))
             .toList();

@@ -406,6 +406,7 @@ interface FolderMapper {
         and not exists (select 1 from saved_search where folder = #{folder})
         and not exists (select 1 from alert where folder = #{folder})
         and not exists (select 1 from note where folder = #{folder})
+        and not exists (select 1 from annotation where folder = #{folder})
         and not exists (select 1 from folder where parent = #{folder})
       """)
   boolean isEmpty(int folder);

@@ -17,7 +17,7 @@ public enum FolderRight {
     return name().toLowerCase(Locale.ROOT);
   }
 
-  boolean allows(FolderRight wanted) {
+  public boolean allows(FolderRight wanted) {
     return compareTo(wanted) >= 0;
   }
 

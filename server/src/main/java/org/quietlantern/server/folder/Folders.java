@@ -135,6 +135,33 @@ public class Folders implements CommandKinds {
     return toEdit(who, folder).id();
   }
 
+  /** Row number of a folder in which the member may say something; for parts of commands. */
+  @Transactional(readOnly = true)
+  public int idToRemark(Member who, String folder) {
+    FolderMapper.Folder found = get(who, folder);
+    if (!found.allows(FolderRight.REMARK)) {
+      throw new Refusal(
+          HttpStatus.FORBIDDEN,
+          "not-yours",
+          "You may read “%s”, not say something of it.".formatted(found.name()));
+    }
+    return found.id();
+  }
+
+  /** What a member may do in a folder that they see. */
+  @Transactional(readOnly = true)
+  public FolderRight may(Member who, String folder) {
+    return FolderRight.read(get(who, folder).may()).orElseThrow();
+  }
+
+  /** Refuses a work (row number) that is not in a folder (row number). */
+  @Transactional(readOnly = true)
+  public void requireHeld(int folder, int publication) {
+    if (mapper.findItem(folder, publication) == null) {
+      throw Refusal.unknown();
+    }
+  }
+
   /** Who is told of what is done in a folder, of those who see it. */
   @Transactional(readOnly = true)
   public Audience audience(Member who, String folder) {
@@ -145,6 +172,12 @@ public class Folders implements CommandKinds {
   @Transactional(readOnly = true)
   public boolean isPile(Member who, String folder) {
     return get(who, folder).pile();
+  }
+
+  /** Whether a folder is for some of the group only; piles are. */
+  @Transactional(readOnly = true)
+  public boolean isClosed(Member who, String folder) {
+    return get(who, folder).closed();
   }
 
   /** Refuses where something that is the group's would stand in a folder not all of it sees. */

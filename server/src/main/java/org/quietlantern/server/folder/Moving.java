@@ -34,6 +34,7 @@ public class Moving implements CommandKinds {
   private final FolderMapper mapper;
   private final Folders folders;
   private final Items items;
+  private final AnnotationsAlong annotations;
   private final Publications publications;
   private final Reviews reviews;
   private final Commands commands;
@@ -57,19 +58,27 @@ public class Moving implements CommandKinds {
   record One(
       int publication, List<Items.Taken> taken, List<Integer> reasons, @Nullable Integer event) {}
 
-  /** {@code to}: row number of the folder to which they went. */
-  record Before(int to, List<One> all) {}
+  /**
+   * Row numbers.
+   *
+   * @param from the folder that they left, 0 for a copy
+   * @param to the folder to which they went
+   * @param along what is said below their entries; absent in what was noted before that was
+   */
+  record Before(int from, int to, List<One> all, @Nullable AnnotationsAlong.Along along) {}
 
   Moving(
       FolderMapper mapper,
       Folders folders,
       Items items,
+      AnnotationsAlong annotations,
       Publications publications,
       Reviews reviews,
       Commands commands) {
     this.mapper = mapper;
     this.folders = folders;
     this.items = items;
+    this.annotations = annotations;
     this.publications = publications;
     this.reviews = reviews;
     this.commands = commands;
@@ -112,9 +121,12 @@ public class Moving implements CommandKinds {
       }
       all.add(new One(work.id(), taken, reasons, verdict(who, command, first, second, work)));
     }
+    List<Integer> rows = works.stream().map(StoredPublication::id).toList();
+    AnnotationsAlong.Along along = annotations.went(first.id(), second.id(), rows, leaves);
+    rows.forEach(work -> changes.add("annotation:" + second.id() + ":" + work));
     return CommandResult.of(
             new Moved(first.name(), second.name(), works.size(), there),
-            new Before(second.id(), all))
+            new Before(leaves ? first.id() : 0, second.id(), all, along))
         .changing(changes)
         .about(Subject.Of.FOLDER, List.of(first.pid(), second.pid()))
         .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList())
@@ -140,6 +152,11 @@ public class Moving implements CommandKinds {
       one.reasons().forEach(mapper::removeReason);
       mapper.removeItem(before.to(), one.publication());
       one.taken().forEach(items::putBack);
+    }
+    if (before.along() != null && before.from() == 0) {
+      annotations.forget(before.along());
+    } else if (before.along() != null) {
+      annotations.back(before.along(), before.to(), before.from());
     }
     return "";
   }

@@ -27,6 +27,7 @@ public class PileOver implements CommandKinds {
       new CommandKind<>("pile.turn-over", TurnedOver.class, Before.class, this::back);
   private final WholeFolderMapper mapper;
   private final FolderMapper folderMapper;
+  private final AnnotationsAlong annotations;
   private final Reviews reviews;
   private final Commands commands;
   private final PublicIds ids;
@@ -39,17 +40,19 @@ public class PileOver implements CommandKinds {
   record One(int item, int publication, @Nullable Double place, int event) {}
 
   /** Row numbers. */
-  record Before(int pile, int folder, List<One> all) {}
+  record Before(int pile, int folder, List<One> all, @Nullable AnnotationsAlong.Along along) {}
 
   PileOver(
       WholeFolderMapper mapper,
       FolderMapper folderMapper,
+      AnnotationsAlong annotations,
       Reviews reviews,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
     this.folderMapper = folderMapper;
+    this.annotations = annotations;
     this.reviews = reviews;
     this.commands = commands;
     this.ids = ids;
@@ -83,6 +86,9 @@ public class PileOver implements CommandKinds {
         items.stream().map(FolderMapper.Item::place).toArray(Double[]::new),
         pile,
         folder);
+    AnnotationsAlong.Along along =
+        annotations.went(
+            pile, folder, items.stream().map(FolderMapper.Item::publication).toList(), true);
     List<String> works =
         FolderMapper.Item.once(items).stream().map(FolderMapper.Item::pid).toList();
     List<String> keeps =
@@ -95,7 +101,8 @@ public class PileOver implements CommandKinds {
                         .stream())
             .distinct()
             .toList();
-    return CommandResult.of(new TurnedOver(pid, name, works.size()), new Before(pile, folder, all))
+    return CommandResult.of(
+            new TurnedOver(pid, name, works.size()), new Before(pile, folder, all, along))
         .changing(keeps)
         .changing(Subject.Of.FOLDER, pid)
         .about(Subject.Of.PUBLICATION, works);
@@ -112,6 +119,9 @@ public class PileOver implements CommandKinds {
             before.all().stream().map(One::place).toArray(Double[]::new),
             before.folder(),
             before.pile());
+    if (before.along() != null) {
+      annotations.back(before.along(), before.folder(), before.pile());
+    }
     if (folderMapper.isEmpty(before.folder())) {
       folderMapper.remove(before.folder());
     }

@@ -178,6 +178,22 @@ interface WholeFolderMapper {
       """)
   List<Integer> copyReasons(int from, int to);
 
+  /** It is set alike, and has the same headings with the same entries below them. */
+  @Insert(
+      """
+      with set as (
+        insert into bibliography (folder, style, language, by_hand)
+        select #{to}, style, language, by_hand from bibliography where folder = #{from}),
+      made as (
+        insert into chapter (folder, n, name)
+        select #{to}, n, name from chapter where folder = #{from} returning id, name)
+      insert into chapter_entry (folder, publication, chapter)
+      select #{to}, e.publication, m.id
+      from chapter_entry e join chapter c on c.id = e.chapter join made m on m.name = c.name
+      where e.folder = #{from}
+      """)
+  void copyBibliography(int from, int to);
+
   /** Whether nothing is in a folder but these. */
   @Select(
       """
@@ -185,12 +201,15 @@ interface WholeFolderMapper {
           and id <> all(#{items}::integer[]))
         and not exists (select 1 from item_reason r join item i on i.id = r.item
           where i.folder = #{folder} and r.id <> all(#{reasons}::integer[]))
+        and not exists (select 1 from annotation a where a.folder = #{folder}
+          and (a.version > 1 or a.id <> all(#{annotations}::integer[])
+            or exists (select 1 from annotation_remark r where r.annotation = a.id)))
         and not exists (select 1 from saved_search where folder = #{folder})
         and not exists (select 1 from alert where folder = #{folder})
         and not exists (select 1 from note where folder = #{folder})
         and not exists (select 1 from folder where parent = #{folder} or merged = #{folder})
       """)
-  boolean holdsOnly(int folder, Integer[] items, Integer[] reasons);
+  boolean holdsOnly(int folder, Integer[] items, Integer[] reasons, Integer[] annotations);
 
   @Delete("delete from item where folder = #{folder}")
   void empty(int folder);

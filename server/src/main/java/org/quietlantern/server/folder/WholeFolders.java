@@ -1,6 +1,7 @@
 package org.quietlantern.server.folder;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -29,6 +30,7 @@ public class WholeFolders implements CommandKinds {
   private final WholeFolderMapper mapper;
   private final FolderMapper folderMapper;
   private final Folders folders;
+  private final AnnotationsAlong annotations;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -47,6 +49,7 @@ public class WholeFolders implements CommandKinds {
    *
    * @param same items whose reasons went to an item that was there
    * @param searches by public id
+   * @param along what is said below entries; absent in what was noted before that was
    */
   record MergedBefore(
       int from,
@@ -57,20 +60,27 @@ public class WholeFolders implements CommandKinds {
       List<String> searches,
       List<Integer> alerts,
       List<Integer> notes,
-      List<Integer> inside) {}
+      List<Integer> inside,
+      @Nullable AnnotationsAlong.Along along) {}
 
-  record CopiedBefore(int folder, List<Integer> items, List<Integer> reasons) {}
+  record CopiedBefore(
+      int folder,
+      List<Integer> items,
+      List<Integer> reasons,
+      @Nullable AnnotationsAlong.Along along) {}
 
   WholeFolders(
       WholeFolderMapper mapper,
       FolderMapper folderMapper,
       Folders folders,
+      AnnotationsAlong annotations,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
     this.mapper = mapper;
     this.folderMapper = folderMapper;
     this.folders = folders;
+    this.annotations = annotations;
     this.commands = commands;
     this.ids = ids;
     this.calendar = calendar;
@@ -109,7 +119,16 @@ public class WholeFolders implements CommandKinds {
             mapper.moveSearches(first.id(), second.id()),
             mapper.moveAlerts(first.id(), second.id()),
             mapper.moveNotes(first.id(), second.id()),
-            mapper.moveFolders(first.id(), second.id()));
+            mapper.moveFolders(first.id(), second.id()),
+            annotations.went(
+                first.id(),
+                second.id(),
+                Stream.concat(
+                        items.stream().map(WholeFolderMapper.Went::publication),
+                        same.stream().map(WholeFolderMapper.Same::publication))
+                    .distinct()
+                    .toList(),
+                true));
     mapper.merge(first.id(), second.id(), calendar.now());
     folders.refuseUnseen(who.group());
     long works = items.stream().map(WholeFolderMapper.Went::publication).distinct().count();
@@ -202,6 +221,9 @@ public class WholeFolders implements CommandKinds {
     mapper.returnAlerts(numbers(before.alerts()), from, to);
     mapper.returnNotes(numbers(before.notes()), from, to);
     mapper.returnFolders(numbers(before.inside()), from, to);
+    if (before.along() != null) {
+      annotations.back(before.along(), from, to);
+    }
     folders.refuseUnseen(who.group());
     int elsewhere = before.items().size() - returned;
     return elsewhere == 0 ? "" : elsewhere + " of them went elsewhere since, and stay there.";
@@ -226,14 +248,24 @@ public class WholeFolders implements CommandKinds {
     mapper.copyNamed(folder.id(), id);
     List<Integer> items = mapper.copyItems(folder.id(), id);
     List<Integer> reasons = mapper.copyReasons(folder.id(), id);
+    mapper.copyBibliography(folder.id(), id);
+    AnnotationsAlong.Along along =
+        annotations.went(
+            folder.id(), id, Arrays.stream(folderMapper.works(id)).boxed().toList(), false);
     return CommandResult.of(
-            new Folders.FolderName(made, name), new CopiedBefore(id, items, reasons))
+            new Folders.FolderName(made, name), new CopiedBefore(id, items, reasons, along))
         .changing(Subject.Of.FOLDER, made)
         .about(Subject.Of.FOLDER, List.of(pid));
   }
 
   private String remove(CopiedBefore before) {
-    if (!mapper.holdsOnly(before.folder(), numbers(before.items()), numbers(before.reasons()))) {
+    AnnotationsAlong.Along along =
+        before.along() == null ? AnnotationsAlong.Along.NONE : before.along();
+    if (!mapper.holdsOnly(
+        before.folder(),
+        numbers(before.items()),
+        numbers(before.reasons()),
+        numbers(along.annotations()))) {
       throw Refusal.conflict("folder-holds", "Something was put into the folder, so it stays.");
     }
     mapper.empty(before.folder());

@@ -71,6 +71,21 @@ interface PersonMapper {
           from mend d join publication p on p.id = d.publication where d.membership = m.id),
         'compared', (select jsonb_agg(jsonb_build_object('publication', p.pid, 'at', c.at) order by p.id)
           from entry_checked c join publication p on p.id = c.publication where c.membership = m.id),
+        'annotations', (select jsonb_agg(jsonb_build_object('folder', f.name, 'publication', p.pid,
+            'text', a.body, 'state', a.state, 'mine', a.writer = m.id, 'at', a.at) order by a.id)
+          from annotation a join folder f on f.id = a.folder join publication p on p.id = a.publication
+          where m.id in (a.writer, a.agreed_by)),
+        'annotationWordings', (select jsonb_agg(jsonb_build_object('text', w.body, 'at', w.at)
+            order by w.annotation, w.n)
+          from annotation_wording w where w.membership = m.id),
+        'annotationRemarks', (select jsonb_agg(jsonb_build_object('of', r.words, 'instead', r.instead,
+            'text', r.body, 'outcome', r.outcome, 'mine', r.membership = m.id, 'at', r.at)
+            order by r.id)
+          from annotation_remark r where m.id in (r.membership, r.outcome_by)),
+        'quotedThrough', (select jsonb_agg(jsonb_build_object('work', q.described, 'doi', q.doi,
+            'through', p.pid, 'at', q.at) order by q.id)
+          from quoted_through q join publication p on p.id = q.publication
+          where q.membership = m.id),
         'alerts', (select jsonb_agg(jsonb_build_object('search', s.name, 'rhythm', a.rhythm, 'state',
             a.state, 'at', a.at) order by a.id)
           from alert a join revision r on r.id = a.revision join saved_search s on s.id = r.saved_search

@@ -132,6 +132,13 @@ interface TaskMapper {
       """)
   String lookingUp(int group, String doi);
 
+  @Select(
+      """
+      select id from task
+      where grp = #{group} and state = 'open' and lower(doi) = lower(#{doi}) limit 1
+      """)
+  Integer lookingUpRow(int group, String doi);
+
   @Select("select id from remark where grp = #{group} and pid = #{remark} and gone is null")
   Integer remark(int group, String remark);
 
@@ -158,6 +165,9 @@ interface TaskMapper {
 
   @Delete("delete from task where id = #{id}")
   void remove(int id);
+
+  @Delete("delete from task where id = #{id} and version = 1")
+  int removeUntouched(int id);
 
   /** What of a task can be changed. */
   record Changeable(

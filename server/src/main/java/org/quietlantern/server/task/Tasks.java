@@ -95,43 +95,72 @@ public class Tasks implements CommandKinds {
 
   /** Notes something to be looked up; a cited work is looked up once at a time. */
   public TaskGiven add(Member who, UUID command, Noted noted) {
-    String text = cleaned(noted.text());
-    if (noted.doi().length() > LONGEST_DOI) {
-      throw Refusal.unusable("doi", "A DOI has 300 characters at most.");
-    }
+    requireUsable(noted);
     return commands.run(
         who,
         command,
         add,
         () -> {
-          Optional<StoredPublication> about =
-              noted.publication().isEmpty()
-                  ? Optional.empty()
-                  : Optional.of(publications.get(Viewer.of(who), noted.publication()));
-          if (!noted.doi().isEmpty() && mapper.lookingUp(who.group(), noted.doi()) != null) {
-            throw Refusal.conflict("looked-up", "The group has a task for this work already.");
-          }
-          String task = ids.next();
-          int id =
-              mapper.add(
-                  new TaskMapper.New(
-                      task,
-                      who.group(),
-                      about.map(StoredPublication::id).orElse(null),
-                      remark(who, noted.remark()),
-                      noted.doi(),
-                      text,
-                      owner(who, noted.owner()),
-                      noted.due(),
-                      who.id(),
-                      calendar.now()));
+          Made made = note(who, noted);
           CommandResult<TaskGiven, TaskAdded> result =
-              CommandResult.of(new TaskGiven(task), new TaskAdded(id))
-                  .changing(Subject.Of.TASK, task);
-          return about
-              .map(stored -> result.about(Subject.Of.PUBLICATION, List.of(stored.pid())))
-              .orElse(result);
+              CommandResult.of(new TaskGiven(made.task()), new TaskAdded(made.id()))
+                  .changing(Subject.Of.TASK, made.task());
+          return made.publication().isEmpty()
+              ? result
+              : result.about(Subject.Of.PUBLICATION, List.of(made.publication()));
         });
+  }
+
+  private static void requireUsable(Noted noted) {
+    cleaned(noted.text());
+    if (noted.doi().length() > LONGEST_DOI) {
+      throw Refusal.unusable("doi", "A DOI has 300 characters at most.");
+    }
+  }
+
+  /**
+   * A task that was made.
+   *
+   * @param id its row number
+   * @param publication public id of the one that it is about; empty for one by hand
+   */
+  public record Made(int id, String task, String publication) {}
+
+  /** The same as a part of another command. */
+  public Made note(Member who, Noted noted) {
+    requireUsable(noted);
+    Optional<StoredPublication> about =
+        noted.publication().isEmpty()
+            ? Optional.empty()
+            : Optional.of(publications.get(Viewer.of(who), noted.publication()));
+    if (!noted.doi().isEmpty() && mapper.lookingUp(who.group(), noted.doi()) != null) {
+      throw Refusal.conflict("looked-up", "The group has a task for this work already.");
+    }
+    String task = ids.next();
+    int id =
+        mapper.add(
+            new TaskMapper.New(
+                task,
+                who.group(),
+                about.map(StoredPublication::id).orElse(null),
+                remark(who, noted.remark()),
+                noted.doi(),
+                cleaned(noted.text()),
+                owner(who, noted.owner()),
+                noted.due(),
+                who.id(),
+                calendar.now()));
+    return new Made(id, task, about.map(StoredPublication::pid).orElse(""));
+  }
+
+  /** The open task for a cited work, by its DOI; its row number. */
+  public Optional<Integer> lookingUp(Member who, String doi) {
+    return Optional.ofNullable(mapper.lookingUpRow(who.group(), doi));
+  }
+
+  /** Takes one back that a command made, where nobody did anything to it since. */
+  public boolean removeUntouched(int task) {
+    return mapper.removeUntouched(task) > 0;
   }
 
   private @Nullable Integer remark(Member who, String remark) {

@@ -29,6 +29,8 @@ public final class World {
           "out",
           "invitation",
           "question",
+          "annotationRemark",
+          "quoted",
           "task");
 
   private static final String ASKED = "asked@x.example";
@@ -112,6 +114,7 @@ public final class World {
             .ok()
             .get("id")
             .asString());
+    annotate(client, folder, publication);
     values.put("member", group.member(1).pid());
     values.put(
         "absence",
@@ -138,6 +141,51 @@ public final class World {
     values.put("year", "2025");
     values.put("visit", "0123456789abcdef");
     values.put("founding", UUID.randomUUID().toString());
+  }
+
+  /** With a heading, a remark, and a work that is quoted through it. */
+  private void annotate(Client client, String folder, String publication) {
+    String said = "/folders/" + folder + "/annotations/" + publication;
+    client.put(said, Map.of("text", "Counts moths by hand.", "version", 0)).ok();
+    client
+        .post(
+            said + "/remarks",
+            Map.of("text", "Which?", "about", Map.of("start", 7, "end", 12), "version", 1))
+        .ok();
+    values.put("annotationRemark", client.get(said).ok().at("/remarks/0/id").asString());
+    String bibliography = "/folders/" + folder + "/bibliography";
+    client
+        .put(
+            bibliography + "/chapters",
+            Map.of(
+                "chaptersSeen",
+                List.of(),
+                "chapters",
+                List.of(Map.of("was", "", "name", "By night"))))
+        .ok();
+    values.put(
+        "quoted",
+        client
+            .post(
+                bibliography + "/entries/" + publication + "/quoted",
+                Map.of("described", "Oxlade (1990)", "doi", ""))
+            .ok()
+            .get("id")
+            .asString());
+  }
+
+  private JsonNode chapters() {
+    String folder = values.get("folder");
+    return group.client(0).get("/folders/" + folder + "/bibliography").ok().get("chapters");
+  }
+
+  private int versionOfAnnotation() {
+    return group
+        .client(0)
+        .get("/folders/" + values.get("folder") + "/annotations/" + values.get("publication"))
+        .ok()
+        .get("version")
+        .asInt();
   }
 
   private String closed(Client client, int which) {
@@ -309,6 +357,7 @@ public final class World {
       case "held" -> "?name=q:" + q;
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one", "asked" -> "?name=Moths";
+      case "since" -> "?day=2020-01-01";
       case "loads" -> "?name=moths.xml&into=Moths";
       case "described" -> "?described=rft.atitle%3DLamps";
       case "texts" -> "?name=moths.html&sure=true";
@@ -405,6 +454,21 @@ public final class World {
               .ok()
               .at("/question/version")
               .asInt());
+    }
+    if (endpoint.path().contains("/annotations/")) {
+      body.put("version", versionOfAnnotation());
+      body.put("state", "to be read");
+      body.put("outcome", "left");
+      body.put("about", Map.of("start", 0, "end", 6));
+    }
+    if (endpoint.path().contains("/bibliography/chapter")) {
+      String heading = chapters().get(0).asString();
+      body.put("chapter", heading);
+      body.put("chaptersSeen", List.of(heading));
+      body.put("chapters", List.of(Map.of("was", heading, "name", "By day " + UUID.randomUUID())));
+    }
+    if (endpoint.path().endsWith("/quoted")) {
+      body.put("doi", "10.5555/quoted");
     }
     if (endpoint.path().endsWith("/absences")) {
       body.put("from", "2030-12-24");

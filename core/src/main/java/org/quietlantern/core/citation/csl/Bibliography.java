@@ -3,6 +3,7 @@ package org.quietlantern.core.citation.csl;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 
 /** The entries of a bibliography (specification, <i>Bibliography-specific Options</i>). */
 final class Bibliography {
@@ -18,18 +19,24 @@ final class Bibliography {
     this.where = where;
   }
 
-  List<Processor.Entry> entries(List<String> order) {
+  /** Names are said again below another heading. */
+  List<Processor.Entry> entries(List<String> order, ToIntFunction<String> heading) {
     Style.Layout layout = style.bibliography();
     String substitute = layout.options().get("subsequent-author-substitute");
     boolean substitutes = layout.options().has("subsequent-author-substitute");
     List<Processor.Entry> entries = new ArrayList<>();
     String before = "";
+    int below = 0;
     for (String id : order) {
       Renderer renderer = new Renderer(where.apply(id));
       Rendered rendered = renderer.all(layout.children(), layout.delimiter());
       Output content = rendered.isEmpty() ? Output.span() : rendered.output();
       Output names = renderer.firstNames();
       String plain = names == null ? "" : Output.plain(names);
+      if (heading.applyAsInt(id) != below) {
+        below = heading.applyAsInt(id);
+        before = "";
+      }
       if (substitutes && names instanceof Output.Span span && plain.equals(before)) {
         replace(span, substitute);
       }

@@ -2,6 +2,7 @@ package org.quietlantern.core.citation.csl;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 
 /**
  * Makes citations and the bibliography of a set of works in a style. Not for several threads at
@@ -176,10 +178,23 @@ public final class Processor {
 
   /** The entries of the bibliography in its order; none where the style has no bibliography. */
   public List<Entry> bibliography() {
+    return bibliography(id -> 0);
+  }
+
+  /**
+   * The same below headings: {@code heading} says the place of a work's heading; below each, works
+   * stand as the style says. Numbers run from the first entry to the last.
+   */
+  public List<Entry> bibliography(ToIntFunction<String> heading) {
     if (!style.hasBibliography()) {
       return List.of();
     }
-    return new Bibliography(style, locale, tidies, this::inBibliography).entries(order);
+    List<String> below = order.stream().sorted(Comparator.comparingInt(heading)).toList();
+    if (!below.equals(order)) {
+      order = below;
+      number(order);
+    }
+    return new Bibliography(style, locale, tidies, this::inBibliography).entries(order, heading);
   }
 
   /** Whether the style says in which order works stand. */

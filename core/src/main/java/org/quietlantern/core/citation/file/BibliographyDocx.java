@@ -42,7 +42,10 @@ public final class BibliographyDocx {
     if (part instanceof BibliographyFile.Heading heading) {
       paragraph(DocxStyles.HEADING, heading.text());
     } else if (part instanceof BibliographyFile.Annotation annotation) {
-      paragraph(DocxStyles.ANNOTATION, annotation.text());
+      XWPFParagraph paragraph = paragraph(DocxStyles.ANNOTATION, "");
+      annotation
+          .runs()
+          .forEach(run -> DocxFile.words(paragraph, run.text(), made -> look(made, run.look())));
     } else {
       entry((BibliographyFile.Entry) part);
     }

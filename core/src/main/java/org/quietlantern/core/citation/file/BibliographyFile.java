@@ -1,8 +1,11 @@
 package org.quietlantern.core.citation.file;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import org.quietlantern.core.annotation.AnnotationText;
 import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
+import org.quietlantern.core.citation.csl.Run;
 
 /**
  * A bibliography, before it is written in a format.
@@ -34,5 +37,27 @@ public record BibliographyFile(String title, String stated, EntryLayout layout, 
   }
 
   /** A paragraph that is said of the work above. */
-  public record Annotation(String text) implements Part {}
+  public record Annotation(List<Run> runs) implements Part {
+    public Annotation {
+      runs = List.copyOf(runs);
+    }
+
+    public static Annotation of(AnnotationText.Paragraph paragraph) {
+      return new Annotation(
+          paragraph.words().stream()
+              .map(
+                  words ->
+                      new Run(words.text(), words.emphasised() ? Run.Look.ITALIC : Run.Look.PLAIN))
+              .toList());
+    }
+
+    /** In one look, {@code text}. */
+    public static Annotation plain(String text) {
+      return new Annotation(List.of(new Run(text, Run.Look.PLAIN)));
+    }
+
+    String text() {
+      return runs.stream().map(Run::text).collect(Collectors.joining());
+    }
+  }
 }

@@ -69,7 +69,8 @@ public final class BibliographyHtml {
       html.append("<h2>").append(escaped(heading.text())).append("</h2>\n");
     } else if (part instanceof BibliographyFile.Annotation annotation) {
       paragraph(HANGING, 0);
-      html.append(escaped(annotation.text())).append("</p>\n");
+      runs(annotation.runs(), html);
+      html.append("</p>\n");
     } else {
       entry((BibliographyFile.Entry) part);
     }
