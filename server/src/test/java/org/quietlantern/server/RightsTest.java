@@ -246,11 +246,13 @@ class RightsTest {
       String folder = made();
       Client who = group.client(people.get(person)).below("");
       String path =
-          endpoint
-              .path()
+          (endpoint.path().contains("/annotations/")
+                  ? annotated(folder, endpoint.path())
+                  : endpoint.path())
               .replace("{group}", group.pid())
               .replace("{folder}", folder)
-              .replace("{publication}", moth);
+              .replace("{publication}", moth)
+              .replace("{quoted}", "nothing");
       if (endpoint.method().equals("GET")) {
         return who.get(path);
       }
@@ -259,9 +261,19 @@ class RightsTest {
       body.put("of", "glance:q:" + of);
       body.put("named", named());
       body.put("openTo", "named");
-      body.put("version", 2);
+      body.put("version", endpoint.path().contains("/annotations/") ? 1 : 2);
       body.put("email", UUID.randomUUID() + "@x.example");
       return who.write(endpoint.method(), path, body, UUID.randomUUID());
+    }
+
+    /** The path as it is where something is said of what is in the folder. */
+    private String annotated(String folder, String path) {
+      Client edda = group.client(people.get("may change it"));
+      String said = "/folders/" + folder + "/annotations/" + moth;
+      edda.put(said, Map.of("text", "Counts moths.", "version", 0)).ok();
+      edda.post(said + "/remarks", Map.of("text", "Which?", "version", 1)).ok();
+      return path.replace("{n}", "1")
+          .replace("{annotationRemark}", edda.get(said).ok().at("/remarks/0/id").asString());
     }
 
     private String made() {

@@ -66,6 +66,7 @@ class StatementsTest {
         client.post("/folders/" + folder + "/items", body).ok();
         group.client(1).post("/folders/" + folder + "/items", body).ok();
       }
+      annotate(folder, size);
       String search = "";
       String alert = "";
       String feed = "";
@@ -160,7 +161,34 @@ class StatementsTest {
               Map.entry("{shelf}", "group"),
               Map.entry("{issn}", "9999-1004"),
               Map.entry("{source}", "night-index"),
+              Map.entry("{n}", "1"),
               Map.entry("{year}", "2025"));
+    }
+
+    private void annotate(String folder, int size) {
+      String bibliography = "/folders/" + folder + "/bibliography";
+      java.util.List<Map<String, String>> chapters = new java.util.ArrayList<>();
+      for (int i = 0; i < size; i++) {
+        chapters.add(Map.of("was", "", "name", "Heading " + i));
+        String said = "/folders/" + folder + "/annotations/" + found.get(i);
+        client.put(said, Map.of("text", "Good.", "version", 0)).ok();
+        client
+            .post(
+                bibliography + "/entries/" + found.get(i) + "/quoted",
+                Map.of("described", "Oxlade (1990)", "doi", ""))
+            .ok();
+        String first = "/folders/" + folder + "/annotations/" + found.get(0);
+        client.put(first, Map.of("text", "Good " + i, "version", i + 1)).ok();
+        client.post(first + "/remarks", Map.of("text", "Why?", "version", i + 2)).ok();
+      }
+      client
+          .put(
+              bibliography + "/chapters",
+              Map.of("chaptersSeen", java.util.List.of(), "chapters", chapters))
+          .ok();
+      client
+          .put(bibliography + "/chapter", Map.of("publications", found, "chapter", "Heading 0"))
+          .ok();
     }
 
     int count(Endpoints.Endpoint endpoint) {

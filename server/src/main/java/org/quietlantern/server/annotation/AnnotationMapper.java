@@ -63,17 +63,11 @@ interface AnnotationMapper {
   /** The latest of a work where works were joined. */
   String LATEST = " order by coalesce(p.canonical, p.id), a.at desc, a.id desc";
 
-  @Select(ROWS + "where a.folder = #{folder}" + LATEST)
-  List<Row> inFolder(int folder);
-
   @Select(
       ROWS
           + "where a.folder = #{folder} and (p.id = #{publication} or p.canonical = #{publication})"
           + LATEST)
   Row find(int folder, int publication);
-
-  @Select(ROWS + "where a.id = #{id}" + LATEST)
-  Row byId(int id);
 
   @Select(
       """

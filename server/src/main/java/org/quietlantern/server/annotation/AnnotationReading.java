@@ -2,9 +2,7 @@ package org.quietlantern.server.annotation;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.quietlantern.core.annotation.AnnotationState;
 import org.quietlantern.core.annotation.AnnotationText;
 import org.quietlantern.server.folder.FolderRight;
@@ -22,20 +20,6 @@ public class AnnotationReading {
   private final AnnotationMapper mapper;
   private final Annotations annotations;
   private final Folders folders;
-
-  /**
-   * Below an entry.
-   *
-   * @param state {@code draft}, {@code to be read} or {@code agreed}
-   * @param by who writes it
-   * @param open what colleagues said of it that was not dealt with
-   */
-  public record BelowEntry(
-      String by, String state, Instant at, int open, List<AnnotationText.Paragraph> paragraphs) {
-    public boolean is(AnnotationState wanted) {
-      return state.equals(wanted.word());
-    }
-  }
 
   /**
    * What a colleague said of it, or suggested.
@@ -90,22 +74,6 @@ public class AnnotationReading {
     this.mapper = mapper;
     this.annotations = annotations;
     this.folders = folders;
-  }
-
-  /** Those of a folder (row number) that say something, by row number of the work. */
-  public Map<Integer, BelowEntry> inFolder(int folder) {
-    return mapper.inFolder(folder).stream()
-        .filter(row -> !row.body().isEmpty())
-        .collect(
-            Collectors.toMap(
-                AnnotationMapper.Row::publication,
-                row ->
-                    new BelowEntry(
-                        row.name(),
-                        row.state(),
-                        row.at(),
-                        row.open(),
-                        AnnotationText.read(row.body()).paragraphs())));
   }
 
   /** What stands below an entry of a folder, with what was said of it and its earlier words. */

@@ -14,7 +14,6 @@ import org.quietlantern.core.annotation.AnnotationState;
 import org.quietlantern.core.citation.check.CitedField;
 import org.quietlantern.core.citation.check.Fault;
 import org.quietlantern.core.citation.file.BibliographyFile;
-import org.quietlantern.server.annotation.AnnotationReading;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.citing.CitedPart;
 import org.quietlantern.server.citing.Citing;
@@ -25,7 +24,6 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mending.Compared;
 import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
-import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Readings;
 import org.springframework.stereotype.Service;
@@ -46,9 +44,7 @@ public class Bibliographies {
   private final Mends mends;
   private final Compared compared;
   private final Readings readings;
-  private final AnnotationReading annotations;
-  private final Chapters chapters;
-  private final QuotedThrough quoted;
+  private final BelowEntries belowEntries;
   private final Citing citing;
   private final Calendar calendar;
 
@@ -61,9 +57,7 @@ public class Bibliographies {
       Mends mends,
       Compared compared,
       Readings readings,
-      AnnotationReading annotations,
-      Chapters chapters,
-      QuotedThrough quoted,
+      BelowEntries belowEntries,
       Citing citing,
       Calendar calendar) {
     this.settings = settings;
@@ -74,9 +68,7 @@ public class Bibliographies {
     this.mends = mends;
     this.compared = compared;
     this.readings = readings;
-    this.annotations = annotations;
-    this.chapters = chapters;
-    this.quoted = quoted;
+    this.belowEntries = belowEntries;
     this.citing = citing;
     this.calendar = calendar;
   }
@@ -87,7 +79,6 @@ public class Bibliographies {
       BibliographySettings.How how,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
-      Chapters.Read chapters,
       EntriesMaking.Whole whole) {
     /** Row number of the work of an entry. */
     int id(EntriesMaking.Entry entry) {
@@ -101,9 +92,7 @@ public class Bibliographies {
     Map<String, Publications.State> states = publications.states(works.ids());
     Map<Integer, List<Mends.Mended>> mended =
         mends.of(who, states.values().stream().map(Publications.State::id).toList());
-    Chapters.Read read = chapters.read(works.folder());
-    return new Read(
-        works, how, states, mended, read, making.of(who, works.ids(), states, mended, read, how));
+    return new Read(works, how, states, mended, making.of(who, works.ids(), states, mended, how));
   }
 
   /**
@@ -121,8 +110,7 @@ public class Bibliographies {
     Map<Integer, Compared.CheckedBy> checked =
         compared.of(who, read.states().values(), read.mended());
     Collection<Integer> ids = page.stream().map(read::id).toList();
-    Below below =
-        new Below(checked, readings.best(who, ids), said(read), quoted.of(read.works().folder()));
+    Beside beside = new Beside(checked, readings.best(who, ids), below(read));
     return new BibliographyShown(
         folder,
         read.works().name(),
@@ -138,50 +126,55 @@ public class Bibliographies {
         checked.size(),
         (int) open(read, checked).filter(one -> !one.faults().isEmpty()).count(),
         (int) certain(read, checked).count(),
-        below.said().size(),
-        below.being(AnnotationState.TO_BE_READ),
-        below.being(AnnotationState.AGREED),
-        read.chapters().names(),
+        beside.annotated(),
+        beside.being(AnnotationState.TO_BE_READ),
+        beside.being(AnnotationState.AGREED),
+        read.how().chapters().names(),
         all.stream()
             .filter(one -> one.blocks().isEmpty())
             .map(EntriesMaking.Entry::publication)
             .toList(),
-        page.stream().map(one -> shown(one, read.id(one), below)).toList(),
+        page.stream().map(one -> shown(one, read.id(one), beside)).toList(),
         end < all.size() ? end : null);
   }
 
   /** What is known of works beside their entries, by row number. */
-  private record Below(
+  private record Beside(
       Map<Integer, Compared.CheckedBy> checked,
       Map<Integer, Readings.BestRead> best,
-      Map<Integer, AnnotationReading.BelowEntry> said,
-      Map<Integer, List<QuotedThrough.QuotedShown>> quoted) {
+      Map<Integer, BelowEntries.Below> below) {
+    int annotated() {
+      return (int) below.values().stream().filter(one -> one.annotation() != null).count();
+    }
+
     int being(AnnotationState state) {
-      return (int) said.values().stream().filter(one -> one.is(state)).count();
+      return (int) below.values().stream().filter(one -> one.is(state)).count();
     }
   }
 
-  /** What is said of works that are in the folder still. */
-  private Map<Integer, AnnotationReading.BelowEntry> said(Read read) {
-    Map<Integer, AnnotationReading.BelowEntry> said = annotations.inFolder(read.works().folder());
-    said.keySet()
+  /** Of works that are in the folder still. */
+  private Map<Integer, BelowEntries.Below> below(Read read) {
+    Map<Integer, BelowEntries.Below> below = belowEntries.of(read.works().folder());
+    below
+        .keySet()
         .retainAll(
             read.states().values().stream()
                 .map(Publications.State::id)
                 .collect(Collectors.toSet()));
-    return said;
+    return below;
   }
 
-  private static EntryOfFolder shown(EntriesMaking.Entry entry, int id, Below below) {
+  private static EntryOfFolder shown(EntriesMaking.Entry entry, int id, Beside beside) {
+    BelowEntries.Below below = beside.below().getOrDefault(id, BelowEntries.Below.NOTHING);
     return new EntryOfFolder(
         entry.publication(),
         entry.chapter(),
         CitedPart.of(entry.blocks()),
         entry.faults().stream().map(Bibliographies::shown).toList(),
-        below.checked().get(id),
-        Optional.ofNullable(below.best().get(id)).map(Readings.BestRead::extent).orElse(""),
-        below.said().get(id),
-        below.quoted().getOrDefault(id, List.of()));
+        beside.checked().get(id),
+        Optional.ofNullable(beside.best().get(id)).map(Readings.BestRead::extent).orElse(""),
+        below.annotation(),
+        below.quoted());
   }
 
   private static EntryOfFolder.FaultShown shown(EntriesMaking.FaultFound found) {
@@ -227,7 +220,7 @@ public class Bibliographies {
   }
 
   private List<Mends.MendWanted> certain(Member who, String folder, int seen) {
-    Read read = read(who, folder, new StyleChoice("", ""));
+    Read read = read(who, folder, StyleChoice.NONE);
     List<Mends.MendWanted> certain =
         certain(read, compared.of(who, read.states().values(), read.mended())).toList();
     if (certain.size() != seen) {
@@ -262,9 +255,7 @@ public class Bibliographies {
   public BibliographyFile file(Member who, String folder, StyleChoice asked, String annotated) {
     Said wanted = Said.named(annotated);
     Read read = read(who, folder, asked);
-    Map<Integer, AnnotationReading.BelowEntry> said = wanted == Said.NONE ? Map.of() : said(read);
-    Map<Integer, List<QuotedThrough.QuotedShown>> through =
-        wanted == Said.NONE ? Map.of() : quoted.of(read.works().folder());
+    Map<Integer, BelowEntries.Below> below = wanted == Said.NONE ? Map.of() : below(read);
     List<BibliographyFile.Part> parts = new ArrayList<>();
     String chapter = "";
     for (EntriesMaking.Entry entry : read.whole().entries()) {
@@ -276,15 +267,7 @@ public class Bibliographies {
         parts.add(new BibliographyFile.Heading(chapter));
       }
       parts.add(new BibliographyFile.Entry(entry.blocks()));
-      through
-          .getOrDefault(read.id(entry), List.of())
-          .forEach(
-              one ->
-                  parts.add(
-                      BibliographyFile.Annotation.plain(
-                          "Quoted through this: %s%s"
-                              .formatted(one.described(), one.read() ? "" : " (not read)"))));
-      parts.addAll(below(said.get(read.id(entry)), wanted));
+      parts.addAll(below(below.getOrDefault(read.id(entry), BelowEntries.Below.NOTHING), wanted));
     }
     String order =
         read.whole().sorted() ? "in the order of the style" : "in the order of the folder";
@@ -299,13 +282,19 @@ public class Bibliographies {
         parts);
   }
 
-  /** What is not agreed says so. */
-  private static List<BibliographyFile.Part> below(
-      @Nullable AnnotationReading.BelowEntry said, Said wanted) {
-    if (said == null || (wanted == Said.AGREED && !said.is(AnnotationState.AGREED))) {
-      return List.of();
-    }
+  /** What is not agreed says so, and what nobody has read. */
+  private static List<BibliographyFile.Part> below(BelowEntries.Below below, Said wanted) {
     List<BibliographyFile.Part> parts = new ArrayList<>();
+    for (BelowEntries.QuotedShown one : below.quoted()) {
+      parts.add(
+          BibliographyFile.Annotation.plain(
+              "Quoted through this: %s%s"
+                  .formatted(one.described(), one.read() ? "" : " (not read)")));
+    }
+    BelowEntries.AnnotationBelow said = below.annotation();
+    if (said == null || (wanted == Said.AGREED && !said.is(AnnotationState.AGREED))) {
+      return parts;
+    }
     if (!said.is(AnnotationState.AGREED)) {
       parts.add(BibliographyFile.Annotation.plain("[%s]".formatted(said.state())));
     }

@@ -10,6 +10,7 @@ import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.group.FolderGuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mending.Mends;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -62,11 +63,13 @@ class BibliographyController {
     return bibliographies.view(me, folder, from, new StyleChoice(style, language));
   }
 
-  /** What became of it since a day, that counts from its beginning. */
+  /** What became of it since a day, which counts from its beginning; absent: a month ago. */
   @GetMapping("/since")
   @FolderGuestsMay
   BibliographySince.ChangedSince since(
-      Member me, @PathVariable String folder, @RequestParam LocalDate day) {
+      Member me,
+      @PathVariable String folder,
+      @RequestParam(required = false) @Nullable LocalDate day) {
     return since.of(me, folder, day);
   }
 

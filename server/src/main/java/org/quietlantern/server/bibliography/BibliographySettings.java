@@ -1,6 +1,8 @@
 package org.quietlantern.server.bibliography;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.activity.Aspect;
@@ -31,7 +33,7 @@ public class BibliographySettings implements CommandKinds {
   public record BibliographySet(String folder, String style, String language, boolean byHand) {}
 
   /** {@code own}: whether the folder has a style of its own. */
-  record How(StyleChoice choice, boolean own, boolean byHand) {}
+  record How(StyleChoice choice, boolean own, boolean byHand, Chapters.Read chapters) {}
 
   BibliographySettings(
       BibliographyMapper mapper, Folders folders, Citing citing, Commands commands) {
@@ -43,9 +45,22 @@ public class BibliographySettings implements CommandKinds {
 
   /** Of a folder (row number); {@code asked}: tried instead, its parts may be empty. */
   How of(Member who, int folder, StyleChoice asked) {
-    BibliographyMapper.SetRow row = row(folder);
-    StyleChoice own = new StyleChoice(row.style(), row.language());
-    return new How(asked.or(own).or(citing.ofGroup(who)), !row.style().isEmpty(), row.byHand());
+    BibliographyMapper.HowRow row = mapper.how(folder);
+    boolean set = row.style() != null;
+    StyleChoice own = set ? new StyleChoice(row.style(), row.language()) : StyleChoice.NONE;
+    return new How(
+        asked.or(own).or(citing.ofGroup(who)),
+        !own.style().isEmpty(),
+        set && row.byHand(),
+        chapters(row));
+  }
+
+  private static Chapters.Read chapters(BibliographyMapper.HowRow row) {
+    Map<Integer, String> of = new HashMap<>();
+    for (int n = 0; n < row.works().length; n++) {
+      of.put(Integer.valueOf(row.works()[n]), row.below()[n]);
+    }
+    return new Chapters.Read(List.of(row.chapters()), of);
   }
 
   private BibliographyMapper.SetRow row(int folder) {

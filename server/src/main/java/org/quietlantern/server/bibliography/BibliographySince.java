@@ -13,6 +13,8 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,6 +25,7 @@ public class BibliographySince {
   private final SinceMapper mapper;
   private final FolderReading reading;
   private final Publications publications;
+  private final Calendar calendar;
 
   /**
    * One that changed.
@@ -36,14 +39,17 @@ public class BibliographySince {
   /** What changed last comes first. */
   public record ChangedSince(LocalDate since, List<ChangedEntry> entries) {}
 
-  BibliographySince(SinceMapper mapper, FolderReading reading, Publications publications) {
+  BibliographySince(
+      SinceMapper mapper, FolderReading reading, Publications publications, Calendar calendar) {
+    this.calendar = calendar;
     this.mapper = mapper;
     this.reading = reading;
     this.publications = publications;
   }
 
-  /** {@code day}: it counts from its beginning, in the zone of the group. */
-  public ChangedSince of(Member who, String pid, LocalDate day) {
+  /** {@code wanted} counts from its beginning, in the zone of the group; absent: a month ago. */
+  public ChangedSince of(Member who, String pid, @Nullable LocalDate wanted) {
+    LocalDate day = wanted == null ? calendar.today(who.zoneId()).minusMonths(1) : wanted;
     FolderReading.FolderWorks works = reading.works(who, pid);
     Instant from = day.atStartOfDay(who.zoneId()).toInstant();
     List<SinceMapper.Change> changes = mapper.changes(who.group(), works.folder(), from);

@@ -7,7 +7,6 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
-import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface ChapterMapper {
@@ -17,23 +16,11 @@ interface ChapterMapper {
   /** Row numbers; {@code publication} as it was put. */
   record Entry(int publication, int chapter) {}
 
-  /** {@code publication}: as it is known now; absent for a heading without entries. */
-  record Under(String name, @Nullable Integer publication) {}
-
   @Select("select id, n, name from chapter where folder = #{folder} order by n, id")
   List<Chapter> chapters(int folder);
 
   @Select("select publication, chapter from chapter_entry where folder = #{folder}")
   List<Entry> entries(int folder);
-
-  @Select(
-      """
-      select c.name, coalesce(p.canonical, p.id) as publication
-      from chapter c left join chapter_entry e on e.chapter = c.id
-      left join publication p on p.id = e.publication
-      where c.folder = #{folder} order by c.n, c.id
-      """)
-  List<Under> read(int folder);
 
   @Delete("delete from chapter where folder = #{folder} and id <> all(#{stay}::integer[])")
   void removeOthers(int folder, Integer[] stay);

@@ -50,6 +50,12 @@ public class Chapters implements CommandKinds {
   /** {@code was}: how it read until now; empty for one that comes. */
   public record ChapterWanted(String was, String name) {}
 
+  /**
+   * Headings in their order, and below which of them a work stands, by its row number; works
+   * without one are not named.
+   */
+  record Read(List<String> names, Map<Integer, String> of) {}
+
   record Before(
       int folder, List<ChapterMapper.Chapter> chapters, List<ChapterMapper.Entry> entries) {}
 
@@ -60,25 +66,6 @@ public class Chapters implements CommandKinds {
     this.folders = folders;
     this.publications = publications;
     this.commands = commands;
-  }
-
-  /**
-   * Headings in their order, and below which of them each work stands, by its row number; works
-   * without one are not named.
-   */
-  record Read(List<String> names, Map<Integer, String> of) {}
-
-  Read read(int folder) {
-    List<ChapterMapper.Under> all = mapper.read(folder);
-    return new Read(
-        all.stream().map(ChapterMapper.Under::name).distinct().toList(),
-        all.stream()
-            .filter(under -> under.publication() != null)
-            .collect(
-                Collectors.toMap(
-                    ChapterMapper.Under::publication,
-                    ChapterMapper.Under::name,
-                    (one, other) -> one)));
   }
 
   /**

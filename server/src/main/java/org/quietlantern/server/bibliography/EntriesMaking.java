@@ -47,16 +47,15 @@ class EntriesMaking {
       List<String> works,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
-      Chapters.Read chapters,
       BibliographySettings.How how) {
     /** The place of a work's heading, from 1; 0 for none. */
     int heading(String work) {
-      return 1 + chapters.names().indexOf(chapter(work));
+      return 1 + how.chapters().names().indexOf(chapter(work));
     }
 
     /** Empty for none. */
     String chapter(String work) {
-      return chapters.of().getOrDefault(states.get(work).id(), "");
+      return how.chapters().of().getOrDefault(states.get(work).id(), "");
     }
   }
 
@@ -81,10 +80,8 @@ class EntriesMaking {
       List<String> works,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
-      Chapters.Read chapters,
       BibliographySettings.How how) {
-    return wholes.get(
-        new Made(who.group(), works, states, mended, chapters, how), made -> make(who, made));
+    return wholes.get(new Made(who.group(), works, states, mended, how), made -> make(who, made));
   }
 
   private Whole make(Member who, Made made) {

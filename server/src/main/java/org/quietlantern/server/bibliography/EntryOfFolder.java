@@ -1,7 +1,6 @@
 package org.quietlantern.server.bibliography;
 
 import java.util.List;
-import org.quietlantern.server.annotation.AnnotationReading;
 import org.quietlantern.server.citing.CitedPart;
 import org.quietlantern.server.mending.Compared;
 import org.quietlantern.server.platform.Nullable;
@@ -23,8 +22,8 @@ public record EntryOfFolder(
     List<FaultShown> faults,
     @Nullable Compared.CheckedBy compared,
     String read,
-    @Nullable AnnotationReading.BelowEntry annotation,
-    List<QuotedThrough.QuotedShown> quoted) {
+    @Nullable BelowEntries.AnnotationBelow annotation,
+    List<BelowEntries.QuotedShown> quoted) {
 
   /**
    * Something that is wrong, or may be.

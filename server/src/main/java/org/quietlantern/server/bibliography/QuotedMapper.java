@@ -1,7 +1,6 @@
 package org.quietlantern.server.bibliography;
 
 import java.time.Instant;
-import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -10,21 +9,6 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface QuotedMapper {
-  /** {@code publication}: as it is known now; {@code read}: whether the task to read it is done. */
-  record Row(
-      String pid, int publication, String described, String doi, String name, boolean read) {}
-
-  @Select(
-      """
-      select q.pid, coalesce(p.canonical, p.id) as publication, q.described, q.doi,
-        case when m.left_at is null then m.name else 'a former member' end as name,
-        coalesce(t.state = 'done', false) as read
-      from quoted_through q join publication p on p.id = q.publication
-      join membership m on m.id = q.membership left join task t on t.id = q.task
-      where q.folder = #{folder} order by q.id
-      """)
-  List<Row> of(int folder);
-
   /** As it is kept, for an undo. */
   record Kept(
       String pid,

@@ -1,10 +1,8 @@
 package org.quietlantern.server.bibliography;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -50,14 +48,6 @@ public class QuotedThrough implements CommandKinds {
   /** {@code task}: row number of the one that was made; absent where there was one already. */
   record Noted(int id, @Nullable Integer task) {}
 
-  /**
-   * A work that an entry is quoted for.
-   *
-   * @param doi may be empty
-   * @param read whether somebody did what was to be looked up
-   */
-  public record QuotedShown(String id, String described, String doi, String by, boolean read) {}
-
   QuotedThrough(
       QuotedMapper mapper,
       Folders folders,
@@ -73,19 +63,6 @@ public class QuotedThrough implements CommandKinds {
     this.commands = commands;
     this.ids = ids;
     this.calendar = calendar;
-  }
-
-  /** Of a folder (row number), by row number of the work that was read. */
-  Map<Integer, List<QuotedShown>> of(int folder) {
-    return mapper.of(folder).stream()
-        .collect(
-            Collectors.groupingBy(
-                QuotedMapper.Row::publication,
-                Collectors.mapping(
-                    row ->
-                        new QuotedShown(
-                            row.pid(), row.described(), row.doi(), row.name(), row.read()),
-                    Collectors.toList())));
   }
 
   /** Notes that a work is quoted through an entry; to read it is noted to be done. */

@@ -46,7 +46,7 @@ interface SinceMapper {
       from action a cross join unnest(a.about) as subject
       where a.grp = #{group} and a.at >= #{since} and a.undone_by is null
         and a.what in ('item.take-out', 'item.move', 'folder.merge')
-        and a.about @> array[#{folder}] and subject like 'publication:%'
+        and a.about @> array[#{folder}]::text[] and subject like 'publication:%'
       group by subject order by max(a.at) desc, subject
       """)
   List<Gone> gone(int group, String folder, Instant since);

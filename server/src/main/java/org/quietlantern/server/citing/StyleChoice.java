@@ -7,6 +7,9 @@ package org.quietlantern.server.citing;
  * @param language {@code en-GB}; empty: the style's own
  */
 public record StyleChoice(String style, String language) {
+  /** Nothing is chosen. */
+  public static final StyleChoice NONE = new StyleChoice("", "");
+
   /** The other where nothing is said here. */
   public StyleChoice or(StyleChoice other) {
     return style.isEmpty()

@@ -53,8 +53,7 @@ class DemoCiting {
 
   /** Maren mends the first that can be mended; Teodor compares some in which nothing is wrong. */
   private void compare(Member maren, String folder) {
-    List<EntryOfFolder> entries =
-        bibliographies.view(maren, folder, 0, new StyleChoice("", "")).entries();
+    List<EntryOfFolder> entries = bibliographies.view(maren, folder, 0, StyleChoice.NONE).entries();
     entries.stream()
         .flatMap(
             entry ->

@@ -179,13 +179,13 @@ public final class World {
     return group.client(0).get("/folders/" + folder + "/bibliography").ok().get("chapters");
   }
 
+  /** As it is seen now; 0 where the work was taken out. */
   private int versionOfAnnotation() {
-    return group
-        .client(0)
-        .get("/folders/" + values.get("folder") + "/annotations/" + values.get("publication"))
-        .ok()
-        .get("version")
-        .asInt();
+    Client.Response seen =
+        group
+            .client(0)
+            .get("/folders/" + values.get("folder") + "/annotations/" + values.get("publication"));
+    return seen.status() == 200 ? seen.json().get("version").asInt() : 0;
   }
 
   private String closed(Client client, int which) {
@@ -357,7 +357,6 @@ public final class World {
       case "held" -> "?name=q:" + q;
       case "comparison" -> "?one=q:" + q + "&other=q:" + q;
       case "one", "asked" -> "?name=Moths";
-      case "since" -> "?day=2020-01-01";
       case "loads" -> "?name=moths.xml&into=Moths";
       case "described" -> "?described=rft.atitle%3DLamps";
       case "texts" -> "?name=moths.html&sure=true";
