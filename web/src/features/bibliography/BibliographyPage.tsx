@@ -1,14 +1,30 @@
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { Act, counted, Failed, useKeys, Waiting } from '../../ui';
+import { Act, Choice, counted, Failed, useKeys, Waiting } from '../../ui';
 import { useCopyCited } from '../citing';
 import { Faces } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useEntryActs } from './actsApi';
-import { fetchCopied, fileOf, useBibliography, type Tried } from './api';
+import { fetchCopied, fileOf, useBibliography, type Said } from './api';
+import { ChaptersDialog } from './ChaptersDialog';
 import { Entries } from './Entries';
 import { HowDialog } from './HowDialog';
+import { Since } from './Since';
+
+/** The same page with another value in its address; empty: without one. */
+function addressWith(params: URLSearchParams, name: string, value: string): string {
+  const next = new URLSearchParams(params);
+  if (value) next.set(name, value);
+  else next.delete(name);
+  return `?${next}`;
+}
+
+/** Which annotations the address asks for. */
+function saidIn(params: URLSearchParams): Said {
+  const said = params.get('said');
+  return said === 'agreed' || said === 'none' ? said : '';
+}
 
 /** A folder as a bibliography: its entries in a style, what is wrong in them, the ways out. */
 export function BibliographyPage() {
@@ -17,15 +33,25 @@ export function BibliographyPage() {
   const [params, setParams] = useSearchParams();
   const tried = { style: params.get('style') ?? '', language: params.get('language') ?? '' };
   const tries = Boolean(tried.style || tried.language);
-  const show = (next: Tried) =>
-    setParams(new URLSearchParams(Object.entries(next).filter(([, value]) => value)), {
-      replace: true,
-    });
+  const said = saidIn(params);
+  const since = params.get('since');
+  const show = (next: Record<string, string>) =>
+    setParams(
+      (now) => {
+        for (const [name, value] of Object.entries(next)) {
+          if (value) now.set(name, value);
+          else now.delete(name);
+        }
+        return now;
+      },
+      { replace: true },
+    );
   const found = useBibliography(here.id, id, tried);
   const { mendCertain } = useEntryActs(here.id, id);
   const copy = useCopyCited();
   const [asked, setAsked] = useState(false);
-  const copyAll = () => copy('all entries', () => fetchCopied(here.id, id, tried));
+  const [heads, setHeads] = useState(false);
+  const copyAll = () => copy('all entries', () => fetchCopied(here.id, id, tried, said));
   useKeys({ c: copyAll });
   if (found.error) return <Failed error={found.error} again={() => void found.refetch()} />;
   const pages = found.data?.pages ?? [];
@@ -41,19 +67,26 @@ export function BibliographyPage() {
           <h1 className="font-serif text-[21px] font-semibold">{first.name}</h1>
           <Faces folder={id} on="bibliography" />
           <Act onClick={() => setAsked(true)}>Style and order</Act>
+          {sets && <Act onClick={() => setHeads(true)}>Headings</Act>}
+          <Choice
+            on={since !== null}
+            to={addressWith(params, 'since', since === null ? 'month' : '')}
+          >
+            What changed
+          </Choice>
           {tries && <Act onClick={() => show({ style: '', language: '' })}>As it is set</Act>}
           {count > 0 && (
             <>
               <Act hint="c" onClick={copyAll}>
                 Copy all
               </Act>
-              <a className="act" href={fileOf(here.id, id, 'docx', tried)}>
+              <a className="act" href={fileOf(here.id, id, 'docx', tried, said)}>
                 DOCX
               </a>
-              <a className="act" href={fileOf(here.id, id, 'html', tried)}>
+              <a className="act" href={fileOf(here.id, id, 'html', tried, said)}>
                 Web page
               </a>
-              <a className="act" href={fileOf(here.id, id, 'text', tried)}>
+              <a className="act" href={fileOf(here.id, id, 'text', tried, said)}>
                 Plain text
               </a>
             </>
@@ -77,6 +110,21 @@ export function BibliographyPage() {
           {faulty > 0 && (
             <b className="text-warning">{counted(faulty, 'entry', 'entries')} to be looked at</b>
           )}
+          {first.annotated > 0 && (
+            <label className="flex items-baseline gap-x-2">
+              <span className="small-head">Annotations</span>
+              <select
+                className="field"
+                value={said}
+                onChange={(event) => show({ said: event.target.value })}
+              >
+                <option value="">all {first.annotated}</option>
+                <option value="agreed">{first.agreed} agreed</option>
+                <option value="none">none</option>
+              </select>
+              {first.toBeRead > 0 && <span>{first.toBeRead} to be read</span>}
+            </label>
+          )}
           {certain > 0 && sets && !tries && (
             <Act disabled={mendCertain.isPending} onClick={() => mendCertain.mutate(certain)}>
               Mend the {certain} that {certain === 1 ? 'is' : 'are'} certain
@@ -96,7 +144,13 @@ export function BibliographyPage() {
         )}
       </div>
       <div id="list" tabIndex={-1} className="min-h-0 outline-none">
-        {count === 0 || first.entries.length === 0 ? (
+        {since !== null ? (
+          <Since
+            folder={id}
+            day={since === 'month' ? '' : since}
+            onDay={(day) => show({ since: day })}
+          />
+        ) : count === 0 || first.entries.length === 0 ? (
           <p className="p-6 text-soft">
             {count === 0
               ? 'Nothing is kept here yet.'
@@ -108,6 +162,9 @@ export function BibliographyPage() {
             entries={pages.flatMap((page) => page.entries)}
             count={count}
             layout={first.layout}
+            chapters={first.chapters}
+            said={said}
+            edits={sets}
             fresh={!found.isPlaceholderData}
             onEnd={() => {
               if (found.hasNextPage && !found.isFetchingNextPage) void found.fetchNextPage();
@@ -115,6 +172,9 @@ export function BibliographyPage() {
           />
         )}
       </div>
+      {heads && (
+        <ChaptersDialog folder={id} chapters={first.chapters} onClose={() => setHeads(false)} />
+      )}
       {asked && (
         <HowDialog bibliography={first} sets={sets} onTry={show} onClose={() => setAsked(false)} />
       )}

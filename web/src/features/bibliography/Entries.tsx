@@ -3,6 +3,7 @@ import type { Schema } from '../../api';
 import { ListPane, TwoPanes, useKeys, usePlace } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import { useEntryActs } from './actsApi';
+import type { Said } from './api';
 import { EntryPane } from './EntryPane';
 import { EntryRow } from './EntryRow';
 
@@ -12,6 +13,9 @@ export function Entries({
   entries,
   count,
   layout,
+  chapters,
+  said,
+  edits,
   fresh,
   onEnd,
 }: {
@@ -20,6 +24,12 @@ export function Entries({
   entries: readonly Schema['EntryOfFolder'][];
   count: number;
   layout: Schema['EntryLayout'];
+  /** The headings, in their order. */
+  chapters: readonly string[];
+  /** Which annotations are shown. */
+  said: Said;
+  /** Whether the reader may change the folder. */
+  edits: boolean;
   /** Whether these are in the style that was asked for. */
   fresh: boolean;
   /** The list came to the end of what is here. */
@@ -94,6 +104,12 @@ export function Entries({
               layout={layout}
               chosen={index === chosen}
               ticks={mayWrite(here)}
+              heading={
+                entries[index]?.chapter === entries[index - 1]?.chapter
+                  ? ''
+                  : (entries[index]?.chapter ?? '')
+              }
+              said={said}
               onChoose={() => place.go(index)}
               onTick={() => tick(index)}
             />
@@ -101,7 +117,17 @@ export function Entries({
         </ListPane>
       }
       leaf={
-        entry && <EntryPane entry={entry} layout={layout} acts={acts} onTick={() => tick(chosen)} />
+        entry && (
+          <EntryPane
+            folder={folder}
+            entry={entry}
+            layout={layout}
+            chapters={chapters}
+            edits={edits}
+            acts={acts}
+            onTick={() => tick(chosen)}
+          />
+        )
       }
     />
   );

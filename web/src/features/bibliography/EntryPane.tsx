@@ -1,27 +1,39 @@
-import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, shortDay } from '../../ui';
+import { Annotation } from '../annotation';
 import { CitedEntry } from '../citing';
 import { mayWrite, useHere } from '../session';
-import { useFields, type useEntryActs } from './actsApi';
-import { FaultView, FieldForm } from './FaultView';
+import type { useEntryActs } from './actsApi';
+import { useChapterActs } from './chaptersApi';
+import { FaultView } from './FaultView';
+import { FieldsRead } from './FieldsRead';
+import { Quoted } from './Quoted';
 
 /** One entry: what is wrong in it before it leaves, and its fields as the group reads them. */
 export function EntryPane({
+  folder,
   entry,
   layout,
+  chapters,
+  edits,
   acts,
   onTick,
 }: {
+  folder: string;
   entry: Schema['EntryOfFolder'];
   layout: Schema['EntryLayout'];
+  /** The headings, in their order. */
+  chapters: readonly string[];
+  /** Whether the reader may change the folder. */
+  edits: boolean;
   acts: ReturnType<typeof useEntryActs>;
   onTick: () => void;
 }) {
   const here = useHere();
   const writes = mayWrite(here);
   const { publication, faults, compared } = entry;
+  const chapterActs = useChapterActs(here.id, folder);
   const first = faults.find((fault) => fault.mend);
   return (
     <>
@@ -37,6 +49,25 @@ export function EntryPane({
           Open
         </Link>
       </p>
+      <Annotation key={`said ${publication}`} of={{ group: here.id, folder, publication }} />
+      <Quoted key={`quoted ${publication}`} entry={entry} edits={edits} acts={chapterActs} />
+      {edits && chapters.length > 0 && (
+        <label className="mt-2 flex items-baseline gap-x-3">
+          <span className="small-head">Heading</span>
+          <select
+            className="field min-w-0"
+            value={entry.chapter}
+            onChange={(event) =>
+              chapterActs.put.mutate({ publications: [publication], chapter: event.target.value })
+            }
+          >
+            <option value="">none</option>
+            {chapters.map((chapter) => (
+              <option key={chapter}>{chapter}</option>
+            ))}
+          </select>
+        </label>
+      )}
       <section aria-label="Before this leaves">
         <h3 className="small-head mt-3">Before this leaves</h3>
         {compared && (
@@ -59,81 +90,8 @@ export function EntryPane({
         </ul>
       </section>
       {!here.me.onlyFolders && (
-        <Fields key={publication} publication={publication} mend={acts.mend} />
+        <FieldsRead key={publication} publication={publication} mend={acts.mend} />
       )}
     </>
-  );
-}
-
-/** What is supplied and what the group reads, field by field. */
-function Fields({
-  publication,
-  mend,
-}: {
-  publication: string;
-  mend: ReturnType<typeof useEntryActs>['mend'];
-}) {
-  const here = useHere();
-  const fields = useFields(here.id, publication).data ?? [];
-  const [at, setAt] = useState<string | null>(null);
-  return (
-    <section aria-label="As the group reads it">
-      <h3 className="small-head mt-3">As the group reads it</h3>
-      <ul>
-        {fields.map((field) => (
-          <li key={field.field} className="border-b border-rule-strong py-1 last:border-0">
-            <div className="grid grid-cols-[7.5rem_minmax(0,1fr)_auto] items-baseline gap-x-3">
-              <span className="text-soft">{field.words}</span>
-              <span className="font-serif [overflow-wrap:anywhere]">
-                {field.reads || <span className="text-soft">nothing</span>}
-              </span>
-              {mayWrite(here) && (
-                <Act
-                  aria-label={`Write the ${field.words}`}
-                  aria-expanded={at === field.field}
-                  onClick={() => setAt((now) => (now === field.field ? null : field.field))}
-                >
-                  Write
-                </Act>
-              )}
-            </div>
-            {field.by && field.at && (
-              <p className="text-[13px] text-soft">
-                {field.counts ? 'mended' : 'mended before the source changed it,'} by {field.by},{' '}
-                {shortDay(field.at)}; supplied is{' '}
-                <span className="font-serif">{field.supplied || 'nothing'}</span>{' '}
-                {field.counts && mayWrite(here) && (
-                  <Act
-                    onClick={() =>
-                      mend.mutate({
-                        publication,
-                        field: field.field,
-                        was: field.reads,
-                        value: field.supplied,
-                      })
-                    }
-                  >
-                    As supplied
-                  </Act>
-                )}
-              </p>
-            )}
-            {at === field.field && (
-              <FieldForm
-                label={field.words}
-                value={field.reads}
-                pending={mend.isPending}
-                onGive={(value) =>
-                  mend.mutate(
-                    { publication, field: field.field, was: field.reads, value },
-                    { onSuccess: () => setAt(null) },
-                  )
-                }
-              />
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -5,6 +5,9 @@ import { useAct } from '../session';
 /** What is tried instead of what is set; empty for what is set. */
 export type Tried = { style: string; language: string };
 
+/** Which annotations are shown and go out: empty for all. */
+export type Said = '' | 'agreed' | 'none';
+
 /** The bibliography of a folder, two hundred entries after another. */
 export function useBibliography(group: string, folder: string, tried: Tried) {
   return useInfiniteQuery({
@@ -44,17 +47,19 @@ export function fileOf(
   folder: string,
   form: 'docx' | 'html' | 'text',
   tried: Tried,
+  annotations: Said,
 ): string {
-  const query = new URLSearchParams(Object.entries(tried).filter(([, value]) => value));
+  const wanted = Object.entries({ ...tried, annotations });
+  const query = new URLSearchParams(wanted.filter(([, value]) => value));
   const asked = query.size > 0 ? `?${query}` : '';
   return `/api/groups/${group}/folders/${folder}/bibliography/${form}${asked}`;
 }
 
 /** All entries with their looks and without, for a clipboard. */
-export async function fetchCopied(group: string, folder: string, tried: Tried) {
+export async function fetchCopied(group: string, folder: string, tried: Tried, annotations: Said) {
   return body(
     await api.GET('/api/groups/{group}/folders/{folder}/bibliography/pasted', {
-      params: { path: { group, folder }, query: tried },
+      params: { path: { group, folder }, query: { ...tried, annotations } },
     }),
   );
 }

@@ -3,50 +3,27 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import { serve, showAt } from '../../test-server';
 import { BibliographyPage } from '.';
+import { bibliography, nothingSaid } from './made-up';
 
 afterEach(() => vi.unstubAllGlobals());
 
-const line = (text: string) => [{ display: 'line', runs: [{ text, looks: [] }] }];
-const capitals = {
-  kind: 'capitals',
-  words: 'capitals',
-  sentence: 'The title is in capitals throughout.',
-  field: 'title',
-  fieldWords: 'title',
-  reads: 'MOTHS AT LAMPS',
-  mend: 'Moths at lamps',
-  certain: true,
-};
-const bibliography = {
-  folder: 'f1',
-  name: 'Moths',
-  may: 'edit',
-  style: { name: 'apa', title: 'APA Style 7th edition', format: 'author-date', checked: false },
-  ownStyle: false,
-  language: '',
-  byHand: false,
-  sorted: true,
-  missing: [],
-  layout: { hangingIndent: true, secondFieldAlign: false, entrySpacing: 0, lineSpacing: 2 },
-  count: 2,
-  comparedCount: 1,
-  faulty: 1,
-  certain: 1,
-  empty: [],
-  entries: [
-    { publication: 'p1', parts: line('Oxlade, MOTHS AT LAMPS'), faults: [capitals], read: '' },
-    {
-      publication: 'p2',
-      parts: line('Berg, Bats'),
-      faults: [],
-      compared: { by: 'Teodor Vance', at: '2026-11-20T10:00:00Z' },
-      read: 'text',
-    },
-  ],
-};
-
 function open(more: Record<string, unknown> = {}) {
   const asked = serve({
+    'GET /folders/f1/annotations/p1': nothingSaid,
+    'GET /folders/f1/annotations/p2': nothingSaid,
+    'PUT /folders/f1/bibliography/chapters': { folder: 'f1', chapters: [] },
+    'PUT /folders/f1/bibliography/chapter': { folder: 'f1', chapter: 'Lamps', count: 1 },
+    'POST /folders/f1/bibliography/entries/p1/quoted': { id: 'q1', described: 'Oxlade (1990)' },
+    'GET /folders/f1/bibliography/since': {
+      since: '2026-10-29',
+      entries: [
+        {
+          publication: { id: 'p9', title: 'Bats that left' },
+          what: ['gone'],
+          at: '2026-11-20T10:00:00Z',
+        },
+      ],
+    },
     'GET /folders/f1/bibliography': { ...bibliography, ...more },
     'GET /publications/p1/fields': [],
     'GET /publications/p2/fields': [],
@@ -129,4 +106,48 @@ it('offers whoever only reads it nothing that changes it', async () => {
   expect(dialog.getByText('Show it so')).toBeInTheDocument();
   expect(dialog.queryByLabelText(/^by hand/)).toBeNull();
   expect(screen.queryByText(/that is certain/)).toBeNull();
+});
+
+it('puts an entry below a heading, and names what is quoted through it', async () => {
+  const asked = open();
+  fireEvent.change(await screen.findByLabelText('Heading'), { target: { value: 'Lamps' } });
+  await waitFor(() =>
+    expect(asked.find((one) => one.path.endsWith('/chapter'))?.body).toEqual({
+      publications: ['p1'],
+      chapter: 'Lamps',
+    }),
+  );
+  fireEvent.click(screen.getByText('It quotes another work…'));
+  await userEvent.type(screen.getByLabelText(/which was not read/), 'Oxlade (1990){Enter}');
+  await waitFor(() =>
+    expect(asked.find((one) => one.path.endsWith('/quoted'))?.body).toEqual({
+      described: 'Oxlade (1990)',
+      doi: '',
+    }),
+  );
+});
+
+it('sets the headings as they were seen, in another order and with another name', async () => {
+  const asked = open({ chapters: ['Lamps', 'Moths'] });
+  fireEvent.click(await screen.findByText('Headings'));
+  fireEvent.click(screen.getByLabelText('Heading 2 further up'));
+  await userEvent.type(screen.getByLabelText('Heading 2'), ' by night');
+  fireEvent.click(screen.getByText('Set the headings'));
+  await waitFor(() =>
+    expect(asked.find((one) => one.path.endsWith('/chapters'))?.body).toEqual({
+      chaptersSeen: ['Lamps', 'Moths'],
+      chapters: [
+        { was: 'Moths', name: 'Moths' },
+        { was: 'Lamps', name: 'Lamps by night' },
+      ],
+    }),
+  );
+});
+
+it('tells what changed since a day, and what left', async () => {
+  open();
+  fireEvent.click(await screen.findByText('What changed'));
+  expect(await screen.findByText('Bats that left')).toBeVisible();
+  expect(screen.getByText('taken out')).toBeVisible();
+  expect(screen.getByLabelText('What changed since')).toHaveValue('2026-10-29');
 });

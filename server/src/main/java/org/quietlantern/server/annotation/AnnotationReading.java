@@ -51,6 +51,7 @@ public class AnnotationReading {
    * @param version 0 where there is none
    * @param text as it is written, with stars
    * @param by who writes it; empty where there is none
+   * @param edits whether the reader may change the folder
    * @param writes whether the reader may write it as it stands
    * @param suggests whether the reader may say something of it
    * @param agreedBy absent while it is not agreed
@@ -63,6 +64,7 @@ public class AnnotationReading {
       String state,
       String by,
       boolean mine,
+      boolean edits,
       boolean writes,
       boolean suggests,
       @Nullable String agreedBy,
@@ -92,6 +94,7 @@ public class AnnotationReading {
                 "",
                 false,
                 edits,
+                edits,
                 false,
                 null,
                 null,
@@ -109,6 +112,7 @@ public class AnnotationReading {
         row.state(),
         row.name(),
         mine,
+        edits,
         edits && (mine || row.body().isEmpty()),
         remarks && !row.body().isEmpty(),
         row.agreed(),

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
  * What stands below the entries of a bibliography: annotations, and what is quoted through them.
  */
 @Component
-class BelowEntries {
+public class BelowEntries {
   private final BelowMapper mapper;
   private final Json json;
 
@@ -28,7 +28,7 @@ class BelowEntries {
    */
   public record AnnotationBelow(
       String by, String state, Instant at, int open, List<AnnotationText.Paragraph> paragraphs) {
-    boolean is(AnnotationState wanted) {
+    public boolean is(AnnotationState wanted) {
       return state.equals(wanted.word());
     }
   }

@@ -2,6 +2,7 @@ package org.quietlantern.server.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.server.bibliography.Bibliographies;
 import org.quietlantern.server.bibliography.EntryOfFolder;
@@ -44,11 +45,15 @@ class DemoCiting {
     if (left != WHEN) {
       return;
     }
-    Member maren = members.named("Maren");
-    folders.list(maren).stream()
+    folder().ifPresent(folder -> compare(members.named("Maren"), folder));
+  }
+
+  /** The one whose bibliography is worked on; none in a past that is too short for it. */
+  Optional<String> folder() {
+    return folders.list(members.named("Maren")).stream()
         .filter(folder -> folder.name().equals(FOLDER))
         .findFirst()
-        .ifPresent(folder -> compare(maren, folder.id()));
+        .map(Folders.FolderLine::id);
   }
 
   /** Maren mends the first that can be mended; Teodor compares some in which nothing is wrong. */

@@ -55,6 +55,7 @@ class DemoPast {
   private final DemoPeople people;
   private final DemoAsking asking;
   private final DemoCiting citing;
+  private final DemoAnnotating annotating;
 
   private final SinceVisit visits;
 
@@ -69,12 +70,14 @@ class DemoPast {
       DemoPeople people,
       DemoAsking asking,
       DemoCiting citing,
+      DemoAnnotating annotating,
       SinceVisit visits) {
     this.visits = visits;
     this.talk = talk;
     this.people = people;
     this.asking = asking;
     this.citing = citing;
+    this.annotating = annotating;
     this.reading = reading;
     this.calendar = calendar;
     this.days = days;
@@ -92,6 +95,7 @@ class DemoPast {
     talk.live(left);
     asking.live(left);
     citing.live(left);
+    annotating.live(left);
     boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     for (Member member : groups.everybody()) {

@@ -1,0 +1,2 @@
+export { Annotation } from './Annotation';
+export { Paragraphs } from './Paragraphs';
