@@ -6,16 +6,17 @@ import { useLinkOf, usePeopleActs } from './peopleApi';
 export function LinkOfFolder({ folder }: { folder: string }) {
   const here = useHere();
   const link = useLinkOf(here.id, folder).data;
-  const { open, revoke } = usePeopleActs(here.id, folder);
+  const { open, revoke, annotate } = usePeopleActs(here.id, folder);
   const copy = useCopyText();
   if (!link) return null;
-  const { address, feed, by, at } = link;
+  const { address, feed, bibliography, annotated, by, at } = link;
   return (
     <section aria-label="Link" className="mt-6 max-w-[46rem]">
       <h2 className="small-head">By a link</h2>
       <p className="text-soft">
         Whoever has the link reads the citations, without an account, and follows what is kept by a
-        feed. Who kept what and why, remarks, marks and the group are not shown.
+        feed; the bibliography has them in its style, below its headings. Who kept what and why,
+        remarks, marks and the group are not shown.
       </p>
       {address && feed ? (
         <>
@@ -27,6 +28,26 @@ export function LinkOfFolder({ folder }: { folder: string }) {
               </a>{' '}
               <Act onClick={() => copy(address, 'the link')}>Copy the link</Act>
             </dd>
+            {bibliography && (
+              <>
+                <dt className="small-head mt-1">Bibliography</dt>
+                <dd className="wrap-anywhere">
+                  <a className="underline" href={bibliography}>
+                    {bibliography}
+                  </a>{' '}
+                  <Act onClick={() => copy(bibliography, 'the link')}>Copy the link</Act>
+                  <label className="flex min-h-[28px] items-center gap-2">
+                    <input
+                      type="checkbox"
+                      checked={annotated}
+                      disabled={annotate.isPending}
+                      onChange={(event) => annotate.mutate(event.target.checked)}
+                    />
+                    with the annotations that are agreed
+                  </label>
+                </dd>
+              </>
+            )}
             <dt className="small-head mt-1">Feed</dt>
             <dd className="wrap-anywhere">
               {feed} <Act onClick={() => copy(feed, 'the address of the feed')}>Copy the feed</Act>

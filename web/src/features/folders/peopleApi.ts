@@ -85,6 +85,20 @@ export function usePeopleActs(group: string, folder: string) {
         ),
       () => 'Whoever has the link reads the folder.',
     ),
+    annotate: useAct(
+      group,
+      async (annotated: boolean, header) =>
+        body(
+          await api.PUT('/api/groups/{group}/folders/{folder}/link', {
+            params: { path, header },
+            body: { annotated },
+          }),
+        ),
+      (done) =>
+        done.annotated
+          ? 'Whoever has the link reads what is agreed, too.'
+          : 'The link shows no annotations.',
+    ),
     revoke: useAct(
       group,
       async (_: null, header) =>

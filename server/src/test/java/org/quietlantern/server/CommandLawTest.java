@@ -62,6 +62,9 @@ class CommandLawTest {
               "DELETE " + GROUP + "/folders/{folder}/link",
               "POST " + GROUP + "/folders/{folder}/link"),
           entry(
+              "PUT " + GROUP + "/folders/{folder}/link",
+              "POST " + GROUP + "/folders/{folder}/link"),
+          entry(
               "POST " + GROUP + "/folders/{folder}/link",
               "DELETE " + GROUP + "/folders/{folder}/link"),
           entry(

@@ -47,6 +47,7 @@ public final class Wording {
           entry("folder.rights", "said who may see {folder}"),
           entry("folder.open", "opened {folder} to whoever has its link"),
           entry("folder.close", "revoked the link of {folder}"),
+          entry("folder.link-annotated", "said whether the link of {folder} shows annotations"),
           entry("folder.invite", "asked somebody from outside to {folder}"),
           entry("folder.end", "put {folder} into the bin"),
           entry("bin.back", "brought {folder} {search} back from the bin"),

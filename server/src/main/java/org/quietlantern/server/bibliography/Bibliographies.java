@@ -1,5 +1,6 @@
 package org.quietlantern.server.bibliography;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -88,11 +89,14 @@ public class Bibliographies {
 
   private Read read(Member who, String folder, StyleChoice asked) {
     FolderReading.FolderWorks works = reading.works(who, folder);
-    BibliographySettings.How how = settings.of(who, works.folder(), asked);
+    return read(who.group(), works, settings.of(citing.ofGroup(who), works.folder(), asked));
+  }
+
+  private Read read(int group, FolderReading.FolderWorks works, BibliographySettings.How how) {
     Map<String, Publications.State> states = publications.states(works.ids());
     Map<Integer, List<Mends.Mended>> mended =
-        mends.of(who, states.values().stream().map(Publications.State::id).toList());
-    return new Read(works, how, states, mended, making.of(who, works.ids(), states, mended, how));
+        mends.of(group, states.values().stream().map(Publications.State::id).toList());
+    return new Read(works, how, states, mended, making.of(group, works.ids(), states, mended, how));
   }
 
   /**
@@ -253,8 +257,27 @@ public class Bibliographies {
 
   /** All of a folder's bibliography, to be written as a file. */
   public BibliographyFile file(Member who, String folder, StyleChoice asked, String annotated) {
-    Said wanted = Said.named(annotated);
-    Read read = read(who, folder, asked);
+    return file(read(who, folder, asked), Said.named(annotated), calendar.today(who.zoneId()));
+  }
+
+  /**
+   * What whoever has a folder's address reads of it: citations, and what is agreed below them where
+   * that was opened, too.
+   *
+   * @param group row number
+   * @param cites what that group cites in
+   */
+  public BibliographyFile opened(
+      int group,
+      StyleChoice cites,
+      FolderReading.FolderWorks works,
+      boolean annotated,
+      LocalDate today) {
+    Read read = read(group, works, settings.of(cites, works.folder(), StyleChoice.NONE));
+    return file(read, annotated ? Said.AGREED : Said.NONE, today);
+  }
+
+  private BibliographyFile file(Read read, Said wanted, LocalDate today) {
     Map<Integer, BelowEntries.Below> below = wanted == Said.NONE ? Map.of() : below(read);
     List<BibliographyFile.Part> parts = new ArrayList<>();
     String chapter = "";
@@ -273,23 +296,20 @@ public class Bibliographies {
         read.whole().sorted() ? "in the order of the style" : "in the order of the folder";
     return new BibliographyFile(
         read.works().name(),
-        "%s, %s. %s."
-            .formatted(
-                citing.style(read.how().choice().style()).title(),
-                order,
-                calendar.today(who.zoneId())),
+        "%s, %s. %s.".formatted(citing.style(read.how().choice().style()).title(), order, today),
         read.whole().layout(),
         parts);
   }
 
-  /** What is not agreed says so, and what nobody has read. */
+  /** Where all is carried, what is not agreed says so, and what nobody has read. */
   private static List<BibliographyFile.Part> below(BelowEntries.Below below, Said wanted) {
     List<BibliographyFile.Part> parts = new ArrayList<>();
     for (BelowEntries.QuotedShown one : below.quoted()) {
       parts.add(
           BibliographyFile.Annotation.plain(
               "Quoted through this: %s%s"
-                  .formatted(one.described(), one.read() ? "" : " (not read)")));
+                  .formatted(
+                      one.described(), one.read() || wanted != Said.ALL ? "" : " (not read)")));
     }
     BelowEntries.AnnotationBelow said = below.annotation();
     if (said == null || (wanted == Said.AGREED && !said.is(AnnotationState.AGREED))) {

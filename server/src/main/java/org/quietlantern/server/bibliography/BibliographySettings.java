@@ -43,16 +43,18 @@ public class BibliographySettings implements CommandKinds {
     this.commands = commands;
   }
 
-  /** Of a folder (row number); {@code asked}: tried instead, its parts may be empty. */
-  How of(Member who, int folder, StyleChoice asked) {
+  /**
+   * Of a folder (row number).
+   *
+   * @param groups what its group cites in
+   * @param asked tried instead; its parts may be empty
+   */
+  How of(StyleChoice groups, int folder, StyleChoice asked) {
     BibliographyMapper.HowRow row = mapper.how(folder);
     boolean set = row.style() != null;
     StyleChoice own = set ? new StyleChoice(row.style(), row.language()) : StyleChoice.NONE;
     return new How(
-        asked.or(own).or(citing.ofGroup(who)),
-        !own.style().isEmpty(),
-        set && row.byHand(),
-        chapters(row));
+        asked.or(own).or(groups), !own.style().isEmpty(), set && row.byHand(), chapters(row));
   }
 
   private static Chapters.Read chapters(BibliographyMapper.HowRow row) {

@@ -20,7 +20,6 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.citing.Citing;
-import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mending.Mends;
 import org.springframework.stereotype.Component;
 
@@ -75,16 +74,17 @@ class EntriesMaking {
     this.publications = publications;
   }
 
+  /** {@code group}: row number of the one that reads them. */
   Whole of(
-      Member who,
+      int group,
       List<String> works,
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
       BibliographySettings.How how) {
-    return wholes.get(new Made(who.group(), works, states, mended, how), made -> make(who, made));
+    return wholes.get(new Made(group, works, states, mended, how), EntriesMaking.this::make);
   }
 
-  private Whole make(Member who, Made made) {
+  private Whole make(Made made) {
     Map<String, Publication> read = new HashMap<>();
     Map<String, List<Fault>> faults = new HashMap<>();
     Words words = new Words();
@@ -92,7 +92,7 @@ class EntriesMaking {
     for (int from = 0; from < made.works().size(); from += PAGE) {
       int end = Math.min(made.works().size(), from + PAGE);
       for (StoredPublication stored :
-          publications.byPid(Viewer.of(who), made.works().subList(from, end))) {
+          publications.byPid(new Viewer(made.group()), made.works().subList(from, end))) {
         Publication reads = Mends.read(stored, made.mended());
         words.add(stored.publication().abstractText()).add(stored.publication().title());
         made.mended()

@@ -170,6 +170,12 @@ public class FolderReading {
         List.of(mapper.idsByHand(folder.id()).pids()));
   }
 
+  /** The same of one (row number) that is read by its address. */
+  public FolderWorks opened(int folder, String name) {
+    return new FolderWorks(
+        folder, name, false, FolderRight.READ.word(), List.of(mapper.idsByHand(folder).pids()));
+  }
+
   /** The searches that are saved in a folder. */
   public List<SavedSearch> searches(Member who, String pid) {
     return searches.inFolder(who, folders.get(who, pid).id());

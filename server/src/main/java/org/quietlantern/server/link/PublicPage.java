@@ -33,6 +33,7 @@ public class PublicPage {
   private static final Template MISTYPED = page("mistyped");
   private static final Template UNKNOWN = page("unknown");
   private static final Template FOLDER = page("folder");
+  private static final Template BIBLIOGRAPHY = page("bibliography");
   private static final Template REVOKED = page("revoked");
 
   private final String baseUrl;
@@ -66,6 +67,7 @@ public class PublicPage {
   /**
    * A page of a folder that is open by its address.
    *
+   * @param bibliography the address where all of it is cited
    * @param publications how many there are, in words
    * @param first the address of the first page, where this is another one
    * @param next the address of the next page, where there is one
@@ -73,10 +75,20 @@ public class PublicPage {
   public record FolderShown(
       String heading,
       String feed,
+      String bibliography,
       String publications,
       List<CitationShown> citations,
       List<String> first,
       List<String> next) {}
+
+  /**
+   * A folder that is open by its address, as it is cited.
+   *
+   * @param stated style, order and day
+   * @param entries HTML that was made of text
+   * @param list the address of the folder
+   */
+  public record BibliographyShown(String heading, String stated, String entries, String list) {}
 
   PublicPage(LanternProperties properties) {
     this.baseUrl = properties.baseUrl();
@@ -105,6 +117,11 @@ public class PublicPage {
   /** For whoever has the address of a folder. */
   public String folder(FolderShown folder) {
     return FOLDER.execute(folder);
+  }
+
+  /** Likewise, as a bibliography. */
+  public String bibliography(BibliographyShown bibliography) {
+    return BIBLIOGRAPHY.execute(bibliography);
   }
 
   public String revoked() {

@@ -24,6 +24,10 @@ class FolderLinkAddresses {
     return page(link) + ".atom";
   }
 
+  String bibliography(String link) {
+    return page(link) + "/bibliography";
+  }
+
   boolean isRight(String link, String secret) {
     return code.isRight(link, secret);
   }

@@ -6,6 +6,8 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -14,6 +16,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}/folders/{folder}/link")
 class FolderLinkController {
   private final FolderLinks links;
+
+  record LinkAnnotated(boolean annotated) {}
 
   FolderLinkController(FolderLinks links) {
     this.links = links;
@@ -30,6 +34,16 @@ class FolderLinkController {
   FolderLinks.LinkOfFolder openByLink(
       Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String folder) {
     return links.open(me, command, folder);
+  }
+
+  /** Shows agreed annotations behind the address, or does not. */
+  @PutMapping
+  FolderLinks.LinkOfFolder annotateLink(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody LinkAnnotated body) {
+    return links.annotate(me, command, folder, body.annotated());
   }
 
   /** Revokes the address of a folder. */

@@ -14,6 +14,8 @@ interface FolderLinkMapper {
    *
    * @param by the name of who opened it; absent for somebody who left
    * @param ended whether the folder is no more
+   * @param annotated whether agreed annotations are read, too
+   * @param zone of the group, and {@code style} and {@code language}: what it cites in
    */
   record Row(
       int id,
@@ -24,14 +26,20 @@ interface FolderLinkMapper {
       @Nullable String by,
       Instant at,
       @Nullable Instant revoked,
-      boolean ended) {}
+      boolean ended,
+      boolean annotated,
+      String zone,
+      String style,
+      String language) {}
 
   String ROWS =
       """
       select l.id, l.pid, f.id as folder, f.name as folder_name, f.grp,
         case when m.left_at is null then m.name end as by, l.at, l.revoked,
-        f.ended is not null as ended
+        f.ended is not null as ended, l.annotated, g.zone, g.citation_style as style,
+        g.citation_language as language
       from folder_link l join folder f on f.id = l.folder join membership m on m.id = l.membership
+      join grp g on g.id = f.grp
       """;
 
   /** The one that is open; null where there is none. */
@@ -51,6 +59,9 @@ interface FolderLinkMapper {
   /** {@code at} absent: it leads to the folder again. */
   @Update("update folder_link set revoked = #{at} where id = #{id}")
   void revoke(int id, @Nullable Instant at);
+
+  @Update("update folder_link set annotated = #{annotated} where id = #{id}")
+  void annotate(int id, boolean annotated);
 
   /** {@code changed}: when the publication last changed in the catalogue. */
   record Told(int id, int publication, Instant at, @Nullable Instant changed) {}

@@ -25,6 +25,9 @@ public class FolderLinks implements CommandKinds {
       CommandKind.of("folder.open", LinkOfFolder.class, Opened.class, this::close);
   private final CommandKind<LinkOfFolder, Revoked> revoke =
       CommandKind.of("folder.close", LinkOfFolder.class, Revoked.class, this::openAgain);
+  private final CommandKind<LinkOfFolder, Annotated> annotate =
+      CommandKind.of(
+          "folder.link-annotated", LinkOfFolder.class, Annotated.class, this::annotateBack);
   private final FolderLinkMapper mapper;
   private final FolderLinkAddresses addresses;
   private final Folders folders;
@@ -32,14 +35,26 @@ public class FolderLinks implements CommandKinds {
   private final PublicIds ids;
   private final Calendar calendar;
 
-  /** A folder's address, and that of its feed; all absent where it has none. */
+  /**
+   * A folder's address, that of its feed, and that of its bibliography; all absent where it has
+   * none.
+   *
+   * @param annotated whether the bibliography shows agreed annotations
+   */
   public record LinkOfFolder(
-      @Nullable String address, @Nullable String feed, @Nullable String by, @Nullable Instant at) {}
+      @Nullable String address,
+      @Nullable String feed,
+      @Nullable String bibliography,
+      boolean annotated,
+      @Nullable String by,
+      @Nullable Instant at) {}
 
   /** Row numbers. */
   record Opened(int link) {}
 
   record Revoked(int folder, int link) {}
+
+  record Annotated(int link, boolean was) {}
 
   FolderLinks(
       FolderLinkMapper mapper,
@@ -64,10 +79,12 @@ public class FolderLinks implements CommandKinds {
 
   private LinkOfFolder shown(@Nullable FolderLinkMapper.Row row) {
     return row == null
-        ? new LinkOfFolder(null, null, null, null)
+        ? new LinkOfFolder(null, null, null, false, null, null)
         : new LinkOfFolder(
             addresses.page(row.pid()),
             addresses.feed(row.pid()),
+            addresses.bibliography(row.pid()),
+            row.annotated(),
             row.by() == null ? "a former member" : row.by(),
             row.at());
   }
@@ -106,6 +123,26 @@ public class FolderLinks implements CommandKinds {
         });
   }
 
+  /** Shows agreed annotations in the bibliography behind the address, or does not. */
+  public LinkOfFolder annotate(Member who, UUID command, String folder, boolean annotated) {
+    return commands.run(
+        who,
+        command,
+        annotate,
+        () -> {
+          int row = folders.idToEdit(who, folder);
+          FolderLinkMapper.Row link =
+              Optional.ofNullable(mapper.open(row)).orElseThrow(Refusal::unknown);
+          mapper.annotate(link.id(), annotated);
+          return done(folder, mapper.open(row), new Annotated(link.id(), link.annotated()));
+        });
+  }
+
+  private String annotateBack(Annotated before) {
+    mapper.annotate(before.link(), before.was());
+    return "";
+  }
+
   private <B> CommandResult<LinkOfFolder, B> done(
       String folder, @Nullable FolderLinkMapper.Row row, B before) {
     return CommandResult.of(shown(row), before)
@@ -128,6 +165,6 @@ public class FolderLinks implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return List.of(open, revoke);
+    return List.of(open, revoke, annotate);
   }
 }

@@ -1,6 +1,7 @@
 package org.quietlantern.server.opened;
 
 import java.nio.charset.StandardCharsets;
+import java.util.function.Supplier;
 import org.quietlantern.server.feed.AtomAnswer;
 import org.quietlantern.server.link.PublicPage;
 import org.quietlantern.server.platform.Refusal;
@@ -32,8 +33,18 @@ class OpenedFolderController {
       @PathVariable String link,
       @PathVariable String secret,
       @RequestParam(defaultValue = "0") int before) {
+    return shown(() -> page.folder(folders.page(link, secret, before)));
+  }
+
+  /** The same as a bibliography, in the style of its group. */
+  @GetMapping("/shared/{link}/{secret}/bibliography")
+  ResponseEntity<String> bibliography(@PathVariable String link, @PathVariable String secret) {
+    return shown(() -> page.bibliography(folders.bibliography(link, secret)));
+  }
+
+  private ResponseEntity<String> shown(Supplier<String> made) {
     try {
-      return html(HttpStatus.OK, page.folder(folders.page(link, secret, before)));
+      return html(HttpStatus.OK, made.get());
     } catch (Refusal refused) {
       return html(
           refused.status(), refused.status() == HttpStatus.GONE ? page.revoked() : page.unknown());

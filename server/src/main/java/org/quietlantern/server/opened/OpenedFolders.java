@@ -1,16 +1,22 @@
 package org.quietlantern.server.opened;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.citation.file.BibliographyFile;
+import org.quietlantern.core.citation.file.BibliographyHtml;
+import org.quietlantern.server.bibliography.Bibliographies;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.feed.AtomFeed;
+import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.link.PublicPage;
 import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
@@ -33,6 +39,8 @@ class OpenedFolders {
   private final FolderLinkAddresses addresses;
   private final Publications publications;
   private final Mends mends;
+  private final Bibliographies bibliographies;
+  private final FolderReading folders;
   private final Calendar calendar;
   private final LanternProperties properties;
 
@@ -41,12 +49,16 @@ class OpenedFolders {
       FolderLinkAddresses addresses,
       Publications publications,
       Mends mends,
+      Bibliographies bibliographies,
+      FolderReading folders,
       Calendar calendar,
       LanternProperties properties) {
     this.mapper = mapper;
     this.addresses = addresses;
     this.publications = publications;
     this.mends = mends;
+    this.bibliographies = bibliographies;
+    this.folders = folders;
     this.calendar = calendar;
     this.properties = properties;
   }
@@ -66,8 +78,7 @@ class OpenedFolders {
       Set<Integer> open,
       int next) {}
 
-  /** 404 for an address that nobody was given, 410 for one that was revoked. */
-  private Read read(String pid, String secret, int before) {
+  private FolderLinkMapper.Row link(String pid, String secret) {
     FolderLinkMapper.Row link = mapper.byPid(pid);
     if (link == null || !addresses.isRight(pid, secret)) {
       throw Refusal.unknown();
@@ -75,6 +86,26 @@ class OpenedFolders {
     if (link.revoked() != null || link.ended()) {
       throw new Refusal(HttpStatus.GONE, "revoked", "This address was revoked.");
     }
+    return link;
+  }
+
+  /** All of it as it is cited, below its headings. */
+  PublicPage.BibliographyShown bibliography(String pid, String secret) {
+    FolderLinkMapper.Row link = link(pid, secret);
+    BibliographyFile file =
+        bibliographies.opened(
+            link.grp(),
+            new StyleChoice(link.style(), link.language()),
+            folders.opened(link.folder(), link.folderName()),
+            link.annotated(),
+            calendar.today(ZoneId.of(link.zone())));
+    return new PublicPage.BibliographyShown(
+        file.title(), file.stated(), BibliographyHtml.forPage(file), addresses.page(pid));
+  }
+
+  /** 404 for an address that nobody was given, 410 for one that was revoked. */
+  private Read read(String pid, String secret, int before) {
+    FolderLinkMapper.Row link = link(pid, secret);
     Page<FolderLinkMapper.Told> page =
         Page.of(mapper.told(link.folder(), before, A_PAGE + 1), A_PAGE);
     Map<Integer, StoredPublication> stored =
@@ -98,6 +129,7 @@ class OpenedFolders {
     return new PublicPage.FolderShown(
         read.link().folderName(),
         addresses.feed(pid),
+        addresses.bibliography(pid),
         counted(mapper.count(read.link().folder())),
         read.told().stream()
             .map(told -> read.stored().get(told.publication()))

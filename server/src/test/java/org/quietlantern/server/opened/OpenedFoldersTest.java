@@ -60,6 +60,51 @@ class OpenedFoldersTest {
     assertThat(headers.header("Set-Cookie")).isEmpty();
   }
 
+  @DisplayName("As a bibliography: style, headings, what is agreed where that is opened; no names")
+  @Test
+  void bibliography() {
+    keep(moths.subList(0, 3), "because of Teodor");
+    String said = "/folders/" + folder + "/annotations/";
+    ben.put(said + moths.get(0), Map.of("text", "Good & <b>sound</b>.", "version", 0)).ok();
+    ben.put(said + moths.get(1), Map.of("text", "Only a draft.", "version", 0)).ok();
+    ben.post(said + moths.get(0) + "/remarks", Map.of("text", "Weak methods", "version", 1)).ok();
+    String remark = ben.get(said + moths.get(0)).ok().at("/remarks/0/id").asString();
+    ben.put(said + moths.get(0) + "/remarks/" + remark, Map.of("outcome", "left")).ok();
+    group
+        .client(0)
+        .put(said + moths.get(0) + "/state", Map.of("state", "agreed", "version", 1))
+        .ok();
+    String made = "/folders/" + folder + "/bibliography";
+    Map<String, String> heading = Map.of("was", "", "name", "By <night>");
+    ben.put(made + "/chapters", Map.of("chaptersSeen", List.of(), "chapters", List.of(heading)))
+        .ok();
+    ben.put(
+            made + "/chapter",
+            Map.of("publications", List.of(moths.get(2)), "chapter", "By <night>"))
+        .ok();
+    ben.post(
+            made + "/entries/" + moths.get(0) + "/quoted",
+            Map.of("described", "Pell (1987)", "doi", ""))
+        .ok();
+    String path = path(open(), "bibliography");
+    assertThat(stranger.get(path).body())
+        .contains("<h2>By &lt;night&gt;</h2>", "APA", "<p class=\"hanging\">")
+        .doesNotContain("sound", "draft", "Pell");
+    UUID act = UUID.randomUUID();
+    ben.write("PUT", "/folders/" + folder + "/link", Map.of("annotated", true), act).ok();
+    assertThat(stranger.get(path).body())
+        .contains("Good &amp; &lt;b&gt;sound&lt;/b&gt;.", "Quoted through this: Pell (1987)")
+        .doesNotContain(
+            "draft", "Weak", "Ben", "Cora", "because", "not read", group.pid(), "style=");
+    ben.post("/actions/" + act + "/undo", Map.of()).ok();
+    assertThat(stranger.get(path).body()).doesNotContain("sound");
+    assertThat(stranger.get(path.replace("/bibliography", "x/bibliography")).status())
+        .isEqualTo(404);
+    revoke(UUID.randomUUID()).ok();
+    assertThat(stranger.get(path).status()).isEqualTo(410);
+    assertThat(stranger.get(path).body()).doesNotContain("Lamps");
+  }
+
   @DisplayName("C3: what the group mended is shown so, by page and feed")
   @Test
   void mended() {

@@ -391,6 +391,7 @@ public final class World {
     body.put("citationStyle", "ieee");
     body.put("mends", List.of(mend()));
     body.put("seen", 1);
+    body.put("annotated", true);
     body.put("checked", true);
     body.put("publications", List.of(values.get("publication")));
     body.put("folder", values.get("folder"));

@@ -25,7 +25,11 @@ public final class BibliographyHtml {
   private final EntryLayout layout;
   private final double margin;
 
-  private BibliographyHtml(BibliographyFile file) {
+  /** Whether looks stand in classes, for pages that have a style sheet and allow no others. */
+  private final boolean classed;
+
+  private BibliographyHtml(BibliographyFile file, boolean classed) {
+    this.classed = classed;
     this.layout = file.layout();
     this.margin = margin(file);
   }
@@ -47,9 +51,20 @@ public final class BibliographyHtml {
 
   /** The entries alone, for a clipboard. */
   public static String fragment(BibliographyFile file) {
-    BibliographyHtml writer = new BibliographyHtml(file);
-    file.parts().forEach(writer::part);
-    return writer.html.toString();
+    return new BibliographyHtml(file, false).written(file);
+  }
+
+  /**
+   * The entries alone, for a page whose style sheet knows paragraphs of the classes {@code
+   * hanging}, {@code numbered}, {@code entry} and {@code annotation}, and {@code small-caps}.
+   */
+  public static String forPage(BibliographyFile file) {
+    return new BibliographyHtml(file, true).written(file);
+  }
+
+  private String written(BibliographyFile file) {
+    file.parts().forEach(this::part);
+    return html.toString();
   }
 
   private static double margin(BibliographyFile file) {
@@ -68,7 +83,7 @@ public final class BibliographyHtml {
     if (part instanceof BibliographyFile.Heading heading) {
       html.append("<h2>").append(escaped(heading.text())).append("</h2>\n");
     } else if (part instanceof BibliographyFile.Annotation annotation) {
-      paragraph(HANGING, 0);
+      paragraph("annotation", HANGING, 0);
       runs(annotation.runs(), html);
       html.append("</p>\n");
     } else {
@@ -79,21 +94,25 @@ public final class BibliographyHtml {
   private void entry(BibliographyFile.Entry entry) {
     boolean numbered = entry.isNumbered();
     double hangs = numbered ? margin : layout.hangingIndent() ? HANGING : 0;
-    paragraph(hangs, -hangs);
+    paragraph(numbered ? "numbered" : hangs > 0 ? "hanging" : "entry", hangs, -hangs);
     boolean first = true;
     for (Block block : entry.blocks()) {
       html.append(block.display().beginsLine() && !first ? "<br>" : "");
       runs(block.runs(), html);
       html.append(
           block.display() == Block.Display.LEFT_MARGIN
-              ? "<span style=\"white-space:pre\">\t</span>"
+              ? classed ? " " : "<span style=\"white-space:pre\">\t</span>"
               : "");
       first = false;
     }
     html.append("</p>\n");
   }
 
-  private void paragraph(double left, double indent) {
+  private void paragraph(String sort, double left, double indent) {
+    if (classed) {
+      html.append("<p class=\"").append(sort).append("\">");
+      return;
+    }
     html.append(
         String.format(
             Locale.ROOT,
@@ -104,14 +123,17 @@ public final class BibliographyHtml {
             layout.lineSpacing() * 100));
   }
 
-  private static void runs(List<Run> runs, StringBuilder html) {
+  private void runs(List<Run> runs, StringBuilder html) {
     for (Run run : runs) {
       Run.Look look = run.look();
       String[][] tags = {
         {look.italic() ? "i" : "", ""},
         {look.bold() ? "b" : "", ""},
         {look.underlined() ? "u" : "", ""},
-        {look.smallCaps() ? "span" : "", " style=\"font-variant:small-caps\""},
+        {
+          look.smallCaps() ? "span" : "",
+          classed ? " class=\"small-caps\"" : " style=\"font-variant:small-caps\""
+        },
         {
           look.level() == Run.Level.SUPERSCRIPT
               ? "sup"

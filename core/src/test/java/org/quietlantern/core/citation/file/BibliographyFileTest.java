@@ -9,6 +9,7 @@ import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.apache.poi.xwpf.usermodel.XWPFParagraph;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
+import org.quietlantern.core.annotation.AnnotationText;
 import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
 import org.quietlantern.core.citation.csl.Run;
@@ -37,7 +38,8 @@ class BibliographyFileTest {
           List.of(
               new BibliographyFile.Heading("Moths"),
               new BibliographyFile.Entry(List.of(WORDS)),
-              new BibliographyFile.Annotation("Why we read it.")));
+              BibliographyFile.Annotation.of(
+                  AnnotationText.read("Why *we* read it.").paragraphs().get(0))));
 
   private static final BibliographyFile NUMBERED =
       new BibliographyFile(
@@ -64,12 +66,21 @@ class BibliographyFileTest {
             Berg &amp; Sey &lt;2025&gt; <i>Night walks</i>\
             <b><u><span style="font-variant:small-caps"><sup>2</sup></span></u></b>\
             . doi: <a href="https://doi.org/10.5555/x.1">10.5555/x.1</a>.</p>
-            <p style="margin:0 0 0pt 36.0pt;text-indent:0.0pt;line-height:200%">Why we read it.</p>
+            <p style="margin:0 0 0pt 36.0pt;text-indent:0.0pt;line-height:200%">Why <i>we</i> read it.</p>
             """);
     assertThat(BibliographyHtml.fragment(NUMBERED))
         .startsWith("<p style=\"margin:0 0 8pt 35.0pt;text-indent:-35.0pt;line-height:100%\">[10]")
         .contains("<span style=\"white-space:pre\">\t</span>Berg")
         .endsWith("<br>Note.</p>\n");
+    assertThat(BibliographyHtml.forPage(HANGING))
+        .startsWith(
+            "<h2>Moths</h2>\n<p class=\"hanging\">Berg &amp; Sey &lt;2025&gt; <i>Night walks</i>")
+        .contains("<span class=\"small-caps\">")
+        .endsWith("<p class=\"annotation\">Why <i>we</i> read it.</p>\n")
+        .doesNotContain("style=");
+    assertThat(BibliographyHtml.forPage(NUMBERED))
+        .startsWith("<p class=\"numbered\">[10] ")
+        .doesNotContain("style=");
     assertThat(BibliographyHtml.document(HANGING))
         .contains("<h1>Walks &amp; lamps</h1>", "<p>APA</p>");
   }
@@ -107,6 +118,10 @@ class BibliographyFileTest {
       assertThat(file.getParagraphs())
           .extracting(XWPFParagraph::getStyle)
           .containsExactly("Title", "Normal", "Heading1", "Bibliography", "Annotation");
+      assertThat(file.getParagraphs().get(4).getRuns())
+          .filteredOn(run -> run.isItalic())
+          .extracting(run -> run.text())
+          .containsExactly("we");
       assertThat(file.getParagraphs().get(3).getSpacingBetween()).isEqualTo(2);
       assertThat(file.getParagraphs().get(3).getRuns())
           .anySatisfy(
