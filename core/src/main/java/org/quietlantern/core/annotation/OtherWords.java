@@ -17,6 +17,9 @@ public record OtherWords(Part part, String words) {
   /** More than that many are no suggestions but another text. */
   private static final int MOST = 30;
 
+  /** Words that stay between two changes that belong together. */
+  private static final int FEW = 3;
+
   private static final Pattern WORD = Pattern.compile("\\S+\\s*|\\s+");
 
   /**
@@ -33,7 +36,7 @@ public record OtherWords(Part part, String words) {
     int[] begins = begins(words);
     List<OtherWords> found =
         spans(words, words(other)).stream()
-            .map(span -> span.beside(words))
+            .map(span -> span.narrowed(words).beside(words))
             .map(span -> trimmed(text, begins[span.from()], begins[span.to()], span.instead()))
             .toList();
     return found.size() > MOST
@@ -43,6 +46,24 @@ public record OtherWords(Part part, String words) {
 
   /** Words from one up to another, which is not among them, and what stands there instead. */
   private record Span(int from, int to, String instead) {
+    /** Without words that both sides begin or end with. */
+    Span narrowed(List<String> words) {
+      List<String> those = words.subList(from, to);
+      List<String> others = words(instead);
+      int most = Math.min(those.size(), others.size());
+      int first = 0;
+      while (first < most && those.get(first).equals(others.get(first))) {
+        first++;
+      }
+      int last = 0;
+      while (last < most - first
+          && those.get(those.size() - 1 - last).equals(others.get(others.size() - 1 - last))) {
+        last++;
+      }
+      return new Span(
+          from + first, to - last, String.join("", others.subList(first, others.size() - last)));
+    }
+
     /** What only comes in stands with the word before it, or with the first. */
     Span beside(List<String> words) {
       if (from < to) {
@@ -54,7 +75,7 @@ public record OtherWords(Part part, String words) {
     }
   }
 
-  /** Those that touch are one. */
+  /** Those between which only few words stay are one: half of such a change says nothing. */
   private static List<Span> spans(List<String> words, List<String> others) {
     List<Span> spans = new ArrayList<>();
     for (AbstractDelta<String> delta :
@@ -63,8 +84,9 @@ public record OtherWords(Part part, String words) {
       int to = from + delta.getSource().size();
       String instead = String.join("", delta.getTarget().getLines());
       Span last = spans.isEmpty() ? null : spans.get(spans.size() - 1);
-      if (last != null && last.to() == from) {
-        spans.set(spans.size() - 1, new Span(last.from(), to, last.instead() + instead));
+      if (last != null && from - last.to() <= FEW) {
+        String between = String.join("", words.subList(last.to(), from));
+        spans.set(spans.size() - 1, new Span(last.from(), to, last.instead() + between + instead));
       } else {
         spans.add(new Span(from, to, instead));
       }

@@ -82,6 +82,19 @@ class AnnotationTest {
   }
 
   @Test
+  void changesBetweenWhichFewWordsStayAreOne() {
+    assertThat(
+            OtherWords.between(
+                "Good on the drivers of the lamps, short on weather, as said.",
+                "Good on the drivers of the lamps; says nothing of the weather, as said."))
+        .extracting(one -> one.part().words() + " > " + one.words())
+        .containsExactly("lamps, short on > lamps; says nothing of the");
+    assertThat(OtherWords.between("One two three four five six.", "1 two three four five 6."))
+        .hasSize(2);
+    assertThat(OtherWords.between("One two three four five.", "1 two three four 5.")).hasSize(1);
+  }
+
+  @Test
   void whatComesInStandsWithTheWordBeforeIt() {
     assertThat(OtherWords.between("One two.", "One and two."))
         .extracting(one -> one.part().words() + ">" + one.words())
@@ -110,7 +123,8 @@ class AnnotationTest {
 
   @Test
   void anotherTextIsOneSuggestion() {
-    String text = IntStream.range(0, 100).mapToObj(n -> "a b" + n).collect(Collectors.joining(" "));
+    String text =
+        IntStream.range(0, 100).mapToObj(n -> "a b c d e" + n).collect(Collectors.joining(" "));
     String other = text.replace("a", "c");
     assertThat(OtherWords.between(text, other))
         .singleElement()

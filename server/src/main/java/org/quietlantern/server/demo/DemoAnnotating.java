@@ -27,12 +27,12 @@ class DemoAnnotating {
   /** Said of the first entries. */
   private static final List<String> SAID =
       List.of(
-          "Counts moths along lit and dark verges of one county over two summers. *The dark sites lie further from the road*, which is said in the appendix only.\nWe use its counts for the eastern verges, not its conclusion.",
-          "A before-and-after design without a dark control in the first year. Good on the drivers of the lamps, short on weather.",
-          "Useful for its method: one trap every fifty metres, emptied before dawn. The sample is small (*n* = 12).");
+          "Sets lit and dark verges of one county side by side over two summers. *The dark ones lie further from the road*, which is said in the appendix only.\nWe use its figures for the eastern verges, not its conclusion.",
+          "Clear on what was asked and of whom; nothing to compare with in the first year. Good on the drivers of the lamps, short on weather.",
+          "Useful for its method and for the map of sites. The sample is small (*n* = 12).");
 
   private static final String OTHERWISE =
-      "A before-and-after design without a dark control in the first of three years. Good on the drivers of the lamps; says nothing of the weather.";
+      "Clear on what was asked and of whom; nothing to compare with in the first of three years. Good on the drivers of the lamps; says nothing of the weather.";
 
   private static final String OF_COLLEAGUE =
       "The table of spectra is the best that we have. Which lamps were dimmed is not said.";
