@@ -12,10 +12,17 @@ import { Wordings } from './Wordings';
 export function Annotation({ of }: { of: Of }) {
   const found = useAnnotation(of);
   const acts = useAnnotationActs(of);
-  const [open, setOpen] = useState(() => isUnsaved(of));
+  // What was typed before is shown again; it takes no focus from whoever only passes by.
+  const [open, setOpen] = useState<'no' | 'again' | 'asked'>(() =>
+    isUnsaved(of) ? 'again' : 'no',
+  );
   const annotation = found.data;
   const may = Boolean(annotation && (annotation.writes || annotation.suggests));
-  useKeys({ a: () => may && setOpen(true) });
+  useKeys({
+    a: () => {
+      if (may) setOpen('asked');
+    },
+  });
   if (!annotation) return null;
   const { text, paragraphs, state, by, mine, agreedBy, at, writes, suggests } = annotation;
   if (!text && !writes) return null;
@@ -34,21 +41,23 @@ export function Annotation({ of }: { of: Of }) {
           </p>
         </>
       )}
-      {may && !open && (
+      {may && open === 'no' && (
         <p className="flex flex-wrap gap-x-4">
-          <Act hint="a" onClick={() => setOpen(true)}>
+          <Act hint="a" onClick={() => setOpen('asked')}>
             {writes ? (text ? 'Write it anew' : 'Write an annotation') : 'Suggest or remark'}
           </Act>
           {text && <StateActs annotation={annotation} acts={acts} waits={waits} />}
         </p>
       )}
-      {may && open && (
+      {may && open !== 'no' && (
         <AnnotationForm
+          key={open}
+          focuses={open === 'asked'}
           of={of}
           annotation={annotation}
           acts={acts}
           onStale={() => void found.refetch()}
-          onLeave={() => setOpen(false)}
+          onLeave={() => setOpen('no')}
         />
       )}
       {annotation.remarks.length > 0 && (

@@ -12,12 +12,15 @@ export function AnnotationForm({
   of,
   annotation,
   acts,
+  focuses,
   onStale,
   onLeave,
 }: {
   of: Of;
   annotation: Schema['AnnotationShown'];
   acts: ReturnType<typeof useAnnotationActs>;
+  /** Whether it was asked for just now, to be typed into. */
+  focuses: boolean;
   /** It was refused; somebody may have changed it. */
   onStale: () => void;
   onLeave: () => void;
@@ -66,7 +69,7 @@ export function AnnotationForm({
           {writes ? 'The annotation' : 'Change the words that you would write otherwise'}
         </span>
         <textarea
-          autoFocus
+          autoFocus={focuses}
           rows={Math.min(14, 4 + Math.floor(text.length / 60))}
           maxLength={10_000}
           className="field block w-full font-serif"

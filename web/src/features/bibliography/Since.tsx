@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { Failed, listed, moment, Waiting } from '../../ui';
+import { Act, Failed, listed, moment, Waiting } from '../../ui';
 import { useHere } from '../session';
 import { useSince } from './chaptersApi';
 
@@ -10,6 +11,9 @@ const WORDS: Record<string, string> = {
   changed: 'changed by its source',
   gone: 'taken out',
 };
+
+/** So many are drawn until more are asked for. */
+const DRAWN = 200;
 
 /** What became of the bibliography since a day, the last first. */
 export function Since({
@@ -23,8 +27,10 @@ export function Since({
 }) {
   const here = useHere();
   const found = useSince(here.id, folder, day);
+  const [drawn, setDrawn] = useState(DRAWN);
   if (found.error) return <Failed error={found.error} again={() => void found.refetch()} />;
   const data = found.data;
+  const more = (data?.entries.length ?? 0) - drawn;
   return (
     <section aria-label="What changed" className="h-full overflow-y-auto px-4 py-3 lg:px-6">
       <label className="flex flex-wrap items-baseline gap-x-3">
@@ -42,7 +48,7 @@ export function Since({
         <p className="mt-3 text-soft">Nothing changed since then.</p>
       ) : (
         <ul className="mt-2">
-          {data.entries.map((one) => (
+          {data.entries.slice(0, drawn).map((one) => (
             <li key={one.publication.id} className="border-b border-rule-strong py-2 last:border-0">
               <Link className="font-serif" to={`/g/${here.id}/p/${one.publication.id}`}>
                 {one.publication.title}
@@ -56,6 +62,9 @@ export function Since({
             </li>
           ))}
         </ul>
+      )}
+      {more > 0 && (
+        <Act onClick={() => setDrawn((now) => now + DRAWN)}>Show more of the other {more}</Act>
       )}
     </section>
   );

@@ -2,6 +2,7 @@ package org.quietlantern.server.bibliography;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -9,10 +10,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Service;
@@ -22,9 +25,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class BibliographySince {
+  private static final String CAME = "came";
+  private static final String CHANGED = "changed";
+  private static final List<String> ORDER = List.of(CAME, "mended", "annotated", CHANGED);
+
   private final SinceMapper mapper;
   private final FolderReading reading;
   private final Publications publications;
+  private final Mends mends;
   private final Calendar calendar;
 
   /**
@@ -40,7 +48,12 @@ public class BibliographySince {
   public record ChangedSince(LocalDate since, List<ChangedEntry> entries) {}
 
   BibliographySince(
-      SinceMapper mapper, FolderReading reading, Publications publications, Calendar calendar) {
+      SinceMapper mapper,
+      FolderReading reading,
+      Publications publications,
+      Mends mends,
+      Calendar calendar) {
+    this.mends = mends;
     this.calendar = calendar;
     this.mapper = mapper;
     this.reading = reading;
@@ -52,33 +65,8 @@ public class BibliographySince {
     LocalDate day = wanted == null ? calendar.today(who.zoneId()).minusMonths(1) : wanted;
     FolderReading.FolderWorks works = reading.works(who, pid);
     Instant from = day.atStartOfDay(who.zoneId()).toInstant();
-    List<SinceMapper.Change> changes = mapper.changes(who.group(), works.folder(), from);
-    Set<String> there = new HashSet<>(works.ids());
-    Map<String, Instant> gone =
-        mapper.gone(who.group(), "folder:" + pid, from).stream()
-            .filter(one -> !there.contains(one.publication()))
-            .collect(
-                Collectors.toMap(SinceMapper.Gone::publication, SinceMapper.Gone::at, (a, b) -> a));
-    Map<Integer, WorkTitled> titles =
-        publications.titles(
-            Viewer.of(who),
-            changes.stream().map(SinceMapper.Change::publication).distinct().toList());
-    List<ChangedEntry> all =
-        changes.stream()
-            .collect(Collectors.groupingBy(SinceMapper.Change::publication))
-            .entrySet()
-            .stream()
-            .filter(one -> titles.containsKey(one.getKey()))
-            .map(one -> entry(titles.get(one.getKey()), one.getValue()))
-            .collect(Collectors.toList());
-    publications
-        .byAskedPid(Viewer.of(who), List.copyOf(gone.keySet()))
-        .forEach(
-            (asked, stored) -> {
-              if (!there.contains(stored.pid())) {
-                all.add(new ChangedEntry(WorkTitled.of(stored), List.of("gone"), gone.get(asked)));
-              }
-            });
+    List<ChangedEntry> all = new ArrayList<>(changed(who, works, from));
+    all.addAll(gone(who, works, pid, from));
     all.sort(
         Comparator.comparing(ChangedEntry::at)
             .reversed()
@@ -86,17 +74,58 @@ public class BibliographySince {
     return new ChangedSince(day, all);
   }
 
+  private List<ChangedEntry> changed(Member who, FolderReading.FolderWorks works, Instant from) {
+    Map<Integer, List<SinceMapper.Change>> changes =
+        mapper.changes(who.group(), works.folder(), from).stream()
+            .collect(Collectors.groupingBy(SinceMapper.Change::publication));
+    Map<Integer, List<Mends.Mended>> mended = mends.of(who, changes.keySet());
+    return publications.byId(Viewer.of(who), changes.keySet()).stream()
+        .map(stored -> entry(titled(stored, mended), changes.get(stored.id())))
+        .toList();
+  }
+
+  private static WorkTitled titled(
+      StoredPublication stored, Map<Integer, List<Mends.Mended>> mended) {
+    return new WorkTitled(stored.pid(), Mends.read(stored, mended).title());
+  }
+
   private static ChangedEntry entry(WorkTitled work, List<SinceMapper.Change> changes) {
-    boolean came = changes.stream().anyMatch(one -> one.what().equals("came"));
+    Instant came =
+        changes.stream()
+            .filter(one -> one.what().equals(CAME))
+            .map(SinceMapper.Change::at)
+            .findFirst()
+            .orElse(Instant.MIN);
     return new ChangedEntry(
         work,
         changes.stream()
+            // What a source changed before it came is no news of it.
+            .filter(one -> !one.what().equals(CHANGED) || one.at().isAfter(came))
             .map(SinceMapper.Change::what)
-            // What changed before it came is no news of it.
-            .filter(what -> !came || !what.equals("changed"))
             .distinct()
-            .sorted()
+            .sorted(Comparator.comparing(ORDER::indexOf))
             .toList(),
         changes.stream().map(SinceMapper.Change::at).max(Instant::compareTo).orElseThrow());
+  }
+
+  /** Those that were taken out and are not back. */
+  private List<ChangedEntry> gone(
+      Member who, FolderReading.FolderWorks works, String pid, Instant from) {
+    Set<String> there = new HashSet<>(works.ids());
+    Map<String, Instant> left =
+        mapper.gone(who.group(), "folder:" + pid, from).stream()
+            .filter(one -> !there.contains(one.publication()))
+            .collect(Collectors.toMap(SinceMapper.Gone::publication, SinceMapper.Gone::at));
+    Map<String, StoredPublication> stored =
+        publications.byAskedPid(Viewer.of(who), List.copyOf(left.keySet()));
+    Map<Integer, List<Mends.Mended>> mended =
+        mends.of(who, stored.values().stream().map(StoredPublication::id).toList());
+    return stored.entrySet().stream()
+        .filter(one -> !there.contains(one.getValue().pid()))
+        .map(
+            one ->
+                new ChangedEntry(
+                    titled(one.getValue(), mended), List.of("gone"), left.get(one.getKey())))
+        .toList();
   }
 }

@@ -171,7 +171,7 @@ class ChaptersTest {
       assertThat(what)
           .isEqualTo(
               id.equals(title)
-                  ? "[\"annotated\",\"came\"]"
+                  ? "[\"came\",\"annotated\"]"
                   : id.equals(other) ? "[\"gone\"]" : "[\"came\"]");
     }
     assertThat(cora.get(path + "/since?day=2999-01-01").ok().get("entries")).isEmpty();
