@@ -56,6 +56,27 @@ class BodiesTest {
     }
   }
 
+  @DisplayName("A day has four figures of a year; numbers, months that are none, and ages are none")
+  @Test
+  void days() {
+    TestGroup group = APP.group("Dag Day");
+    Client dag = group.client(0);
+    String path = "/members/" + group.member(0).pid() + "/absences";
+    String folder = "/folders/" + group.folder("Days") + "/bibliography/since?day=";
+    List<Object> none =
+        List.of(2_147_483_648L, 3, "+999999999-01-01", "-0044-03-15", "2026-13-01", "2026-2-1", "");
+    for (Object day : none) {
+      assertThat(dag.post(path, Map.of("from", "2030-12-24", "to", day)).status())
+          .as("%s", day)
+          .isEqualTo(400);
+    }
+    assertThat(dag.post(path, Map.of("from", "2030-12-24", "to", "9999-12-31")).status())
+        .isEqualTo(200);
+    assertThat(dag.get(folder + "%2B999999999-01-01").status()).isEqualTo(400);
+    assertThat(dag.get(folder + "2026-02-30").status()).isEqualTo(400);
+    assertThat(dag.get(folder + "9999-12-31").status()).isEqualTo(200);
+  }
+
   @DisplayName("A body that says how long it is, and is too long, is refused unread")
   @Test
   void tooLong() throws Exception {

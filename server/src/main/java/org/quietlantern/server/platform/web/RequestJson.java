@@ -2,6 +2,7 @@ package org.quietlantern.server.platform.web;
 
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
+import java.time.LocalDate;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.context.annotation.Configuration;
@@ -36,7 +37,10 @@ class RequestJson implements WebMvcConfigurer {
 
   @Override
   public void configureMessageConverters(HttpMessageConverters.ServerBuilder builder) {
-    JacksonModule text = new SimpleModule().addDeserializer(String.class, new LegalText());
+    JacksonModule text =
+        new SimpleModule()
+            .addDeserializer(String.class, new LegalText())
+            .addDeserializer(LocalDate.class, new Days.InBody());
     JsonMapper strict = mapper.rebuild().addModules(text, new RequiredFields()).build();
     builder.withJsonConverter(new JacksonJsonHttpMessageConverter(strict));
   }
