@@ -59,7 +59,7 @@ final class CitationRenderer {
         .filter(words -> !words.text.isEmpty())
         .findFirst()
         .filter(words -> words.from == Output.Words.From.TERM)
-        .ifPresent(words -> TextCase.apply("capitalize-first", words, true));
+        .ifPresent(words -> TextCase.apply("capitalize-first", words, ""));
   }
 
   private Renderer rendered(Situation situation, boolean withoutNames, Cite cite) {

@@ -299,7 +299,7 @@ final class Renderer {
     if (formatting.stripPeriods()) {
       Output.words(content).forEach(words -> words.text = words.text.replace(".", ""));
     }
-    TextCase.apply(formatting.textCase(), content, isEnglish());
+    TextCase.apply(formatting.textCase(), content, language());
     // Marks of quotation look as what is around them.
     Output.Span inner = Output.span();
     inner.quoted = formatting.quotes();
@@ -311,9 +311,9 @@ final class Renderer {
     return outer;
   }
 
-  /** Titles are put into title case in English alone. */
-  private boolean isEnglish() {
+  /** Of the work, or of the style where that is not known. */
+  private String language() {
     String language = item.text("language");
-    return language.isEmpty() ? locale.isEnglish() : language.startsWith("en");
+    return language.isEmpty() ? locale.language() : language;
   }
 }

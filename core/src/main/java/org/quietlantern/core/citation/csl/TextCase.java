@@ -114,13 +114,16 @@ final class TextCase {
 
   private TextCase() {}
 
-  /** {@code english}: whether titles may be put into title case. */
-  static void apply(String textCase, Output to, boolean english) {
+  /**
+   * @param language of the words; empty: unknown. Titles are put into title case in English alone,
+   *     and letters have the capitals of their language.
+   */
+  static void apply(String textCase, Output to, String language) {
+    Locale letters = Locale.forLanguageTag(language);
+    boolean english = language.startsWith("en");
     switch (textCase) {
-      case "lowercase" ->
-          each(to, false, words -> words.text = words.text.toLowerCase(Locale.ROOT));
-      case "uppercase" ->
-          each(to, false, words -> words.text = words.text.toUpperCase(Locale.ROOT));
+      case "lowercase" -> each(to, false, words -> words.text = words.text.toLowerCase(letters));
+      case "uppercase" -> each(to, false, words -> words.text = words.text.toUpperCase(letters));
       case "capitalize-first" -> first(to, false);
       case "sentence" -> sentence(to);
       case "capitalize-all" -> each(to, false, words -> words.text = all(words.text));

@@ -46,7 +46,7 @@ class ProcessorTest {
       </group>
       """;
 
-  private static Processor processor(String root, String citation, String bibliography)
+  static Processor processor(String root, String citation, String bibliography)
       throws StyleReader.Unreadable {
     LocaleData locale = LocaleReader.read(LOCALE);
     String style =
@@ -60,7 +60,7 @@ class ProcessorTest {
         language -> language.equals("en-US") ? Optional.of(locale) : Optional.empty());
   }
 
-  private static String cited(String root, String options, String layout, Item... items)
+  static String cited(String root, String options, String layout, Item... items)
       throws StyleReader.Unreadable {
     Processor processor =
         processor(
@@ -73,7 +73,7 @@ class ProcessorTest {
     return processor.citations(List.of(new Citation(cites, 0))).get(0).html();
   }
 
-  private static Item item(String id, int year, String... people) {
+  static Item item(String id, int year, String... people) {
     List<ItemName> names =
         Arrays.stream(people)
             .map(one -> Particles.of(ItemName.of(one.split(", ")[0], one.split(", ")[1])))
