@@ -132,6 +132,16 @@ class AnnotationTest {
   }
 
   @Test
+  void theLongestTextsThatShareNothingOrLittleAreCompared() {
+    String ones = "a ".repeat(5_000).strip();
+    String others = "b ".repeat(5_000).strip();
+    String mixed = "b a c a ".repeat(1_250).strip();
+    assertThat(OtherWords.between(ones, others)).hasSize(1);
+    assertThat(OtherWords.between(ones, mixed)).hasSize(1);
+    assertThat(OtherWords.between("\n".repeat(10_000), "a")).hasSize(1);
+  }
+
+  @Test
   void whatWasAgreedIsToBeReadAgainWhenItChanges() {
     assertThat(AnnotationState.AGREED.changed()).isEqualTo(AnnotationState.TO_BE_READ);
     assertThat(AnnotationState.DRAFT.changed()).isEqualTo(AnnotationState.DRAFT);
