@@ -18,12 +18,20 @@ export function Annotation({ of }: { of: Of }) {
   );
   const annotation = found.data;
   const may = Boolean(annotation && (annotation.writes || annotation.suggests));
-  useKeys({
-    a: () => {
-      if (may) setOpen('asked');
-    },
-  });
-  if (!annotation) return null;
+  // Who is fast types before it is known what stands there: nothing of that is lost.
+  const [early, setEarly] = useState('');
+  useKeys({ a: () => setOpen('asked') });
+  if (!annotation) {
+    return open === 'asked' ? (
+      <textarea
+        autoFocus
+        aria-label="The annotation"
+        className="field block w-full font-serif"
+        value={early}
+        onChange={(event) => setEarly(event.target.value)}
+      />
+    ) : null;
+  }
   const { text, paragraphs, state, by, mine, agreedBy, at, writes, suggests } = annotation;
   if (!text && !writes) return null;
   const waits = annotation.remarks.filter((one) => one.outcome === 'open').length;
@@ -53,11 +61,15 @@ export function Annotation({ of }: { of: Of }) {
         <AnnotationForm
           key={open}
           focuses={open === 'asked'}
+          early={early}
           of={of}
           annotation={annotation}
           acts={acts}
           onStale={() => void found.refetch()}
-          onLeave={() => setOpen('no')}
+          onLeave={() => {
+            setOpen('no');
+            setEarly('');
+          }}
         />
       )}
       {annotation.remarks.length > 0 && (

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import type { Schema } from '../../api';
 import { Act } from '../../ui';
 import type { Of, useAnnotationActs } from './api';
@@ -13,6 +13,7 @@ export function AnnotationForm({
   annotation,
   acts,
   focuses,
+  early,
   onStale,
   onLeave,
 }: {
@@ -21,6 +22,8 @@ export function AnnotationForm({
   acts: ReturnType<typeof useAnnotationActs>;
   /** Whether it was asked for just now, to be typed into. */
   focuses: boolean;
+  /** What was typed before this was here. */
+  early: string;
   /** It was refused; somebody may have changed it. */
   onStale: () => void;
   onLeave: () => void;
@@ -28,9 +31,16 @@ export function AnnotationForm({
   const { writes } = annotation;
   // What is sent is sent to what was seen: the one that was there when one began, or was refused.
   const [seen, setSeen] = useState({ version: annotation.version, text: annotation.text });
-  const { text, type, sent } = useUnsaved(of, seen.text);
+  const { text, type, sent } = useUnsaved(of, seen.text, early);
   const [why, setWhy] = useState('');
   const [chosen, setChosen] = useState({ start: 0, end: 0 });
+  const box = useRef<HTMLTextAreaElement>(null);
+  useEffect(() => {
+    if (!focuses) return;
+    box.current?.focus();
+    // One goes on behind what stands there.
+    box.current?.setSelectionRange(box.current.value.length, box.current.value.length);
+  }, [focuses]);
   const act = writes ? acts.write : acts.say;
   const isOther = text !== seen.text;
   const about = isOther ? '' : seen.text.slice(chosen.start, chosen.end);
@@ -69,7 +79,7 @@ export function AnnotationForm({
           {writes ? 'The annotation' : 'Change the words that you would write otherwise'}
         </span>
         <textarea
-          autoFocus={focuses}
+          ref={box}
           rows={Math.min(14, 4 + Math.floor(text.length / 60))}
           maxLength={10_000}
           className="field block w-full font-serif"

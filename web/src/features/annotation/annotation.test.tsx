@@ -130,3 +130,11 @@ it('shows earlier words', async () => {
   fireEvent.click(screen.getAllByRole('button', { expanded: false }).at(-1) as HTMLElement);
   expect(await screen.findByText('Counts it')).toBeVisible();
 });
+
+it('loses nothing that is typed before it is known what stands there', async () => {
+  open({ version: 0, text: '', paragraphs: [], writes: true, suggests: false, wordings: [] });
+  await userEvent.keyboard('a');
+  await userEvent.keyboard('Counts');
+  await waitFor(() => expect(screen.getByText('Write it so')).toBeEnabled());
+  expect(screen.getByLabelText('The annotation')).toHaveValue('Counts');
+});

@@ -4,9 +4,9 @@ import type { Of } from './api';
 const place = ({ group, folder, publication }: Of) =>
   `lantern.annotation.${group}.${folder}.${publication}`;
 
-/** What was typed below an entry and is not sent yet; it survives the page. */
-export function useUnsaved(of: Of, first: string) {
-  const [text, setText] = useState(() => localStorage.getItem(place(of)) ?? first);
+/** What was typed below an entry and is not sent yet; it survives the page. `early`: added to it. */
+export function useUnsaved(of: Of, first: string, early: string) {
+  const [text, setText] = useState(() => (localStorage.getItem(place(of)) ?? first) + early);
   return {
     text,
     type: (next: string) => {

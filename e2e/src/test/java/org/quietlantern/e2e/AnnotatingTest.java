@@ -128,10 +128,12 @@ class AnnotatingTest {
     try (Person maren = BROWSING.person("maren");
         Person again = BROWSING.person("maren")) {
       openBibliography(maren);
+      slow(maren);
       entry(maren, 2).click();
+      // Nobody waits until it is known what stands there.
       maren.page().keyboard().press("a");
-      annotation(maren).getByLabel("The annotation").waitFor();
       type(maren, "Half a thou");
+      annotation(maren).getByLabel("The annotation").waitFor();
       maren.page().keyboard().press("Escape");
       maren.page().keyboard().press("k");
       maren.page().keyboard().press("j");
@@ -174,9 +176,7 @@ class AnnotatingTest {
       assertThat(ilse.page().getByText("The bibliography has 1 heading.")).isVisible();
       entry(ilse, 2).click();
       String second = entry(ilse, 2).locator(".font-serif").first().innerText();
-      ilse.page()
-          .getByLabel("Heading", new Page.GetByLabelOptions().setExact(true))
-          .selectOption("By night");
+      ilse.page().getByRole(AriaRole.COMBOBOX, exactly("Heading")).selectOption("By night");
       Locator heading = ilse.page().getByRole(AriaRole.HEADING, exactly("By night"));
       assertThat(heading).isVisible();
       assertThat(ilse.page().locator("[aria-posinset]", new Page.LocatorOptions().setHas(heading)))
