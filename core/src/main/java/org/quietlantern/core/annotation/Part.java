@@ -12,13 +12,26 @@ import java.util.Optional;
 public record Part(String words, String before, String after, int start) {
   private static final int AROUND = 40;
 
-  /** From one letter of a text up to another, both from 0; the second is not in it. */
+  /**
+   * From one letter of a text up to another, both from 0; the second is not in it. A letter that
+   * takes two places is not cut in two.
+   */
   public static Part of(String text, int start, int end) {
+    int from = whole(text, start);
+    int to = whole(text, end);
     return new Part(
-        text.substring(start, end),
-        text.substring(Math.max(0, start - AROUND), start),
-        text.substring(end, Math.min(text.length(), end + AROUND)),
-        start);
+        text.substring(from, to),
+        text.substring(whole(text, Math.max(0, from - AROUND)), from),
+        text.substring(to, whole(text, Math.min(text.length(), to + AROUND))),
+        from);
+  }
+
+  private static int whole(String text, int at) {
+    boolean within =
+        at > 0
+            && at < text.length()
+            && Character.isSurrogatePair(text.charAt(at - 1), text.charAt(at));
+    return within ? at - 1 : at;
   }
 
   /** Where these words are now, from 0: where most of what stood beside them does. */

@@ -60,6 +60,16 @@ class AnnotationTest {
   }
 
   @Test
+  void noLetterIsCutInTwo() {
+    String text = "🦇".repeat(60);
+    Part part = Part.of(text, 61, 65);
+    assertThat(part.words()).isEqualTo("🦇🦇");
+    assertThat(part.before()).isEqualTo("🦇".repeat(20));
+    assertThat(part.after()).isEqualTo("🦇".repeat(20));
+    assertThat(Part.of("x" + text, 1, 3).after()).isEqualTo("🦇".repeat(20));
+  }
+
+  @Test
   void whereNothingElseTellsTheNearestIsMeant() {
     Part part = new Part("moths", "", "", 20);
     assertThat(part.in("moths ........... moths ..... moths")).contains(18);
