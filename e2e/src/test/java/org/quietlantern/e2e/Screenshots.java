@@ -84,13 +84,14 @@ class Screenshots {
     take(ilse, "stable-link");
   }
 
-  /** A folder in a style, at an entry in which something is wrong. */
+  /**
+   * A folder in a style, at an entry of whose annotation a colleague would write some otherwise.
+   */
   private void bibliography(Person ilse) {
-    ilse.go("Folders").link("Bats at lit crossings").click();
+    ilse.go("Folders").link("Verge lighting").click();
     ilse.link("Bibliography").click();
-    Locator entries = ilse.page().getByLabel("Entries");
-    entries.getByText("an institution").first().click();
-    ilse.page().getByText("Mend it", new Page.GetByTextOptions().setExact(true)).waitFor();
+    ilse.page().getByLabel("Entries").getByText("remarks open").first().click();
+    ilse.page().getByLabel("Said of it").waitFor();
     take(ilse, "bibliography-night");
   }
 
