@@ -82,7 +82,12 @@ interface AnnotationsAlongMapper {
   @Delete("delete from annotation_remark where id = any(#{remarks}::integer[])")
   void forgetTold(Integer[] remarks);
 
-  @Delete("delete from annotation where id = any(#{annotations}::integer[])")
+  /** But those that somebody changed, or said something of; they wait where the work was. */
+  @Delete(
+      """
+      delete from annotation a where a.id = any(#{annotations}::integer[]) and a.version = 1
+        and not exists (select 1 from annotation_remark r where r.annotation = a.id)
+      """)
   void forget(Integer[] annotations);
 
   @Select(

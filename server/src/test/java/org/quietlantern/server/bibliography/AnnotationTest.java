@@ -227,6 +227,22 @@ class AnnotationTest {
     assertThat(anna.get(said(second)).ok()).isEqualTo(other);
   }
 
+  @DisplayName("A copy that is taken back takes nothing along that a colleague said of it")
+  @Test
+  void copyTakenBack() {
+    write(anna, TEXT).ok();
+    String second = group.folder("Second");
+    UUID act = UUID.randomUUID();
+    Map<String, Object> there = Map.of("to", second, "publications", List.of(work));
+    anna.write("POST", "/folders/" + folder + "/items/copied", there, act).ok();
+    assertThat(anna.get(said(second)).ok().get("text").asString()).isEqualTo(TEXT);
+    abel.post(said(second) + "/remarks", Map.of("text", "Whose?", "version", 1)).ok();
+    anna.post("/actions/" + act + "/undo", Map.of()).ok();
+    assertThat(anna.get(said(second)).status()).isEqualTo(404);
+    keep(second, work);
+    assertThat(anna.get(said(second)).ok().at("/remarks/0/text").asString()).isEqualTo("Whose?");
+  }
+
   @DisplayName("A copy of a folder says the same, with headings and style; its undo keeps changes")
   @Test
   void copied() {
