@@ -64,6 +64,7 @@ final class Views {
     }
     group(ilse, lantern, scheme);
     folder(ilse, scheme);
+    bibliography(ilse, scheme);
     reading(ilse, lantern, scheme);
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
     for (String act :
@@ -135,6 +136,29 @@ final class Views {
     ilse.button("Sign out, and go on").waitFor();
     sound(ilse, scheme);
     ilse.page().navigate(lantern.address() + path);
+  }
+
+  /** What is written below an entry, and everything that opens on the page of a bibliography. */
+  private static void bibliography(Person ilse, ColorScheme scheme) {
+    ilse.go("Folders").link("Bats at lit crossings").first().click();
+    ilse.link("Bibliography").click();
+    ilse.page().locator("[aria-posinset='1']").click();
+    ilse.page().keyboard().press("a");
+    ilse.page().getByText("A line is a paragraph").waitFor();
+    ilse.button("It quotes another work…").click();
+    sound(ilse, scheme);
+    ilse.button("Headings").click();
+    ilse.page().locator("dialog[open]").waitFor();
+    ilse.page().keyboard().type("By night");
+    sound(ilse, scheme);
+    ilse.exactly("Set the headings").click();
+    gone(ilse);
+    ilse.page().getByLabel("Heading").first().waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("0");
+    ilse.link("What changed").click();
+    ilse.text("came in").first().waitFor();
+    sound(ilse, scheme);
   }
 
   /** A folder by hand with something ticked, on its way elsewhere, and remarked upon. */
