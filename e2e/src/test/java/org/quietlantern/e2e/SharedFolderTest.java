@@ -119,13 +119,20 @@ class SharedFolderTest {
       sefa.go("Folders").link("Review: part-night lighting").click();
       sefa.link("Who sees it").click();
       sefa.button("Make a link").dblclick();
-      Locator link = sefa.region("Link").getByRole(AriaRole.LINK);
+      Locator link = sefa.region("Link").getByRole(AriaRole.LINK).first();
       String address = link.getAttribute("href");
       stranger.page().navigate(address);
       assertThat(stranger.page().getByRole(AriaRole.HEADING))
           .hasText("Review: part-night lighting");
       assertThat(stranger.page().locator(".citations li").first()).isVisible();
       assertThat(stranger.page().locator("body")).not().containsText("Sefa");
+      stranger.link("As a bibliography").click();
+      assertThat(stranger.text("APA Style 7th edition")).isVisible();
+      Locator entry = stranger.page().locator(".bibliography .hanging").first();
+      assertThat(entry).isVisible();
+      assertThat(entry).hasCSS("text-indent", Pattern.compile("-\\d.*px"));
+      sefa.page().getByLabel("with the annotations that are agreed").click();
+      assertThat(sefa.page().getByLabel("with the annotations that are agreed")).isChecked();
       sefa.button("Revoke the link").click();
       assertThat(sefa.button("Make a link")).isVisible();
       stranger.page().reload();
