@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
-import { Act, Choice, counted, Failed, useKeys, Waiting } from '../../ui';
+import { useParams } from 'react-router';
+import { Act, Choice, counted, Failed, useAddress, useKeys, Waiting } from '../../ui';
 import { useCopyCited } from '../citing';
 import { Faces } from '../folders';
 import { HelpLink } from '../help';
@@ -12,14 +12,6 @@ import { Entries } from './Entries';
 import { HowDialog } from './HowDialog';
 import { Since } from './Since';
 
-/** The same page with another value in its address; empty: without one. */
-function addressWith(params: URLSearchParams, name: string, value: string): string {
-  const next = new URLSearchParams(params);
-  if (value) next.set(name, value);
-  else next.delete(name);
-  return `?${next}`;
-}
-
 /** Which annotations the address asks for. */
 function saidIn(params: URLSearchParams): Said {
   const said = params.get('said');
@@ -30,22 +22,12 @@ function saidIn(params: URLSearchParams): Said {
 export function BibliographyPage() {
   const { id = '' } = useParams();
   const here = useHere();
-  const [params, setParams] = useSearchParams();
+  const { params, changeAll, to } = useAddress();
   const tried = { style: params.get('style') ?? '', language: params.get('language') ?? '' };
   const tries = Boolean(tried.style || tried.language);
   const said = saidIn(params);
   const since = params.get('since');
-  const show = (next: Record<string, string>) =>
-    setParams(
-      (now) => {
-        for (const [name, value] of Object.entries(next)) {
-          if (value) now.set(name, value);
-          else now.delete(name);
-        }
-        return now;
-      },
-      { replace: true },
-    );
+  const show = (next: Record<string, string>) => changeAll(next, { replace: true });
   const found = useBibliography(here.id, id, tried);
   const { mendCertain } = useEntryActs(here.id, id);
   const copy = useCopyCited();
@@ -70,7 +52,7 @@ export function BibliographyPage() {
           {sets && <Act onClick={() => setHeads(true)}>Headings</Act>}
           <Choice
             on={since !== null}
-            to={addressWith(params, 'since', since === null ? 'month' : '')}
+            to={since === null ? to('since', 'month') : to('since', '', 'since')}
           >
             What changed
           </Choice>

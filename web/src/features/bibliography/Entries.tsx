@@ -1,6 +1,5 @@
-import { useSearchParams } from 'react-router';
 import type { Schema } from '../../api';
-import { ListPane, TwoPanes, useKeys, usePlace } from '../../ui';
+import { ListPane, TwoPanes, useAddress, useKeys, usePlace } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import { useEntryActs } from './actsApi';
 import type { Said } from './api';
@@ -37,21 +36,13 @@ export function Entries({
 }) {
   const here = useHere();
   const acts = useEntryActs(here.id, folder);
-  const [params, setParams] = useSearchParams();
+  const { params, change } = useAddress();
   const wanted = params.get('p');
   const chosen = Math.max(
     0,
     entries.findIndex((one) => one.publication === wanted),
   );
-  const show = (which: string | undefined) =>
-    setParams(
-      (now) => {
-        if (which) now.set('p', which);
-        else now.delete('p');
-        return now;
-      },
-      { replace: true },
-    );
+  const show = (which: string | undefined) => change('p', which ?? '', { replace: true });
   const place = usePlace(
     chosen,
     entries.length,

@@ -13,15 +13,12 @@ import org.quietlantern.server.platform.Nullable;
 @Mapper
 interface AnnotationMapper {
   /**
-   * @param publication row number of the work as it is known now
    * @param writer row number; {@code name}: of the writer
    * @param agreed name of who agreed; absent while it is not agreed
    * @param open remarks and suggestions that nobody dealt with
    */
   record Row(
       int id,
-      int folder,
-      int publication,
       int writer,
       String name,
       boolean writerLeft,
@@ -49,8 +46,7 @@ interface AnnotationMapper {
 
   String ROWS =
       """
-      select distinct on (coalesce(p.canonical, p.id)) a.id, a.folder,
-        coalesce(p.canonical, p.id) as publication, a.writer,
+      select distinct on (coalesce(p.canonical, p.id)) a.id, a.writer,
         case when w.left_at is null then w.name else 'a former member' end as name,
         w.left_at is not null as writer_left, a.body, a.state, a.agreed_by,
         case when g.left_at is null then g.name else 'a former member' end as agreed, a.at, a.version,

@@ -81,7 +81,7 @@ class EntriesMaking {
       Map<String, Publications.State> states,
       Map<Integer, List<Mends.Mended>> mended,
       BibliographySettings.How how) {
-    return wholes.get(new Made(group, works, states, mended, how), EntriesMaking.this::make);
+    return wholes.get(new Made(group, works, states, mended, how), this::make);
   }
 
   private Whole make(Made made) {

@@ -3,6 +3,7 @@ package org.quietlantern.server.folder;
 import java.time.Instant;
 import java.util.List;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
 import org.springframework.stereotype.Component;
 
@@ -21,7 +22,12 @@ class AnnotationsAlong {
    * quoted through the works.
    */
   record Along(List<Integer> annotations, List<Integer> told, List<Integer> quoted) {
-    static final Along NONE = new Along(List.of(), List.of(), List.of());
+    private static final Along NONE = new Along(List.of(), List.of(), List.of());
+
+    /** Nothing for acts that were noted before annotations went along. */
+    static Along noted(@Nullable Along along) {
+      return along == null ? NONE : along;
+    }
   }
 
   AnnotationsAlong(AnnotationsAlongMapper mapper, PublicIds ids, Calendar calendar) {
@@ -54,14 +60,16 @@ class AnnotationsAlong {
   }
 
   /** {@code from}: where those lie that went; they go back to where they were. */
-  void back(Along along, int from, int to) {
+  void back(@Nullable Along went, int from, int to) {
+    Along along = Along.noted(went);
     mapper.forgetTold(along.told().toArray(Integer[]::new));
     mapper.goBack(along.annotations().toArray(Integer[]::new), from, to);
     mapper.quotedGoBack(along.quoted().toArray(Integer[]::new), from, to);
   }
 
   /** Takes copies away again. */
-  void forget(Along along) {
+  void forget(@Nullable Along copied) {
+    Along along = Along.noted(copied);
     mapper.forgetTold(along.told().toArray(Integer[]::new));
     mapper.forget(along.annotations().toArray(Integer[]::new));
     mapper.forgetQuoted(along.quoted().toArray(Integer[]::new));

@@ -153,9 +153,9 @@ public class Moving implements CommandKinds {
       mapper.removeItem(before.to(), one.publication());
       one.taken().forEach(items::putBack);
     }
-    if (before.along() != null && before.from() == 0) {
+    if (before.from() == 0) {
       annotations.forget(before.along());
-    } else if (before.along() != null) {
+    } else {
       annotations.back(before.along(), before.to(), before.from());
     }
     return "";

@@ -119,9 +119,7 @@ public class PileOver implements CommandKinds {
             before.all().stream().map(One::place).toArray(Double[]::new),
             before.folder(),
             before.pile());
-    if (before.along() != null) {
-      annotations.back(before.along(), before.folder(), before.pile());
-    }
+    annotations.back(before.along(), before.folder(), before.pile());
     if (folderMapper.isEmpty(before.folder())) {
       folderMapper.remove(before.folder());
     }

@@ -221,9 +221,7 @@ public class WholeFolders implements CommandKinds {
     mapper.returnAlerts(numbers(before.alerts()), from, to);
     mapper.returnNotes(numbers(before.notes()), from, to);
     mapper.returnFolders(numbers(before.inside()), from, to);
-    if (before.along() != null) {
-      annotations.back(before.along(), from, to);
-    }
+    annotations.back(before.along(), from, to);
     folders.refuseUnseen(who.group());
     int elsewhere = before.items().size() - returned;
     return elsewhere == 0 ? "" : elsewhere + " of them went elsewhere since, and stay there.";
@@ -259,8 +257,7 @@ public class WholeFolders implements CommandKinds {
   }
 
   private String remove(CopiedBefore before) {
-    AnnotationsAlong.Along along =
-        before.along() == null ? AnnotationsAlong.Along.NONE : before.along();
+    AnnotationsAlong.Along along = AnnotationsAlong.Along.noted(before.along());
     if (!mapper.holdsOnly(
         before.folder(),
         numbers(before.items()),

@@ -124,20 +124,13 @@ interface TaskMapper {
   @Select("select pid, body from task where grp = #{group} and pid = any(#{pids})")
   List<Name> names(int group, String[] pids);
 
-  /** The open task for a cited work; null where there is none. */
-  @Select(
-      """
-      select pid from task
-      where grp = #{group} and state = 'open' and lower(doi) = lower(#{doi}) limit 1
-      """)
-  String lookingUp(int group, String doi);
-
+  /** The open task for a cited work (row number); null where there is none. */
   @Select(
       """
       select id from task
       where grp = #{group} and state = 'open' and lower(doi) = lower(#{doi}) limit 1
       """)
-  Integer lookingUpRow(int group, String doi);
+  Integer lookingUp(int group, String doi);
 
   @Select("select id from remark where grp = #{group} and pid = #{remark} and gone is null")
   Integer remark(int group, String remark);

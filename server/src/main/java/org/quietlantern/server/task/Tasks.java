@@ -133,7 +133,7 @@ public class Tasks implements CommandKinds {
         noted.publication().isEmpty()
             ? Optional.empty()
             : Optional.of(publications.get(Viewer.of(who), noted.publication()));
-    if (!noted.doi().isEmpty() && mapper.lookingUp(who.group(), noted.doi()) != null) {
+    if (!noted.doi().isEmpty() && lookingUp(who, noted.doi()).isPresent()) {
       throw Refusal.conflict("looked-up", "The group has a task for this work already.");
     }
     String task = ids.next();
@@ -155,7 +155,7 @@ public class Tasks implements CommandKinds {
 
   /** The open task for a cited work, by its DOI; its row number. */
   public Optional<Integer> lookingUp(Member who, String doi) {
-    return Optional.ofNullable(mapper.lookingUpRow(who.group(), doi));
+    return Optional.ofNullable(mapper.lookingUp(who.group(), doi));
   }
 
   /** Takes one back that a command made, where nobody did anything to it since. */

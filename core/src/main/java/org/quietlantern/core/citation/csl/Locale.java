@@ -56,10 +56,6 @@ final class Locale {
     return language;
   }
 
-  boolean isEnglish() {
-    return language.startsWith("en");
-  }
-
   boolean punctuationInQuote() {
     return options.is("punctuation-in-quote");
   }
