@@ -47,6 +47,7 @@ export { useUnderWay } from './useUnderWay';
 export { typedJustNow } from './typing';
 export { isKeyHere, useKeys, type KeyMap } from './useKeys';
 export { keepFocus } from './keepFocus';
+export { holdStrayClicks } from './strayClicks';
 export { Sentences } from './Sentences';
 export { ListPane } from './ListPane';
 export { OrderChoice } from './OrderChoice';

@@ -5,7 +5,7 @@ import { AnnotationForm } from './AnnotationForm';
 import { useAnnotation, useAnnotationActs, type Of } from './api';
 import { Paragraphs } from './Paragraphs';
 import { RemarksOnWords } from './RemarksOnWords';
-import { isUnsaved } from './unsaved';
+import { isUnsaved, useEarly } from './unsaved';
 import { Wordings } from './Wordings';
 
 /** What is said below an entry: its words, how far they are, and what colleagues say of them. */
@@ -19,7 +19,7 @@ export function Annotation({ of }: { of: Of }) {
   const annotation = found.data;
   const may = Boolean(annotation && (annotation.writes || annotation.suggests));
   // Who is fast types before it is known what stands there: nothing of that is lost.
-  const [early, setEarly] = useState('');
+  const early = useEarly(of);
   useKeys({ a: () => setOpen('asked') });
   if (!annotation) {
     return open === 'asked' ? (
@@ -27,8 +27,8 @@ export function Annotation({ of }: { of: Of }) {
         autoFocus
         aria-label="The annotation"
         className="field block w-full font-serif"
-        value={early}
-        onChange={(event) => setEarly(event.target.value)}
+        value={early.text}
+        onChange={(event) => early.type(event.target.value)}
       />
     ) : null;
   }
@@ -61,15 +61,11 @@ export function Annotation({ of }: { of: Of }) {
         <AnnotationForm
           key={open}
           focuses={open === 'asked'}
-          early={early}
           of={of}
           annotation={annotation}
           acts={acts}
           onStale={() => void found.refetch()}
-          onLeave={() => {
-            setOpen('no');
-            setEarly('');
-          }}
+          onLeave={() => setOpen('no')}
         />
       )}
       {annotation.remarks.length > 0 && (

@@ -13,7 +13,6 @@ export function AnnotationForm({
   annotation,
   acts,
   focuses,
-  early,
   onStale,
   onLeave,
 }: {
@@ -22,8 +21,6 @@ export function AnnotationForm({
   acts: ReturnType<typeof useAnnotationActs>;
   /** Whether it was asked for just now, to be typed into. */
   focuses: boolean;
-  /** What was typed before this was here. */
-  early: string;
   /** It was refused; somebody may have changed it. */
   onStale: () => void;
   onLeave: () => void;
@@ -31,7 +28,7 @@ export function AnnotationForm({
   const { writes } = annotation;
   // What is sent is sent to what was seen: the one that was there when one began, or was refused.
   const [seen, setSeen] = useState({ version: annotation.version, text: annotation.text });
-  const { text, type, sent } = useUnsaved(of, seen.text, early);
+  const { text, type, sent } = useUnsaved(of, seen.text);
   const [why, setWhy] = useState('');
   const [chosen, setChosen] = useState({ start: 0, end: 0 });
   const box = useRef<HTMLTextAreaElement>(null);
@@ -54,14 +51,14 @@ export function AnnotationForm({
   const submit = (event: FormEvent) => {
     event.preventDefault();
     // After a refusal one has seen how it reads now.
-    const version = act.error ? annotation.version : seen.version;
-    if (act.error) setSeen({ version, text: annotation.text });
+    const known = act.error ? { version: annotation.version, text: annotation.text } : seen;
+    setSeen(known);
     if (writes) {
-      acts.write.mutate({ text, version }, options);
+      acts.write.mutate({ text, version: known.version }, options);
     } else if (isOther) {
-      acts.say.mutate({ version, text: why, instead: text }, options);
+      acts.say.mutate({ seen: known.text, text: why, instead: text }, options);
     } else {
-      acts.say.mutate({ version, text: why, ...(about && { about: chosen }) }, options);
+      acts.say.mutate({ seen: known.text, text: why, ...(about && { about: chosen }) }, options);
     }
   };
   const says = writes

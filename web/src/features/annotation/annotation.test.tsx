@@ -72,7 +72,7 @@ it('makes suggestions of the words that a colleague writes otherwise', async () 
   fireEvent.click(screen.getByText('Suggest these words'));
   await waitFor(() =>
     expect(sent(asked, 'POST')).toEqual({
-      version: 2,
+      seen: TEXT,
       text: 'nobody touched them',
       instead: 'Counts *moths* by eye.',
     }),
@@ -89,7 +89,7 @@ it('says something of the words that were chosen', async () => {
   fireEvent.click(screen.getByText('Remark on “hand”'));
   await waitFor(() =>
     expect(sent(asked, 'POST')).toEqual({
-      version: 2,
+      seen: TEXT,
       text: 'Whose?',
       about: { start: 18, end: 22 },
     }),
@@ -136,5 +136,9 @@ it('loses nothing that is typed before it is known what stands there', async () 
   await userEvent.keyboard('a');
   await userEvent.keyboard('Counts');
   await waitFor(() => expect(screen.getByText('Write it so')).toBeEnabled());
+  expect(screen.getByLabelText('The annotation')).toHaveValue('Counts');
+  // Whoever leaves it then, and comes back, finds it.
+  await userEvent.keyboard('{Escape}');
+  fireEvent.click(screen.getByText('Write an annotation'));
   expect(screen.getByLabelText('The annotation')).toHaveValue('Counts');
 });

@@ -37,10 +37,6 @@ public final class CitationBench {
   private static final Pattern SECTION =
       Pattern.compile("(?s)>>=+ ([A-Z-]+) =+>>\\n(.*?)\\n?<<=+ \\1 =+<<");
 
-  /** What a case asks for that the standard does not have. */
-  private static final List<String> LEFT_OUT =
-      List.of("BIBSECTION", "ABBREVIATIONS", "LANGUAGES", "OPTIONS");
-
   /** What the suite has where a style prints nothing of a work. */
   private static final String NOTHING = "[CSL STYLE ERROR: reference with no printed form.]";
 
@@ -86,9 +82,9 @@ public final class CitationBench {
       sections.put(section.group(1), section.group(2));
     }
     String group = name.replaceFirst("_.*", "");
-    Optional<String> left = LEFT_OUT.stream().filter(sections::containsKey).findFirst();
-    if (left.isPresent() || !sections.containsKey("CSL")) {
-      return new Outcome(name, group, "left out: " + left.orElse("no style"), "", "");
+    Optional<String> left = LeftOut.reason(name, sections);
+    if (left.isPresent()) {
+      return new Outcome(name, group, "left out: " + left.get(), "", "");
     }
     String wanted = sections.get("RESULT").strip();
     try {
@@ -242,6 +238,14 @@ public final class CitationBench {
                 states.getOrDefault("left out", 0L)));
     long right = outcomes.stream().filter(one -> one.state().equals("right")).count();
     long left = outcomes.stream().filter(one -> one.state().startsWith("left out")).count();
+    outcomes.stream()
+        .filter(one -> one.state().startsWith("left out"))
+        .collect(Collectors.groupingBy(Outcome::state, TreeMap::new, Collectors.toList()))
+        .forEach(
+            (state, some) ->
+                System.out.printf(
+                    "- %s: %s%n",
+                    state, some.stream().map(Outcome::name).collect(Collectors.joining(", "))));
     System.out.printf(
         "%d of %d right (%.1f %%), %d left out%n",
         right, outcomes.size() - left, 100.0 * right / (outcomes.size() - left), left);

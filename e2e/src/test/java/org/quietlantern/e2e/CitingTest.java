@@ -90,7 +90,7 @@ class CitingTest {
       assertThat(certain).isVisible();
       assertThat(ilse.page().getByText("2 entries to be looked at")).isVisible();
       // In a hurry: it is one act.
-      certain.dblclick();
+      Person.twice(certain);
       assertThat(ilse.page().getByText("2 faults mended.")).isVisible();
       assertThat(certain).hasCount(0);
       openBibliography(teodor);

@@ -43,7 +43,7 @@ class CopyRequestTest {
       Locator dialog = maren.page().getByRole(AriaRole.DIALOG);
       assertThat(dialog).containsText("Fjordside lending library");
       dialog.getByRole(AriaRole.TEXTBOX).pressSequentially("chapter 2 would do");
-      act(dialog, "Ask").dblclick();
+      Person.twice(act(dialog, "Ask"));
       assertThat(ways(maren)).containsText("waiting 0 days");
 
       teodor.page().navigate(BROWSING.lantern().address() + page);
@@ -85,7 +85,7 @@ class CopyRequestTest {
       act(dialog, "Note it").click();
       assertThat(dialog).containsText("This is no address");
       dialog.getByLabel("Address of its link").fill("https://links.example/find");
-      act(dialog, "Note it").dblclick();
+      Person.twice(act(dialog, "Note it"));
       teodor.page().navigate(BROWSING.lantern().address() + page);
       Locator library =
           ways(teodor)
@@ -98,7 +98,7 @@ class CopyRequestTest {
       assertThat(teodor.page().getByRole(AriaRole.MAIN))
           .containsText("Sey (2024). Lamps of nowhere.");
       teodor.page().getByLabel("What the library should know").pressSequentially("all of it");
-      act(teodor.page().getByRole(AriaRole.MAIN), "Ask for a copy").dblclick();
+      Person.twice(act(teodor.page().getByRole(AriaRole.MAIN), "Ask for a copy"));
       Locator asked = teodor.page().getByLabel("Copy requests");
       assertThat(asked.getByRole(AriaRole.LISTITEM)).hasCount(1);
       assertThat(asked).containsText("waiting 0 days");

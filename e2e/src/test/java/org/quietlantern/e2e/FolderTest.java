@@ -98,9 +98,10 @@ class FolderTest {
       List<String> ticked = List.of(title(ilse, 1), title(ilse, 2), title(ilse, 3));
       ilse.exactly("Move or copy").first().click();
       dialog(ilse).getByLabel("Into").selectOption("For the meeting");
-      dialog(ilse)
-          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move").setExact(true))
-          .dblclick();
+      Person.twice(
+          dialog(ilse)
+              .getByRole(
+                  AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move").setExact(true)));
       assertThat(dialog(ilse)).hasCount(0);
       assertThat(ilse.text((all - 3) + " publication").first()).isVisible();
 
@@ -137,7 +138,7 @@ class FolderTest {
       List<String> three = List.of(title(ilse, 1), title(ilse, 2), title(ilse, 3));
       ilse.page().keyboard().type("xjxjx", FAST);
       assertThat(ilse.text("3 publications ticked")).isVisible();
-      ilse.exactly("Take out").first().dblclick();
+      Person.twice(ilse.exactly("Take out").first());
       assertThat(ilse.text("3 publications taken out of Verge lighting.")).isVisible();
       assertThat(kept(teodor).getByText(three.get(0))).hasCount(0);
 
@@ -153,7 +154,7 @@ class FolderTest {
       teodor.button("Bring it back: " + three.get(1)).click();
       assertThat(teodor.text("1 publication back in Verge lighting.")).isVisible();
       assertThat(kept(ilse)).containsText(three.get(1));
-      teodor.exactly("Bring them back").first().dblclick();
+      Person.twice(teodor.exactly("Bring them back").first());
       assertThat(teodor.text("2 publications back in Verge lighting.")).isVisible();
       for (String one : three) {
         assertThat(kept(ilse)).containsText(one);
@@ -182,7 +183,7 @@ class FolderTest {
       open(teodor, "Moth declines");
       ilse.exactly("Put into another").click();
       dialog(ilse).getByLabel("Into").selectOption("Verge lighting");
-      ilse.exactly("Put them together").dblclick();
+      Person.twice(ilse.exactly("Put them together"));
       assertThat(
               ilse.page()
                   .getByRole(
@@ -227,7 +228,7 @@ class FolderTest {
       teodor.page().keyboard().type("Sodium, as on ours", FAST);
       teodor.page().keyboard().press("Control+Enter");
       assertThat(remarks).containsText("Sodium, as on ours");
-      remarks.getByText("Settle").dblclick();
+      Person.twice(remarks.getByText("Settle"));
       assertThat(his).containsText("settled by Ilse Brandvold");
 
       jon.page().navigate(BROWSING.lantern().address() + ilse.path());

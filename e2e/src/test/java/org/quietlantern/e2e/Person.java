@@ -3,6 +3,7 @@ package org.quietlantern.e2e;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -34,6 +35,18 @@ final class Person implements AutoCloseable {
 
   Page page() {
     return page;
+  }
+
+  /**
+   * Clicks twice at one place, as fast as a hand does: the page may have answered in between, and
+   * show something else there.
+   */
+  static void twice(Locator there) {
+    Page page = there.page();
+    there.click();
+    page.waitForTimeout(120);
+    page.mouse().down(new Mouse.DownOptions().setClickCount(2));
+    page.mouse().up(new Mouse.UpOptions().setClickCount(2));
   }
 
   /** Signs in as a demo member, by given name. */

@@ -43,7 +43,7 @@ class SharedFolderTest {
       sefa.page().getByLabel("for those named only", loosely()).check();
       says(sefa, "Teodor Vance", "reads");
       // Twice, as whoever is in a hurry: set once, and nothing is said against it.
-      sefa.button("Set it so").dblclick();
+      Person.twice(sefa.button("Set it so"));
       assertThat(maren.link("Drafts of the review")).hasCount(0);
       assertThat(sefa.page().getByRole(AriaRole.ALERT)).hasCount(0);
       teodor.go("Folders").link("Drafts of the review").click();
@@ -72,7 +72,7 @@ class SharedFolderTest {
       sefa.page().getByLabel("E-mail address").click();
       sefa.page().keyboard().type("vera@elsewhere.example", FAST);
       sefa.region("From outside").getByRole(AriaRole.COMBOBOX).selectOption("remark");
-      sefa.button("Ask them").dblclick();
+      Person.twice(sefa.button("Ask them"));
       assertThat(sefa.region("From outside")).containsText("the letter is sent");
       assertThat(sefa.region("From outside").getByRole(AriaRole.LISTITEM)).hasCount(1);
       String code = BROWSING.lantern().letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1");
@@ -118,7 +118,7 @@ class SharedFolderTest {
         Person stranger = BROWSING.stranger()) {
       sefa.go("Folders").link("Review: part-night lighting").click();
       sefa.link("Who sees it").click();
-      sefa.button("Make a link").dblclick();
+      Person.twice(sefa.button("Make a link"));
       Locator link = sefa.region("Link").getByRole(AriaRole.LINK).first();
       String address = link.getAttribute("href");
       stranger.page().navigate(address);

@@ -66,13 +66,13 @@ public class AnnotationRemarks implements CommandKinds {
   /**
    * Something to be said.
    *
-   * @param version of the annotation, as it was seen
+   * @param seen all of the annotation, as it was when one began; how far it is may have changed
    * @param about the words that it is about; absent for all of it
    * @param text the remark, or why one would write it otherwise; may then be empty
    * @param instead all of it as one would write it; absent for a remark alone
    */
   public record ToSay(
-      int version, @Nullable WordsChosen about, String text, @Nullable String instead) {}
+      String seen, @Nullable WordsChosen about, String text, @Nullable String instead) {}
 
   AnnotationRemarks(
       AnnotationMapper mapper,
@@ -102,7 +102,10 @@ public class AnnotationRemarks implements CommandKinds {
         say,
         () -> {
           Annotations.At at = annotations.at(who, folders.idToRemark(who, folder), publication);
-          AnnotationMapper.Row row = at.seen(wanted.version());
+          AnnotationMapper.Row row = at.row().orElseThrow(Refusal::unknown);
+          if (!row.body().equals(wanted.seen())) {
+            throw Annotations.stale();
+          }
           List<AnnotationMapper.NewRemark> remarks = remarks(who, row, wanted, text);
           List<Integer> made = remarks.stream().map(mapper::addRemark).toList();
           List<String> names = remarks.stream().map(remark -> name(remark.pid())).toList();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.quietlantern.core.annotation.AnnotationState;
+import org.quietlantern.server.annotation.AnnotationReading;
 import org.quietlantern.server.annotation.AnnotationRemarks;
 import org.quietlantern.server.annotation.Annotations;
 import org.quietlantern.server.bibliography.Bibliographies;
@@ -44,6 +45,7 @@ class DemoAnnotating {
   private final QuotedThrough quoted;
   private final Annotations annotations;
   private final AnnotationRemarks remarks;
+  private final AnnotationReading reading;
 
   DemoAnnotating(
       DemoMembers members,
@@ -52,7 +54,8 @@ class DemoAnnotating {
       Chapters chapters,
       QuotedThrough quoted,
       Annotations annotations,
-      AnnotationRemarks remarks) {
+      AnnotationRemarks remarks,
+      AnnotationReading reading) {
     this.members = members;
     this.citing = citing;
     this.bibliographies = bibliographies;
@@ -60,6 +63,7 @@ class DemoAnnotating {
     this.quoted = quoted;
     this.annotations = annotations;
     this.remarks = remarks;
+    this.reading = reading;
   }
 
   /** {@code left}: days until the past ends. */
@@ -121,7 +125,11 @@ class DemoAnnotating {
         command("otherwise"),
         folder,
         toBeRead.get(1),
-        new AnnotationRemarks.ToSay(2, null, "There were three, see figure 2.", OTHERWISE));
+        new AnnotationRemarks.ToSay(
+            reading.view(maren, folder, toBeRead.get(1)).text(),
+            null,
+            "There were three, see figure 2.",
+            OTHERWISE));
     quoted.note(
         maren,
         command("quoted"),

@@ -58,7 +58,7 @@ class AnnotationTest {
     Map<String, Object> body = new HashMap<>();
     body.put("text", why);
     body.put("instead", instead);
-    body.put("version", version());
+    body.put("seen", read(anna).get("text").asString());
     return who.post(said(folder) + "/remarks", body);
   }
 
@@ -95,6 +95,20 @@ class AnnotationTest {
     write(anna, TEXT + " Twice.").ok();
     assertThat(read(anna).get("state").asString()).isEqualTo("to be read");
     assertThat(read(anna).get("agreedBy")).isNull();
+  }
+
+  @DisplayName("A suggestion is for the words that one saw, however far they are by now")
+  @Test
+  void forWordsSeen() {
+    write(anna, TEXT).ok();
+    Map<String, Object> body = new HashMap<>();
+    body.put("seen", TEXT);
+    body.put("text", "");
+    body.put("instead", TEXT.replace("hand", "eye"));
+    state(anna, "to be read").ok();
+    abel.post(said(folder) + "/remarks", body).ok();
+    write(anna, TEXT + " Twice.").ok();
+    assertThat(abel.post(said(folder) + "/remarks", body).type()).isEqualTo("stale");
   }
 
   @DisplayName("Words that are taken and taken back are as they were, with their suggestion open")
@@ -155,19 +169,17 @@ class AnnotationTest {
     write(anna, TEXT).ok();
     String path = said(folder) + "/remarks";
     Map<String, Object> wanted =
-        Map.of("text", "Which?", "about", Map.of("start", 6, "end", 11), "version", version());
+        Map.of("text", "Which?", "about", Map.of("start", 6, "end", 11), "seen", TEXT);
     abel.post(path, wanted).ok();
     assertThat(read(anna).at("/remarks/0/words").asString()).isEqualTo("moths");
-    assertThat(abel.post(path, Map.of("text", "", "version", version())).type())
-        .isEqualTo("remark");
+    assertThat(abel.post(path, Map.of("text", "", "seen", TEXT)).type()).isEqualTo("remark");
     assertThat(
             abel.post(
                     path,
-                    Map.of(
-                        "text", "x", "about", Map.of("start", 3, "end", 900), "version", version()))
+                    Map.of("text", "x", "about", Map.of("start", 3, "end", 900), "seen", TEXT))
                 .type())
         .isEqualTo("words");
-    assertThat(abel.post(path, Map.of("text", "x", "version", 7)).type()).isEqualTo("stale");
+    assertThat(abel.post(path, Map.of("text", "x", "seen", TEXT + "!")).type()).isEqualTo("stale");
     String id = read(anna).at("/remarks/0/id").asString();
     assertThat(anna.write("DELETE", path + "/" + id, Map.of(), UUID.randomUUID()).status())
         .isEqualTo(403);
@@ -236,7 +248,7 @@ class AnnotationTest {
     Map<String, Object> there = Map.of("to", second, "publications", List.of(work));
     anna.write("POST", "/folders/" + folder + "/items/copied", there, act).ok();
     assertThat(anna.get(said(second)).ok().get("text").asString()).isEqualTo(TEXT);
-    abel.post(said(second) + "/remarks", Map.of("text", "Whose?", "version", 1)).ok();
+    abel.post(said(second) + "/remarks", Map.of("text", "Whose?", "seen", TEXT)).ok();
     anna.post("/actions/" + act + "/undo", Map.of()).ok();
     assertThat(anna.get(said(second)).status()).isEqualTo(404);
     keep(second, work);

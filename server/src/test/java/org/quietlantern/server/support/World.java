@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 
 /**
  * A group that has one of everything, to fill the variables of any endpoint with. An endpoint with
@@ -33,6 +34,7 @@ public final class World {
           "quoted",
           "task");
 
+  private static final String SAID = "Counts moths by hand.";
   private static final String ASKED = "asked@x.example";
   private final TestGroup group;
   private final Map<String, String> values = new HashMap<>();
@@ -146,11 +148,11 @@ public final class World {
   /** With a heading, a remark, and a work that is quoted through it. */
   private void annotate(Client client, String folder, String publication) {
     String said = "/folders/" + folder + "/annotations/" + publication;
-    client.put(said, Map.of("text", "Counts moths by hand.", "version", 0)).ok();
+    client.put(said, Map.of("text", SAID, "version", 0)).ok();
     client
         .post(
             said + "/remarks",
-            Map.of("text", "Which?", "about", Map.of("start", 7, "end", 12), "version", 1))
+            Map.of("text", "Which?", "about", Map.of("start", 7, "end", 12), "seen", SAID))
         .ok();
     values.put("annotationRemark", client.get(said).ok().at("/remarks/0/id").asString());
     String bibliography = "/folders/" + folder + "/bibliography";
@@ -179,13 +181,13 @@ public final class World {
     return group.client(0).get("/folders/" + folder + "/bibliography").ok().get("chapters");
   }
 
-  /** As it is seen now; 0 where the work was taken out. */
-  private int versionOfAnnotation() {
+  /** As it is seen now; nothing where the work was taken out. */
+  private JsonNode annotation() {
     Client.Response seen =
         group
             .client(0)
             .get("/folders/" + values.get("folder") + "/annotations/" + values.get("publication"));
-    return seen.status() == 200 ? seen.json().get("version").asInt() : 0;
+    return seen.status() == 200 ? seen.json() : MissingNode.getInstance();
   }
 
   private String closed(Client client, int which) {
@@ -456,7 +458,9 @@ public final class World {
               .asInt());
     }
     if (endpoint.path().contains("/annotations/")) {
-      body.put("version", versionOfAnnotation());
+      JsonNode annotation = annotation();
+      body.put("version", annotation.at("/version").asInt(0));
+      body.put("seen", annotation.at("/text").asString(""));
       body.put("state", "to be read");
       body.put("outcome", "left");
       body.put("about", Map.of("start", 0, "end", 6));

@@ -70,7 +70,7 @@ final class Disambiguation {
   }
 
   private String text(String id, Settled settled) {
-    Situation situation = processor.inCitation(Cite.of(id), FIRST).with(settled);
+    Situation situation = processor.inCitation(Cite.of(id), FIRST).toldApart(settled);
     Renderer renderer = new Renderer(situation);
     renderer.render(style.citation());
     return HtmlWriter.write(renderer.result());

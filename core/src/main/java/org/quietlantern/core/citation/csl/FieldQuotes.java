@@ -12,7 +12,7 @@ import java.util.Map;
  * in others. What has no partner stays as it is; single ones are apostrophes.
  */
 final class FieldQuotes {
-  private static final String BEFORE = " ([/—–-\u00a0\"'“‘";
+  private static final String BEFORE = " ([/—–-\u00a0";
   private final String text;
 
   /** Of the marks that are pairs: how deep, by their place; closing ones negative, from 1. */
@@ -32,7 +32,7 @@ final class FieldQuotes {
       boolean closes = closes(i) && !open.isEmpty() && open.peek().kind() == kind;
       if (closes) {
         found.add(new int[] {open.pop().at(), i});
-      } else if (opens(i)) {
+      } else if (opens(i, !open.isEmpty() && open.peek().at() == i - 1)) {
         open.push(new Open(i, kind));
       }
     }
@@ -63,9 +63,10 @@ final class FieldQuotes {
     };
   }
 
-  private boolean opens(int at) {
+  /** {@code behindOpen}: whether a mark that opens stands before it. */
+  private boolean opens(int at, boolean behindOpen) {
     char c = text.charAt(at);
-    boolean begins = at == 0 || BEFORE.indexOf(text.charAt(at - 1)) >= 0;
+    boolean begins = at == 0 || behindOpen || BEFORE.indexOf(text.charAt(at - 1)) >= 0;
     boolean goesOn = at + 1 < text.length() && !Character.isWhitespace(text.charAt(at + 1));
     return begins && goesOn && c != '”' && c != '’';
   }

@@ -107,7 +107,9 @@ final class Finish {
         continue;
       }
       add(plain, into, words.from);
-      into.add(mark(field.level + Math.abs(deep) - 1, deep > 0));
+      Output.Words mark = mark(field.level + Math.abs(deep) - 1, deep > 0);
+      mark.typed = true;
+      into.add(mark);
     }
     add(plain, into, words.from);
   }
@@ -134,7 +136,10 @@ final class Finish {
         continue;
       }
       if (last.from == Output.Words.From.CLOSE_QUOTE) {
-        behindQuote(words, before, next);
+        // What somebody wrote behind a mark of their own stays as they wrote it.
+        if (next.isOfStyle() || !last.typed) {
+          behindQuote(words, before, next);
+        }
       } else if (next.isOfStyle() || last.isOfStyle()) {
         meet(last, next);
         int close = before - 1;

@@ -11,6 +11,8 @@ final class Initials {
   private static final Pattern PART =
       Pattern.compile("([\\s\u00a0]*)([-–]?)([\\s\u00a0]*)([^\\s\u00a0.–-]+)(\\.?)");
 
+  private static final Pattern SOUND = Pattern.compile("(\\p{Lu})(\\p{Lu}+)\\p{Ll}");
+
   private final String with;
   private final boolean initialize;
   private final boolean hyphen;
@@ -72,11 +74,19 @@ final class Initials {
       text.append(' ');
     }
     if (initial) {
-      text.append(letter ? name : new String(Character.toChars(first))).append(with);
+      text.append(letter ? name : letters(name)).append(with);
     } else {
       text.append(name).append(small || !stopped ? part.group(5) : "");
     }
     word = !initial;
+  }
+
+  /** The first letter; several where one sound is written with capitals, <i>TSerendorj</i>. */
+  private static String letters(String name) {
+    Matcher several = SOUND.matcher(name);
+    return several.lookingAt()
+        ? several.group(1) + several.group(2).toLowerCase(java.util.Locale.ROOT)
+        : new String(Character.toChars(name.codePointAt(0)));
   }
 
   /** A hyphen, without the space that stands behind the letter before. */

@@ -35,6 +35,16 @@ public record Item(
         || dates.containsKey(variable);
   }
 
+  /** The same without a date. */
+  Item without(String date) {
+    if (!dates.containsKey(date)) {
+      return this;
+    }
+    Map<String, ItemDate> fewer = new HashMap<>(dates);
+    fewer.remove(date);
+    return new Item(id, type, texts, names, fewer);
+  }
+
   /** The same with another text. */
   Item with(String variable, String text) {
     Map<String, String> more = new HashMap<>(texts);

@@ -10,8 +10,20 @@ import java.util.List;
  * @param literal as it shall be printed; empty for a date that is known by its parts
  */
 public record ItemDate(List<Parts> parts, boolean circa, String literal) {
-  /** {@code month} 0: none, 21 to 24: seasons; {@code day} 0: none; years BC are negative. */
+  /**
+   * {@code month} 0: none, 13 to 24: seasons, again and again from spring on; what is no month and
+   * no season is none. {@code day} 0: none; years BC are negative.
+   */
   public record Parts(int year, int month, int day) {
+    private static final int LAST_SEASON = 24;
+
+    public Parts {
+      if (month < 1 || month > LAST_SEASON) {
+        month = 0;
+        day = 0;
+      }
+    }
+
     boolean isSeason() {
       return month > 12;
     }

@@ -19,6 +19,35 @@ final class Locale {
           "verb-short", List.of("verb-short", "verb", "long"),
           "symbol", List.of("symbol", "short", "long"));
 
+  /** What a locator counts (specification, <i>Locators</i>), as far as it has a short form. */
+  private static final List<String> LOCATORS =
+      List.of(
+          "act",
+          "appendix",
+          "article-locator",
+          "book",
+          "canon",
+          "chapter",
+          "column",
+          "equation",
+          "figure",
+          "folio",
+          "issue",
+          "line",
+          "note",
+          "opus",
+          "page",
+          "paragraph",
+          "part",
+          "rule",
+          "scene",
+          "section",
+          "sub-verbo",
+          "supplement",
+          "table",
+          "verse",
+          "volume");
+
   private final String language;
   private final Map<String, LocaleData.Term> terms = new HashMap<>();
   private final Map<String, LocaleData.LocaleDate> dates = new HashMap<>();
@@ -79,6 +108,17 @@ final class Locale {
 
   String term(String name) {
     return term(name, "long", false).orElse("");
+  }
+
+  /** Whether it is the short word for what a locator counts, {@code fol.} or {@code vols.}. */
+  boolean isLocator(String word) {
+    return LOCATORS.stream()
+        .map(name -> terms.get(LocaleData.key(name, "short", "")))
+        .anyMatch(
+            term ->
+                term != null
+                    && (word.equalsIgnoreCase(term.single())
+                        || word.equalsIgnoreCase(term.multiple())));
   }
 
   /** {@code masculine}, {@code feminine}, or empty. */

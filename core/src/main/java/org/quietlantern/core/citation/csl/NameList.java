@@ -101,7 +101,9 @@ final class NameList {
       return;
     }
     boolean delimited = precedes("delimiter-precedes-et-al", each.size() > 1, each.size() - 1);
-    list.add(Output.style(delimited ? delimiter() : " "));
+    // Chinese and Japanese words stand without a space between.
+    String space = Character.isIdeographic(term.codePointAt(0)) ? "" : " ";
+    list.add(Output.style(delimited ? delimiter() : space));
     list.add(renderer.wrapped(Output.style(term), element.etAl().formatting()));
   }
 

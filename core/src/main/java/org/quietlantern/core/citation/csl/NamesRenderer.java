@@ -108,6 +108,9 @@ final class NamesRenderer {
   /** The first of the substitutes that has something; what it used is not shown again. */
   private Rendered substituted() {
     for (Element each : element.substitute()) {
+      if (renderer.isBlank(each)) {
+        return Rendered.NOTHING;
+      }
       Rendered rendered = renderer.substitute(each, element);
       if (!rendered.isEmpty()) {
         return new Rendered(renderer.wrapped(rendered.output(), element.formatting()), true, true);

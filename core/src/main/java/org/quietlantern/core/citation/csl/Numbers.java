@@ -15,6 +15,7 @@ final class Numbers {
   private static final Pattern SEVERAL =
       Pattern.compile(
           ".*(?:\\d\\p{L}*|\\b[ivxlcdm]+)\\s*(?:(?:(?<!\\\\)[,&–—-]|and|et|und|y|e)\\s*)+(?:\\p{L}*\\d|[ivxlcdm]+\\b).*");
+  private static final Pattern WORD = Pattern.compile("(\\p{L}+\\.?)\\s");
   private static final Pattern INTEGER = Pattern.compile("\\d+");
   private static final Set<String> COUNTS = Set.of("number-of-pages", "number-of-volumes");
   private static final String[] ROMAN = {
@@ -100,7 +101,11 @@ final class Numbers {
       return Rendered.NOTHING;
     }
     Cite cite = renderer.situation().cite();
-    String term = variable.equals("locator") && cite != null ? Conditions.label(cite) : variable;
+    boolean locates = variable.equals("locator") && cite != null;
+    if (locates && cite.label().isEmpty() && saysWhat(value)) {
+      return Rendered.NOTHING;
+    }
+    String term = locates ? Conditions.label(cite) : variable;
     boolean plural =
         switch (label.said().get("plural", "contextual")) {
           case "always" -> true;
@@ -114,6 +119,12 @@ final class Numbers {
     return words.isEmpty()
         ? Rendered.NOTHING
         : Rendered.said(renderer.wrapped(Output.style(words), label.formatting()));
+  }
+
+  /** Whether a locator begins with the word for what it counts, <i>vol. 1, fol. 186</i>. */
+  private boolean saysWhat(String locator) {
+    Matcher word = WORD.matcher(locator);
+    return word.lookingAt() && locale.isLocator(word.group(1));
   }
 
   /** Pages and locators with their ranges as the style has them. */

@@ -22,6 +22,9 @@ abstract sealed class Output {
     String text;
     final From from;
 
+    /** Of a mark of quotation: whether it stands in a field. */
+    boolean typed;
+
     boolean isOfStyle() {
       return from == From.STYLE || from == From.TERM;
     }

@@ -110,6 +110,16 @@ final class Renderer {
     return rendered;
   }
 
+  /** Whether it is a term that is there and says nothing: nothing else shall be said. */
+  boolean isBlank(Element element) {
+    return element instanceof Element.Text text
+        && text.kind().equals("term")
+        && locale
+            .term(text.of(), text.said().get("form", "long"), text.said().is("plural"))
+            .filter(String::isEmpty)
+            .isPresent();
+  }
+
   /** A layout, macro or group: its children one after another. */
   Rendered all(List<Element> elements, String delimiter) {
     String around = nearestDelimiter;

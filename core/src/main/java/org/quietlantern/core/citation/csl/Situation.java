@@ -27,11 +27,12 @@ record Situation(
     boolean saysYearSuffix,
     boolean sorts) {
 
-  Situation with(Settled other) {
+  /** To be told apart from others: the day on which somebody looked at a work is none of it. */
+  Situation toldApart(Settled other) {
     return new Situation(
         style,
         locale,
-        item,
+        item.without("accessed"),
         cite,
         options,
         positions,

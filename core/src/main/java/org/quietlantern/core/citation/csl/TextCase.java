@@ -136,9 +136,14 @@ final class TextCase {
     }
   }
 
+  private static boolean isKept(Output.Span span) {
+    return span.decorations.contains(Markup.NO_CASE)
+        || span.decorations.contains(Markup.NO_DECORATION);
+  }
+
   /** What is marked so, and what is raised, lowered or in small capitals in a field. */
   private static boolean keepsCase(Output.Span span) {
-    return span.decorations.contains(Markup.NO_CASE)
+    return isKept(span)
         || (span.ofField
             && span.decorations.stream()
                 .anyMatch(one -> one.matches("vertical-align.*|font-variant.*")));
@@ -172,7 +177,7 @@ final class TextCase {
       return true;
     }
     Output.Span span = (Output.Span) of;
-    boolean keeps = kept || span.decorations.contains(Markup.NO_CASE);
+    boolean keeps = kept || isKept(span);
     return span.children.stream().anyMatch(child -> first(child, keeps));
   }
 
