@@ -15,7 +15,9 @@ import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
 import org.quietlantern.core.citation.csl.Item;
 import org.quietlantern.core.citation.csl.Processor;
+import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.server.catalogue.AuthorsBySource;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
@@ -39,6 +41,7 @@ class EntriesMaking {
           .build();
 
   private final Publications publications;
+  private final AuthorsBySource authorsBySource;
 
   /** What the entries depend on. */
   private record Made(
@@ -70,8 +73,9 @@ class EntriesMaking {
   /** {@code reads}: what the group reads in the field of the fault. */
   record FaultFound(Fault fault, String reads) {}
 
-  EntriesMaking(Publications publications) {
+  EntriesMaking(Publications publications, AuthorsBySource authorsBySource) {
     this.publications = publications;
+    this.authorsBySource = authorsBySource;
   }
 
   /** {@code group}: row number of the one that reads them. */
@@ -87,12 +91,16 @@ class EntriesMaking {
   private Whole make(Made made) {
     Map<String, Publication> read = new HashMap<>();
     Map<String, List<Fault>> faults = new HashMap<>();
+    Map<String, List<List<PersonName>>> elsewhere = new HashMap<>();
     Words words = new Words();
     List<Item> items = new ArrayList<>();
     for (int from = 0; from < made.works().size(); from += PAGE) {
       int end = Math.min(made.works().size(), from + PAGE);
-      for (StoredPublication stored :
-          publications.byPid(new Viewer(made.group()), made.works().subList(from, end))) {
+      List<StoredPublication> some =
+          publications.byPid(new Viewer(made.group()), made.works().subList(from, end));
+      Map<Integer, List<List<PersonName>>> authors =
+          authorsBySource.of(some.stream().map(StoredPublication::id).toList());
+      for (StoredPublication stored : some) {
         Publication reads = Mends.read(stored, made.mended());
         words.add(stored.publication().abstractText()).add(stored.publication().title());
         made.mended()
@@ -101,6 +109,10 @@ class EntriesMaking {
         items.add(CitedItem.of(stored.pid(), reads));
         read.put(stored.pid(), reads);
         faults.put(stored.pid(), changedSince(stored, made));
+        if (reads.contributors().equals(stored.publication().contributors())) {
+          // What the group has settled itself is settled.
+          elsewhere.put(stored.pid(), authors.getOrDefault(stored.id(), List.of()));
+        }
       }
     }
     Processor processor = Citing.processor(items, made.how().choice(), made.how().byHand());
@@ -112,7 +124,12 @@ class EntriesMaking {
                         entry.item(),
                         made.chapter(entry.item()),
                         entry.text().blocks(),
-                        faults(made, read.get(entry.item()), faults.get(entry.item()), words)))
+                        faults(
+                            made,
+                            read.get(entry.item()),
+                            faults.get(entry.item()),
+                            elsewhere.getOrDefault(entry.item(), List.of()),
+                            words)))
             .toList();
     return new Whole(entries, processor.entryLayout(), processor.sorts());
   }
@@ -126,11 +143,15 @@ class EntriesMaking {
   }
 
   private static List<FaultFound> faults(
-      Made made, Publication read, List<Fault> before, Words words) {
+      Made made,
+      Publication read,
+      List<Fault> before,
+      List<List<PersonName>> elsewhere,
+      Words words) {
     List<Fault> all = new ArrayList<>(before);
     all.addAll(
         new Checks(Citing.prints(made.how().choice(), CitedItem.type(read)), words)
-            .of(read, new Checks.Beside(true, List.of())));
+            .of(read, new Checks.Beside(true, elsewhere)));
     return all.stream()
         .map(fault -> new FaultFound(fault, fault.field().map(f -> f.of(read)).orElse("")))
         .toList();

@@ -25,6 +25,24 @@ interface SuppliersMapper {
       """)
   List<Supplying> supplying(Integer[] ids);
 
+  /** A record of a publication that has several. */
+  record OneOfSeveral(int publication, String raw) {}
+
+  @Select(
+      """
+      with parts as (
+        select id as whole, id as part from publication where id = any(#{ids})
+        union all
+        select canonical, id from publication where canonical = any(#{ids})),
+      supplied as (
+        select p.whole, r.raw, count(*) over (partition by p.whole) as several, r.id
+        from parts p join source_record r on r.publication = p.part
+        join source s on s.id = r.source join publication c on c.id = p.whole
+        where c.canonical is null and not r.deleted and s.grp is not distinct from c.grp)
+      select whole as publication, raw from supplied where several > 1 order by whole, id
+      """)
+  List<OneOfSeveral> severalRecords(Integer[] ids);
+
   /**
    * A source, what it holds, and its harvests: the last good one ({@code ended}), the last if that
    * broke off ({@code failed}), and the one that is under way: records that it took, those that

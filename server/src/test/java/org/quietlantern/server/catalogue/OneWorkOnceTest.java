@@ -56,6 +56,54 @@ class OneWorkOnceTest {
         "select p.fields->>?" + STANDS_UNDER, String.class, field, identifier);
   }
 
+  @DisplayName("C2: authors whom another source has in another order are told where one cites them")
+  @Test
+  void authorsInAnotherOrder() {
+    String name =
+        "<name><namePart type=\"family\">%s</namePart><namePart type=\"given\">%s</namePart></name>";
+    String others = name.formatted("Sey", "Ada") + name.formatted("Berg", "Bo");
+    take(
+        "night-index", mods("order:1", "Order of lamps", "Quint", others + doi("10.5555/order.1")));
+    take(
+        "shelf",
+        dublinCore(
+            "shelf:order",
+            "Order of lamps",
+            "Quint, Liv Marie",
+            "<dc:creator>Berg, Bo</dc:creator><dc:creator>Sey, Ada</dc:creator>"
+                + "<dc:identifier>doi:10.5555/order.1</dc:identifier>"));
+    String work = pid("order:1");
+    assertThat(pid("shelf:order")).isEqualTo(work);
+    TestGroup group = APP.group("Odile Order");
+    Client odile = group.client(0);
+    String folder = group.folder("In order");
+    odile
+        .post("/folders/" + folder + "/items", Map.of("publications", List.of(work), "note", ""))
+        .ok();
+    String faults = "/entries/0/faults";
+    String path = "/folders/" + folder + "/bibliography";
+    JsonNode fault =
+        odile
+            .get(path)
+            .ok()
+            .at(faults)
+            .valueStream()
+            .filter(one -> one.get("kind").asString().equals("order"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(fault.get("mend").asString()).isEqualTo("Quint, Liv Marie; Berg, Bo; Sey, Ada");
+    assertThat(fault.get("certain").asBoolean()).isFalse();
+    // What the group has settled itself is settled.
+    Map<String, String> settled =
+        Map.of(
+            "publication", work,
+            "field", "authors",
+            "was", "Quint, Liv Marie; Sey, Ada; Berg, Bo",
+            "value", "Quint, Liv Marie; Sey, Ada; Berg, Bodil");
+    odile.put("/mends", Map.of("mends", List.of(settled))).ok();
+    assertThat(odile.get(path).ok().at(faults)).noneMatch(one -> one.equals(fault));
+  }
+
   @DisplayName("W2: each field from whom it is best; a source that leaves takes only its own away")
   @Test
   void theBestOfEach() {

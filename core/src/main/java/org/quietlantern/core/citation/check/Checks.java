@@ -2,6 +2,7 @@ package org.quietlantern.core.citation.check;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,7 +10,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.quietlantern.core.citation.CitedItem;
-import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Fold;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Kind;
@@ -26,16 +26,9 @@ public final class Checks {
       Pattern.compile(
           "&(#\\d+|#x[0-9a-fA-F]+|[a-zA-Z]{2,8});|</?(?!(i|b|sup|sub)>)[a-zA-Z][^<>]{0,40}>");
 
-  private static final Pattern INITIALS = Pattern.compile("(\\p{Lu}\\p{Ll}?[.]?[-\\s]*)+");
   private static final Pattern NUMBERS = Pattern.compile("\\d{1,9}");
   private static final Pattern YEAR_OF_DOI =
       Pattern.compile("(?<!\\d)(19[5-9]\\d|20[0-4]\\d)(?!\\d)");
-
-  private static final Pattern BODY =
-      Pattern.compile(
-          "(?iu).*\\b(university|universit\u00e9|universit\u00e4t|institute|institut|society|association|committee"
-              + "|consortium|council|department|ministry|agency|authority|trust|foundation|group|network|panel"
-              + "|organi[sz]ation|laboratory|museum|commission|collaboration)\\b.*");
 
   private static final Map<Kind, Set<CitedField>> NEEDED =
       Map.of(
@@ -78,11 +71,19 @@ public final class Checks {
     state(work, beside, faults);
     letters(work, CitedField.TITLE, faults);
     letters(work, CitedField.JOURNAL, faults);
-    people(work, beside, faults);
+    faults.addAll(new PeopleChecks(work, beside.otherAuthors()).faults(prints.wholeNames()));
     numbers(work, faults);
     missing(work, faults);
     faults.sort(Comparator.comparing(Fault::kind));
-    return faults;
+    return oneCertainEach(faults);
+  }
+
+  /** Two mends of one field undo each other: the second is looked at when the first is done. */
+  private static List<Fault> oneCertainEach(List<Fault> faults) {
+    Set<CitedField> mended = EnumSet.noneOf(CitedField.class);
+    return faults.stream()
+        .map(fault -> fault.certain() && !mended.add(fault.field().get()) ? fault.doubted() : fault)
+        .toList();
   }
 
   private static void state(Publication work, Beside beside, List<Fault> faults) {
@@ -154,68 +155,6 @@ public final class Checks {
               CitedField.JOURNAL,
               "The title stands in the place of the journal, too."));
     }
-  }
-
-  private void people(Publication work, Beside beside, List<Fault> faults) {
-    List<Contributor> authors = work.contributors().stream().filter(Contributor::isAuthor).toList();
-    List<String> initials =
-        authors.stream()
-            .filter(one -> !one.name().given().isEmpty())
-            .filter(one -> INITIALS.matcher(one.name().given()).matches())
-            .map(one -> one.name().spoken())
-            .toList();
-    if (prints.wholeNames() && !initials.isEmpty()) {
-      faults.add(
-          Fault.in(
-              Fault.Kind.INITIALS,
-              CitedField.AUTHORS,
-              "The style prints whole given names; there are initials of %s."
-                  .formatted(
-                      initials.size() > 3
-                          ? initials.size() + " authors"
-                          : String.join(", ", initials))));
-    }
-    List<Contributor> bodies =
-        authors.stream()
-            .filter(one -> !one.body() && BODY.matcher(one.name().spoken()).matches())
-            .toList();
-    if (!bodies.isEmpty()) {
-      List<Contributor> mended =
-          work.contributors().stream().map(one -> bodies.contains(one) ? body(one) : one).toList();
-      faults.add(
-          Fault.mended(
-              Fault.Kind.BODY,
-              CitedField.AUTHORS,
-              "“%s” seems to be an institution, and is printed as a person."
-                  .formatted(bodies.get(0).name().spoken()),
-              AuthorsLine.write(mended),
-              bodies.stream().allMatch(one -> one.name().given().isEmpty())));
-    }
-    List<String> ours = families(work.authors());
-    boolean unlike =
-        beside.otherAuthors().stream()
-            .map(Checks::families)
-            .anyMatch(
-                other ->
-                    other.size() == ours.size()
-                        && !other.equals(ours)
-                        && Set.copyOf(other).equals(Set.copyOf(ours)));
-    if (unlike) {
-      faults.add(
-          Fault.in(
-              Fault.Kind.ORDER,
-              CitedField.AUTHORS,
-              "Another source has the authors in another order."));
-    }
-  }
-
-  private static Contributor body(Contributor one) {
-    return new Contributor(
-        new PersonName(one.name().spoken(), ""), one.role(), true, "", one.affiliations());
-  }
-
-  private static List<String> families(List<PersonName> names) {
-    return names.stream().map(name -> Fold.letters(name.family())).toList();
   }
 
   private void numbers(Publication work, List<Fault> faults) {

@@ -41,6 +41,11 @@ public record Fault(
     }
   }
 
+  /** The same, to be looked at by a person. */
+  Fault doubted() {
+    return new Fault(kind, sentence, field, mend, false);
+  }
+
   static Fault of(Kind kind, String sentence) {
     return new Fault(kind, sentence, Optional.empty(), "", false);
   }

@@ -1,6 +1,7 @@
 package org.quietlantern.core.citation.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -215,6 +216,42 @@ class ChecksTest {
         .containsExactly(Fault.Kind.ORDER);
   }
 
+  @DisplayName("What another source says of the people is offered, and is certain if it is all")
+  @Test
+  void peopleElsewhere() {
+    Checks whole = new Checks(new StylePrints(ALL, false, true), new Words());
+    Publication work =
+        work("Moths", HOST, Kind.ARTICLE, author("Oxlade", "R. A."), author("Berg", "B"), ADA);
+    List<PersonName> other =
+        List.of(
+            ADA.name(), new PersonName("Oxlade", "Rhona Anne"), new PersonName("Berg", "Bo Dag"));
+    List<Fault> faults = whole.of(work, new Checks.Beside(true, List.of(other)));
+    assertThat(faults)
+        .extracting(Fault::kind, Fault::mend, Fault::certain)
+        .containsExactly(
+            tuple(
+                Fault.Kind.INITIALS,
+                "Oxlade, Rhona Anne; Berg, Bo Dag; " + ADA.name().sorted(),
+                true),
+            tuple(Fault.Kind.ORDER, ADA.name().sorted() + "; Oxlade, R. A.; Berg, B", false));
+    // Somebody else of that family.
+    List<PersonName> mixed =
+        List.of(new PersonName("Oxlade", "Sam"), new PersonName("Berg", "Bo"), ADA.name());
+    Fault some = whole.of(work, new Checks.Beside(true, List.of(mixed))).get(0);
+    assertThat(some.mend()).isEqualTo("Oxlade, R. A.; Berg, Bo; " + ADA.name().sorted());
+    assertThat(some.certain()).isFalse();
+    List<PersonName> twins =
+        List.of(new PersonName("Berg", "Bo"), new PersonName("Berg", "Britt"), ADA.name());
+    assertThat(whole.of(work, new Checks.Beside(true, List.of(twins))).get(0).mend()).isEmpty();
+    // Two mends of one field are not both certain.
+    Publication both =
+        work("Moths", HOST, Kind.ARTICLE, author("Berg", "B."), author("Verge Lighting Trust", ""));
+    List<PersonName> known = List.of(new PersonName("Berg", "Bo"));
+    assertThat(whole.of(both, new Checks.Beside(true, List.of(known))))
+        .extracting(Fault::kind, Fault::certain)
+        .containsExactly(tuple(Fault.Kind.INITIALS, true), tuple(Fault.Kind.BODY, false));
+  }
+
   @DisplayName(
       "Signs of a page, a repeated title, a year unlike the DOI's, retracted, abstract only")
   @Test
@@ -229,7 +266,7 @@ class ChecksTest {
     assertThat(
             faults(work("Moths", HOST, Kind.ARTICLE, 0, "10.5555/vl.2019.7", Relations.NONE, ADA)))
         .extracting(Fault::kind, Fault::mend)
-        .containsExactly(org.assertj.core.api.Assertions.tuple(Fault.Kind.YEAR, "2019"));
+        .containsExactly(tuple(Fault.Kind.YEAR, "2019"));
     Relations retracted =
         new Relations("", "", List.of(new Relations.Notice("retraction", "10.5555/r", "2026")));
     assertThat(faults(work("Moths", HOST, Kind.ARTICLE, 0, "10.5555/x", retracted, ADA)))
