@@ -2,11 +2,10 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, shortDay } from '../../ui';
 import { Annotation } from '../annotation';
-import { CitedEntry } from '../citing';
+import { CitedEntry, FaultView } from '../citing';
 import { mayWrite, useHere } from '../session';
 import type { useEntryActs } from './actsApi';
 import { useChapterActs } from './chaptersApi';
-import { FaultView } from './FaultView';
 import { FieldsRead } from './FieldsRead';
 import { Quoted } from './Quoted';
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Act, shortDay } from '../../ui';
+import { FieldForm } from '../citing';
 import { mayWrite, useHere } from '../session';
 import { useFields, type useEntryActs } from './actsApi';
-import { FieldForm } from './FaultView';
 
 /** What is supplied and what the group reads, field by field. */
 export function FieldsRead({

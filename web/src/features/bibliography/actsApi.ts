@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, body, keys, type Schema } from '../../api';
 import { counted } from '../../ui';
+import { useMend } from '../citing';
 import { useAct } from '../session';
 
 /** The fields of a publication that can be mended, as supplied and as the group reads them. */
@@ -21,17 +22,7 @@ export function useFields(group: string, publication: string) {
 /** What can be done to the entries of a folder's bibliography. */
 export function useEntryActs(group: string, folder: string) {
   return {
-    mend: useAct(
-      group,
-      async (mend: Schema['MendWanted'], header) =>
-        body(
-          await api.PUT('/api/groups/{group}/mends', {
-            params: { path: { group }, header },
-            body: { mends: [mend] },
-          }),
-        ),
-      () => 'It is mended wherever the group cites it.',
-    ),
+    mend: useMend(group),
     mendCertain: useAct(
       group,
       async (seen: number, header) =>

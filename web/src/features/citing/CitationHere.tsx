@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, useKeys } from '../../ui';
+import { OneBeforeLeaving } from './BeforeLeaving';
 import { CiteDialog } from './CiteDialog';
 import { CitedEntry } from './Cited';
 import { copiedOf, useCopyCited } from './useCopyCited';
@@ -29,6 +30,7 @@ export function CitationHere({ leaf }: { leaf: Schema['Leaf'] }) {
         </Act>
         <Act onClick={() => setAsked(true)}>In a text, or in another style</Act>
       </p>
+      <OneBeforeLeaving publication={leaf.publication.id} />
       {asked && <CiteDialog publications={[leaf.publication.id]} onClose={() => setAsked(false)} />}
     </section>
   );

@@ -4,6 +4,7 @@ import { Act, counted, Dialog } from '../../ui';
 import { useHere } from '../session';
 import { useCitations } from './api';
 import { Around } from './Around';
+import { BeforeLeaving } from './BeforeLeaving';
 import { CitedEntry, CitedWords } from './Cited';
 import { LanguageField } from './LanguageField';
 import { StyleField } from './StyleField';
@@ -73,11 +74,14 @@ export function CiteDialog({
                 <CitedEntry key={entry.publication} parts={entry.parts} layout={cited.layout} />
               ))}
             </div>
+            <BeforeLeaving entries={cited.entries} />
           </section>
           <section aria-label="In a text">
             <h3 className="small-head mt-3">In a text</h3>
             <Line parts={cited.inText} what="the citation" />
-            {cites.length === 1 && <Line parts={cited.narrative} what="the sentence’s citation" />}
+            {plain(cited.narrative) !== plain(cited.inText) && (
+              <Line parts={cited.narrative} what="the sentence’s citation" />
+            )}
             {cites.length <= WITH_FIELDS && (
               <Act aria-expanded={around} onClick={() => setAround((now) => !now)}>
                 Pages, and words around it

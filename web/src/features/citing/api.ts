@@ -27,8 +27,9 @@ export function useStyles(group: string, typed: string) {
 }
 
 /** Some publications as they are cited; what was shown before stays until the answer is here. */
-export function useCitations(group: string, wanted: Schema['CitationsWanted']) {
+export function useCitations(group: string, wanted: Schema['CitationsWanted'], enabled = true) {
   return useQuery({
+    enabled,
     queryKey: [...keys.living(group), 'citations', wanted],
     placeholderData: keepPreviousData,
     queryFn: async ({ signal }) =>

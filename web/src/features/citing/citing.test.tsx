@@ -21,7 +21,22 @@ const cited = {
   missing: [],
   layout: { hangingIndent: true, secondFieldAlign: false, entrySpacing: 0, lineSpacing: 2 },
   entries: [
-    { publication: 'p1', parts: line(run('Oxlade, A. (2025). '), run('Night walks', 'italic')) },
+    {
+      publication: 'p1',
+      parts: line(run('Oxlade, A. (2025). '), run('Night walks', 'italic')),
+      faults: [
+        {
+          kind: 'capitals',
+          words: 'capitals',
+          sentence: 'The title is in capitals throughout.',
+          field: 'title',
+          fieldWords: 'title',
+          reads: 'NIGHT WALKS',
+          mend: 'Night walks',
+          certain: true,
+        },
+      ],
+    },
   ],
   inText: line(run('(Oxlade, 2025)')),
   narrative: line(run('Oxlade (2025)')),
@@ -34,6 +49,7 @@ function open() {
     'GET /citing': { style: APA, language: '', languages: [{ code: 'de-DE', name: 'Deutsch' }] },
     'GET /styles': { styles: [APA, ECOLOGY], count: 2 },
     'POST /citations': cited,
+    'PUT /mends': { count: 1 },
   });
   const written: ClipboardItem[] = [];
   vi.stubGlobal(
@@ -64,6 +80,20 @@ it('shows a work as an entry and in a text, and copies it with its looks and wit
   const { kinds } = written[0] as unknown as { kinds: Record<string, Promise<Blob>> };
   expect(Object.keys(kinds)).toEqual(['text/html', 'text/plain']);
   expect((await kinds['text/html'])?.type).toBe('text/html');
+});
+
+it('says before a work leaves what is wrong with it, and mends it', async () => {
+  const { asked } = open();
+  const before = await screen.findByText('Before this leaves: capitals');
+  expect(screen.queryByText('The title is in capitals throughout.')).toBeNull();
+  fireEvent.click(before);
+  expect(screen.getByText('The title is in capitals throughout.')).toBeVisible();
+  fireEvent.click(screen.getByText('Mend it'));
+  await waitFor(() =>
+    expect(asked.find((one) => one.path === '/mends')?.body).toEqual({
+      mends: [{ publication: 'p1', field: 'title', was: 'NIGHT WALKS', value: 'Night walks' }],
+    }),
+  );
 });
 
 it('finds a style while one types, with the group’s first, and keeps what was chosen', async () => {

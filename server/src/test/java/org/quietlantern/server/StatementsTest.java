@@ -179,7 +179,7 @@ class StatementsTest {
             .ok();
         String first = "/folders/" + folder + "/annotations/" + found.get(0);
         client.put(first, Map.of("text", "Good " + i, "version", i + 1)).ok();
-        client.post(first + "/remarks", Map.of("text", "Why?", "version", i + 2)).ok();
+        client.post(first + "/remarks", Map.of("text", "Why?", "seen", "Good " + i)).ok();
       }
       client
           .put(

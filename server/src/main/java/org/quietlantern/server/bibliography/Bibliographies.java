@@ -12,12 +12,11 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.annotation.AnnotationState;
-import org.quietlantern.core.citation.check.CitedField;
-import org.quietlantern.core.citation.check.Fault;
 import org.quietlantern.core.citation.file.BibliographyFile;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.citing.CitedPart;
 import org.quietlantern.server.citing.Citing;
+import org.quietlantern.server.citing.FaultShown;
 import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.folder.Folders;
@@ -43,7 +42,6 @@ public class Bibliographies {
   private final FolderReading reading;
   private final Publications publications;
   private final Mends mends;
-  private final Compared compared;
   private final Readings readings;
   private final BelowEntries belowEntries;
   private final Citing citing;
@@ -56,7 +54,6 @@ public class Bibliographies {
       FolderReading reading,
       Publications publications,
       Mends mends,
-      Compared compared,
       Readings readings,
       BelowEntries belowEntries,
       Citing citing,
@@ -67,7 +64,6 @@ public class Bibliographies {
     this.reading = reading;
     this.publications = publications;
     this.mends = mends;
-    this.compared = compared;
     this.readings = readings;
     this.belowEntries = belowEntries;
     this.citing = citing;
@@ -79,7 +75,7 @@ public class Bibliographies {
       FolderReading.FolderWorks works,
       BibliographySettings.How how,
       Map<String, Publications.State> states,
-      Map<Integer, List<Mends.Mended>> mended,
+      Mends.Said said,
       EntriesMaking.Whole whole) {
     /** Row number of the work of an entry. */
     int id(EntriesMaking.Entry entry) {
@@ -94,9 +90,10 @@ public class Bibliographies {
 
   private Read read(int group, FolderReading.FolderWorks works, BibliographySettings.How how) {
     Map<String, Publications.State> states = publications.states(works.ids());
-    Map<Integer, List<Mends.Mended>> mended =
-        mends.of(group, states.values().stream().map(Publications.State::id).toList());
-    return new Read(works, how, states, mended, making.of(group, works.ids(), states, mended, how));
+    Mends.Said said =
+        mends.said(group, states.values().stream().map(Publications.State::id).toList());
+    return new Read(
+        works, how, states, said, making.of(group, works.ids(), states, said.mended(), how));
   }
 
   /**
@@ -111,8 +108,7 @@ public class Bibliographies {
     int first = Math.min(Math.max(0, from), all.size());
     int end = Math.min(all.size(), first + SHOWN);
     List<EntriesMaking.Entry> page = all.subList(first, end);
-    Map<Integer, Compared.CheckedBy> checked =
-        compared.of(who, read.states().values(), read.mended());
+    Map<Integer, Compared.CheckedBy> checked = Compared.of(read.states().values(), read.said());
     Collection<Integer> ids = page.stream().map(read::id).toList();
     Beside beside = new Beside(checked, readings.best(who, ids), below(read));
     return new BibliographyShown(
@@ -174,24 +170,11 @@ public class Bibliographies {
         entry.publication(),
         entry.chapter(),
         CitedPart.of(entry.blocks()),
-        entry.faults().stream().map(Bibliographies::shown).toList(),
+        entry.faults(),
         beside.checked().get(id),
         Optional.ofNullable(beside.best().get(id)).map(Readings.BestRead::extent).orElse(""),
         below.annotation(),
         below.quoted());
-  }
-
-  private static EntryOfFolder.FaultShown shown(EntriesMaking.FaultFound found) {
-    Fault fault = found.fault();
-    return new EntryOfFolder.FaultShown(
-        fault.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-        fault.kind().words(),
-        fault.sentence(),
-        fault.field().map(CitedField::word).orElse(null),
-        fault.field().map(CitedField::words).orElse(null),
-        found.reads(),
-        fault.mend(),
-        fault.certain());
   }
 
   /** Those that nobody has compared with the work: where somebody did, it is right as it is. */
@@ -206,14 +189,11 @@ public class Bibliographies {
         .flatMap(
             entry ->
                 entry.faults().stream()
-                    .filter(found -> found.fault().certain())
+                    .filter(FaultShown::certain)
                     .map(
-                        found ->
+                        fault ->
                             new Mends.MendWanted(
-                                entry.publication(),
-                                found.fault().field().orElseThrow().word(),
-                                found.reads(),
-                                found.fault().mend())));
+                                entry.publication(), fault.field(), fault.reads(), fault.mend())));
   }
 
   /** Mends everything that is certain, as one act; refused where it is not as many as were seen. */
@@ -226,7 +206,7 @@ public class Bibliographies {
   private List<Mends.MendWanted> certain(Member who, String folder, int seen) {
     Read read = read(who, folder, StyleChoice.NONE);
     List<Mends.MendWanted> certain =
-        certain(read, compared.of(who, read.states().values(), read.mended())).toList();
+        certain(read, Compared.of(read.states().values(), read.said())).toList();
     if (certain.size() != seen) {
       throw Refusal.conflict(
           "changed-since", "%d are certain by now; look at them again.".formatted(certain.size()));

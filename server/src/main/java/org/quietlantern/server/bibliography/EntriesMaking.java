@@ -3,25 +3,19 @@ package org.quietlantern.server.bibliography;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.quietlantern.core.citation.CitedItem;
-import org.quietlantern.core.citation.check.Checks;
-import org.quietlantern.core.citation.check.Fault;
-import org.quietlantern.core.citation.check.Words;
 import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.csl.EntryLayout;
 import org.quietlantern.core.citation.csl.Item;
 import org.quietlantern.core.citation.csl.Processor;
-import org.quietlantern.core.publication.PersonName;
-import org.quietlantern.core.publication.Publication;
-import org.quietlantern.server.catalogue.AuthorsBySource;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.citing.BeforeLeaving;
 import org.quietlantern.server.citing.Citing;
+import org.quietlantern.server.citing.FaultShown;
 import org.quietlantern.server.mending.Mends;
 import org.springframework.stereotype.Component;
 
@@ -41,7 +35,7 @@ class EntriesMaking {
           .build();
 
   private final Publications publications;
-  private final AuthorsBySource authorsBySource;
+  private final BeforeLeaving beforeLeaving;
 
   /** What the entries depend on. */
   private record Made(
@@ -68,14 +62,11 @@ class EntriesMaking {
    * @param chapter below which heading it stands; empty for none
    * @param blocks none where the style prints nothing of the work
    */
-  record Entry(String publication, String chapter, List<Block> blocks, List<FaultFound> faults) {}
+  record Entry(String publication, String chapter, List<Block> blocks, List<FaultShown> faults) {}
 
-  /** {@code reads}: what the group reads in the field of the fault. */
-  record FaultFound(Fault fault, String reads) {}
-
-  EntriesMaking(Publications publications, AuthorsBySource authorsBySource) {
+  EntriesMaking(Publications publications, BeforeLeaving beforeLeaving) {
     this.publications = publications;
-    this.authorsBySource = authorsBySource;
+    this.beforeLeaving = beforeLeaving;
   }
 
   /** {@code group}: row number of the one that reads them. */
@@ -89,31 +80,14 @@ class EntriesMaking {
   }
 
   private Whole make(Made made) {
-    Map<String, Publication> read = new HashMap<>();
-    Map<String, List<Fault>> faults = new HashMap<>();
-    Map<String, List<List<PersonName>>> elsewhere = new HashMap<>();
-    Words words = new Words();
+    BeforeLeaving.Look look = beforeLeaving.begin(made.how().choice(), made.mended());
     List<Item> items = new ArrayList<>();
     for (int from = 0; from < made.works().size(); from += PAGE) {
       int end = Math.min(made.works().size(), from + PAGE);
       List<StoredPublication> some =
           publications.byPid(new Viewer(made.group()), made.works().subList(from, end));
-      Map<Integer, List<List<PersonName>>> authors =
-          authorsBySource.of(some.stream().map(StoredPublication::id).toList());
-      for (StoredPublication stored : some) {
-        Publication reads = Mends.read(stored, made.mended());
-        words.add(stored.publication().abstractText()).add(stored.publication().title());
-        made.mended()
-            .getOrDefault(stored.id(), List.of())
-            .forEach(one -> words.learn(one.mend().value()));
-        items.add(CitedItem.of(stored.pid(), reads));
-        read.put(stored.pid(), reads);
-        faults.put(stored.pid(), changedSince(stored, made));
-        if (reads.contributors().equals(stored.publication().contributors())) {
-          // What the group has settled itself is settled.
-          elsewhere.put(stored.pid(), authors.getOrDefault(stored.id(), List.of()));
-        }
-      }
+      look.add(some);
+      some.forEach(one -> items.add(CitedItem.of(one.pid(), look.read(one.pid()))));
     }
     Processor processor = Citing.processor(items, made.how().choice(), made.how().byHand());
     List<Entry> entries =
@@ -124,36 +98,8 @@ class EntriesMaking {
                         entry.item(),
                         made.chapter(entry.item()),
                         entry.text().blocks(),
-                        faults(
-                            made,
-                            read.get(entry.item()),
-                            faults.get(entry.item()),
-                            elsewhere.getOrDefault(entry.item(), List.of()),
-                            words)))
+                        look.faults(entry.item())))
             .toList();
     return new Whole(entries, processor.entryLayout(), processor.sorts());
-  }
-
-  private static List<Fault> changedSince(StoredPublication stored, Made made) {
-    return made.mended().getOrDefault(stored.id(), List.of()).stream()
-        .map(Mends.Mended::mend)
-        .filter(mend -> !mend.counts(stored.publication()))
-        .map(mend -> mend.changedSince())
-        .collect(Collectors.toCollection(ArrayList::new));
-  }
-
-  private static List<FaultFound> faults(
-      Made made,
-      Publication read,
-      List<Fault> before,
-      List<List<PersonName>> elsewhere,
-      Words words) {
-    List<Fault> all = new ArrayList<>(before);
-    all.addAll(
-        new Checks(Citing.prints(made.how().choice(), CitedItem.type(read)), words)
-            .of(read, new Checks.Beside(true, elsewhere)));
-    return all.stream()
-        .map(fault -> new FaultFound(fault, fault.field().map(f -> f.of(read)).orElse("")))
-        .toList();
   }
 }

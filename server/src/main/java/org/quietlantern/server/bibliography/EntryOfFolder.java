@@ -2,6 +2,7 @@ package org.quietlantern.server.bibliography;
 
 import java.util.List;
 import org.quietlantern.server.citing.CitedPart;
+import org.quietlantern.server.citing.FaultShown;
 import org.quietlantern.server.mending.Compared;
 import org.quietlantern.server.platform.Nullable;
 
@@ -23,25 +24,4 @@ public record EntryOfFolder(
     @Nullable Compared.CheckedBy compared,
     String read,
     @Nullable BelowEntries.AnnotationBelow annotation,
-    List<BelowEntries.QuotedShown> quoted) {
-
-  /**
-   * Something that is wrong, or may be.
-   *
-   * @param words in a word or two
-   * @param field that it is about, as mends name it; absent for the work itself
-   * @param fieldWords that field for people
-   * @param reads what the group reads there
-   * @param mend what would stand there instead; empty where only a person can tell
-   * @param certain whether the mend is right without looking
-   */
-  public record FaultShown(
-      String kind,
-      String words,
-      String sentence,
-      @Nullable String field,
-      @Nullable String fieldWords,
-      String reads,
-      String mend,
-      boolean certain) {}
-}
+    List<BelowEntries.QuotedShown> quoted) {}

@@ -3,6 +3,7 @@ package org.quietlantern.server.citing;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.csl.EntryLayout;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * Works as they are cited.
@@ -10,7 +11,7 @@ import org.quietlantern.core.citation.csl.EntryLayout;
  * @param language that it is written in; empty: the style's own
  * @param missing what the style uses that is not done here, in words; none for most
  * @param inText the citation of all of them in a text
- * @param narrative the first of them as a sentence names it
+ * @param narrative as a sentence names them
  * @param html all entries, with indents that word processors keep when it is pasted
  * @param text all entries without looks
  */
@@ -36,6 +37,13 @@ public record CitationsShown(
         .strip();
   }
 
-  /** An entry of a bibliography; no parts where the style prints nothing of the work. */
-  public record CitedEntry(String publication, List<CitedPart> parts) {}
+  /**
+   * An entry of a bibliography.
+   *
+   * @param parts none where the style prints nothing of the work
+   * @param faults none where somebody compared the entry with the work; absent where it was not
+   *     looked at
+   */
+  public record CitedEntry(
+      String publication, List<CitedPart> parts, @Nullable List<FaultShown> faults) {}
 }

@@ -6,6 +6,9 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.quietlantern.core.citation.CitedItem;
 import org.quietlantern.core.citation.check.StylePrints;
 import org.quietlantern.core.citation.csl.Citation;
@@ -22,6 +25,7 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.mending.Compared;
 import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
@@ -45,6 +49,7 @@ public class Citing {
 
   private final Publications publications;
   private final Mends mends;
+  private final BeforeLeaving beforeLeaving;
 
   /**
    * A work that is to be cited.
@@ -79,9 +84,10 @@ public class Citing {
     }
   }
 
-  Citing(Publications publications, Mends mends) {
-    this.mends = mends;
+  Citing(Publications publications, Mends mends, BeforeLeaving beforeLeaving) {
     this.publications = publications;
+    this.mends = mends;
+    this.beforeLeaving = beforeLeaving;
   }
 
   /** What a group cites in. */
@@ -122,9 +128,10 @@ public class Citing {
                     "style", "There is no citation style named “%s” here.".formatted(name)));
   }
 
-  /** One work as the group cites. */
+  /** One work as the group cites; it is not looked at for faults. */
   public CitationsShown one(Member who, StoredPublication stored) {
-    return cite(items(who, List.of(stored)), List.of(Cite.of(stored.pid())), ofGroup(who));
+    return cited(
+        items(who, List.of(stored)), List.of(Cite.of(stored.pid())), ofGroup(who), pid -> null);
   }
 
   /** Some works, each once, in this order where the style does not sort them. */
@@ -143,12 +150,29 @@ public class Citing {
         wanted.stream().map(one -> one.cite(works.get(one.publication()).pid())).toList();
     Map<String, StoredPublication> once = new LinkedHashMap<>();
     pids.forEach(pid -> once.putIfAbsent(works.get(pid).pid(), works.get(pid)));
-    return cite(items(who, once.values()), cites, choice.or(ofGroup(who)));
+    return cite(who, List.copyOf(once.values()), cites, choice.or(ofGroup(who)));
   }
 
-  private static CitationsShown cite(List<Item> works, List<Cite> cites, StyleChoice choice) {
+  private CitationsShown cite(
+      Member who, List<StoredPublication> works, List<Cite> cites, StyleChoice choice) {
+    Mends.Said said = mends.said(who.group(), works.stream().map(StoredPublication::id).toList());
+    BeforeLeaving.Look look = beforeLeaving.begin(choice, said.mended());
+    look.add(works);
+    Set<String> right = compared(works, said);
+    return cited(
+        works.stream().map(one -> CitedItem.of(one.pid(), look.read(one.pid()))).toList(),
+        cites,
+        choice,
+        pid -> right.contains(pid) ? List.of() : look.faults(pid));
+  }
+
+  private static CitationsShown cited(
+      List<Item> items,
+      List<Cite> cites,
+      StyleChoice choice,
+      Function<String, List<FaultShown>> faults) {
     StyleShelf.Shelved shelved = shelved(choice.style());
-    Processor processor = processor(works, choice, false);
+    Processor processor = processor(items, choice, false);
     Typeset inText = processor.citations(List.of(new Citation(cites, 0))).get(0);
     List<Processor.Entry> entries = processor.bibliography();
     BibliographyFile file =
@@ -166,10 +190,13 @@ public class Citing {
         shelved.style().missing(),
         processor.entryLayout(),
         entries.stream()
-            .map(e -> new CitationsShown.CitedEntry(e.item(), CitedPart.of(e.text())))
+            .map(
+                entry ->
+                    new CitationsShown.CitedEntry(
+                        entry.item(), CitedPart.of(entry.text()), faults.apply(entry.item())))
             .toList(),
         CitedPart.of(inText),
-        CitedPart.of(processor.narrative(cites.get(0))),
+        CitedPart.of(processor.narrative(cites)),
         BibliographyHtml.fragment(file),
         BibliographyText.entries(file));
   }
@@ -194,6 +221,19 @@ public class Citing {
     Map<Integer, List<Mends.Mended>> mended =
         mends.of(who, works.stream().map(StoredPublication::id).toList());
     return works.stream().map(work -> CitedItem.of(work.pid(), Mends.read(work, mended))).toList();
+  }
+
+  /** Those of which somebody compared the entry with the work: it is right as it is. */
+  private static Set<String> compared(List<StoredPublication> works, Mends.Said said) {
+    Set<Integer> ids =
+        Compared.of(
+                works.stream().map(one -> new Publications.State(one.id(), one.digest())).toList(),
+                said)
+            .keySet();
+    return works.stream()
+        .filter(one -> ids.contains(one.id()))
+        .map(StoredPublication::pid)
+        .collect(Collectors.toSet());
   }
 
   /** What a style prints of a sort of work. */

@@ -2,10 +2,10 @@ package org.quietlantern.server.mending;
 
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -17,7 +17,6 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Entries that somebody compared with the work itself (rule C6). */
 @Service
@@ -53,19 +52,15 @@ public class Compared implements CommandKinds {
   }
 
   /** Those of some works that were compared as they are read now, by row number. */
-  @Transactional(readOnly = true)
-  public Map<Integer, CheckedBy> of(
-      Member who, Collection<Publications.State> works, Map<Integer, List<Mends.Mended>> mended) {
-    Map<Integer, Long> states =
-        works.stream()
-            .collect(
-                Collectors.toMap(
-                    Publications.State::id, work -> state(work.id(), work.digest(), mended)));
-    return mapper.checked(who.group(), states.keySet().toArray(Integer[]::new)).stream()
-        .filter(row -> row.state() == states.get(row.publication()))
-        .collect(
-            Collectors.toMap(
-                MendMapper.CheckedRow::publication, row -> new CheckedBy(row.name(), row.at())));
+  public static Map<Integer, CheckedBy> of(Collection<Publications.State> works, Mends.Said said) {
+    Map<Integer, CheckedBy> compared = new HashMap<>();
+    for (Publications.State work : works) {
+      Mends.Tick tick = said.ticks().get(work.id());
+      if (tick != null && tick.state() == state(work.id(), work.digest(), said.mended())) {
+        compared.put(work.id(), new CheckedBy(tick.by(), tick.at()));
+      }
+    }
+    return compared;
   }
 
   /** Of what is supplied, and of what the group reads instead. */

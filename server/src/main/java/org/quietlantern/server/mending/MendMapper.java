@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface MendMapper {
@@ -16,8 +17,15 @@ interface MendMapper {
   record MendRow(
       int publication, String field, String supplied, String value, String name, Instant at) {}
 
-  /** {@code name}: who compared it. */
-  record CheckedRow(int publication, long state, String name, Instant at) {}
+  /** A mend, or with {@code state} a work that was compared. */
+  record SaidRow(
+      int publication,
+      @Nullable String field,
+      @Nullable String supplied,
+      @Nullable String value,
+      String name,
+      Instant at,
+      @Nullable Long state) {}
 
   /** A row as it is kept, for an undo; {@code publication} as it was mended. */
   record Kept(
@@ -26,7 +34,7 @@ interface MendMapper {
   record KeptCheck(int publication, long state, int membership, Instant at) {}
 
   /** The latest of a field where works were joined. */
-  @Select(
+  String MENDS =
       """
       select distinct on (coalesce(p.canonical, p.id), d.field)
         coalesce(p.canonical, p.id) as publication, d.field, d.supplied, d.value,
@@ -35,7 +43,21 @@ interface MendMapper {
       where d.grp = #{group}
         and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
       order by coalesce(p.canonical, p.id), d.field, d.at desc, d.id desc
-      """)
+      """;
+
+  /** The latest of a work. */
+  String CHECKED =
+      """
+      select distinct on (coalesce(p.canonical, p.id)) coalesce(p.canonical, p.id) as publication,
+        c.state, case when m.left_at is null then m.name else 'a former member' end as name, c.at
+      from entry_checked c join publication p on p.id = c.publication
+      join membership m on m.id = c.membership
+      where c.grp = #{group}
+        and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
+      order by coalesce(p.canonical, p.id), c.at desc
+      """;
+
+  @Select(MENDS)
   List<MendRow> mends(int group, Integer[] publications);
 
   @Select(
@@ -64,16 +86,12 @@ interface MendMapper {
   void remove(int group, int publication, String field);
 
   @Select(
-      """
-      select distinct on (coalesce(p.canonical, p.id)) coalesce(p.canonical, p.id) as publication,
-        c.state, case when m.left_at is null then m.name else 'a former member' end as name, c.at
-      from entry_checked c join publication p on p.id = c.publication
-      join membership m on m.id = c.membership
-      where c.grp = #{group}
-        and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
-      order by coalesce(p.canonical, p.id), c.at desc
-      """)
-  List<CheckedRow> checked(int group, Integer[] publications);
+      "select m.*, null::bigint as state from ("
+          + MENDS
+          + ") m union all select c.publication, null, null, null, c.name, c.at, c.state from ("
+          + CHECKED
+          + ") c order by publication, field")
+  List<SaidRow> said(int group, Integer[] publications);
 
   @Select(
       """

@@ -67,7 +67,10 @@ class OpenedFoldersTest {
     String said = "/folders/" + folder + "/annotations/";
     ben.put(said + moths.get(0), Map.of("text", "Good & <b>sound</b>.", "version", 0)).ok();
     ben.put(said + moths.get(1), Map.of("text", "Only a draft.", "version", 0)).ok();
-    ben.post(said + moths.get(0) + "/remarks", Map.of("text", "Weak methods", "version", 1)).ok();
+    ben.post(
+            said + moths.get(0) + "/remarks",
+            Map.of("text", "Weak methods", "seen", "Good & <b>sound</b>."))
+        .ok();
     String remark = ben.get(said + moths.get(0)).ok().at("/remarks/0/id").asString();
     ben.put(said + moths.get(0) + "/remarks/" + remark, Map.of("outcome", "left")).ok();
     group

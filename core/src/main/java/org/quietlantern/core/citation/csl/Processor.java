@@ -17,10 +17,6 @@ import java.util.function.ToIntFunction;
  * once.
  */
 public final class Processor {
-  /** How people are named in a sentence. */
-  private static final Map<String, String> IN_SENTENCE =
-      Map.of("form", "short", "and", "text", "et-al-min", "3", "et-al-use-first", "1");
-
   private final Style style;
   private final Locale locale;
   private final boolean citationSaysYearSuffix;
@@ -218,35 +214,11 @@ public final class Processor {
   }
 
   /**
-   * A work as it is named in a sentence: its names, then the citation without them. The same as a
-   * citation where a style cites without names, as notes do; empty where it prints nothing.
+   * Works as they are named in a sentence: their names, then the citation without them; those of
+   * the same names together. The same as a citation where a style cites without names, as notes do;
+   * empty where it prints nothing.
    */
-  public Typeset narrative(Cite cite) {
-    Positions.Position first = new Positions.Position(Set.of("first"), 0);
-    Renderer whole = new Renderer(inCitation(cite, first));
-    whole.render(style.citation());
-    Output names = whole.firstNames() == null ? authors(cite) : whole.firstNames();
-    boolean named = !style.note() && names != null;
-    Output cited =
-        new CitationRenderer(this, style)
-            .render(
-                new Citation(List.of(named ? cite.withoutAuthor() : cite), 0),
-                new Positions(style));
-    if (!named) {
-      return new Typeset(Finish.finished(cited, locale, tidies));
-    }
-    // In a sentence people are joined by a word.
-    Output.words(names).stream()
-        .filter(Output.Words::isOfStyle)
-        .forEach(words -> words.text = words.text.replace("&", locale.term("and")));
-    Output.Span sentence = Output.span().add(names).add(Output.style(" ")).add(cited);
-    return new Typeset(Finish.finished(sentence, locale, tidies));
-  }
-
-  /** As a sentence names them where the style's citations name nobody. */
-  private Output authors(Cite cite) {
-    return new Renderer(inCitation(cite, new Positions.Position(Set.of("first"), 0)))
-        .render(Element.Names.plain("author", IN_SENTENCE))
-        .output();
+  public Typeset narrative(List<Cite> cites) {
+    return new Typeset(Finish.finished(new Narrative(this, style).of(cites), locale, tidies));
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.StringReader;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,7 +53,44 @@ class StyleShelfTest {
         "chicago-author-date|Oxlade and Berg (2025)",
       })
   void narrative(String style, String wanted) {
-    assertThat(processor(style, "en-US").narrative(Cite.of("1")).plain().strip()).isEqualTo(wanted);
+    assertThat(processor(style, "en-US").narrative(List.of(Cite.of("1"))).plain().strip())
+        .isEqualTo(wanted);
+  }
+
+  @DisplayName("Several works stand in a sentence one after another, those of one people together")
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "apa|en-US|Oxlade (2024, 2025), Sey et al. (2023), and Berg and Dal (2022)",
+        "apa|de-DE|Oxlade (2024, 2025), Sey et al. (2023) und Berg und Dal (2022)",
+        "ieee|en-US|Oxlade [1], [2], Sey et al. [3], and Berg and Dal [4]",
+        "chicago-author-date|en-US|Oxlade (2024, 2025), Sey et al. (2023), and Berg and Dal (2022)",
+      })
+  void narrativeOfSeveral(String style, String language, String wanted) {
+    Processor processor = SHELF.processor(SHELF.style(style).orElseThrow(), language);
+    List<Item> items =
+        List.of(
+            book("1", 2024, "Oxlade"),
+            book("2", 2025, "Oxlade"),
+            book("3", 2023, "Sey", "Berg", "Dal"),
+            book("4", 2022, "Berg", "Dal"));
+    processor.setItems(items);
+    assertThat(
+            processor
+                .narrative(items.stream().map(one -> Cite.of(one.id())).toList())
+                .plain()
+                .strip())
+        .isEqualTo(wanted);
+  }
+
+  private static Item book(String id, int year, String... families) {
+    return new Item(
+        id,
+        "book",
+        Map.of("title", "Night walks " + id),
+        Map.of("author", Stream.of(families).map(one -> ItemName.of(one, "Ada")).toList()),
+        Map.of("issued", new ItemDate(List.of(new ItemDate.Parts(year, 0, 0)), false, "")));
   }
 
   @DisplayName("A style is found by name, and one of a journal follows the one that it stands for")

@@ -1,9 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import type { Schema } from '../../api';
 import { Act } from '../../ui';
-import type { useEntryActs } from './actsApi';
-
-type Mend = ReturnType<typeof useEntryActs>['mend'];
+import type { useMend } from './mendApi';
 
 /** What is wrong, in a sentence, with what would stand there instead, and the way to mend it. */
 export function FaultView({
@@ -18,7 +16,7 @@ export function FaultView({
   writes: boolean;
   /** The key that mends this one. */
   hint?: string | undefined;
-  mend: Mend;
+  mend: ReturnType<typeof useMend>;
 }) {
   const [typing, setTyping] = useState(false);
   const give = (value: string) =>
