@@ -12,6 +12,7 @@ const NOTHING: Schema['WaitsFor'] = {
   mentions: [],
   copies: [],
   changed: [],
+  annotations: [],
   more: false,
 };
 const month = Array.from({ length: 31 }, (_, at) => ({
@@ -62,6 +63,7 @@ it('leads to what waits, and lets a mention wait no more', async () => {
           at: '2026-11-22',
         },
       ],
+      annotations: [{ folder: { id: 'f1', name: 'Verges' }, toBeRead: 2, remarks: 1 }],
     },
     [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
     [
@@ -77,6 +79,13 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   );
   const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
   expect(waits.getByText('retracted on 22 Nov; kept in Verges')).toBeVisible();
+  expect(
+    waits.getByText('2 annotations to be read, and agreed to; 1 remark on what you write'),
+  ).toBeVisible();
+  expect(waits.getByRole('link', { name: 'Read: Annotations in Verges' })).toHaveAttribute(
+    'href',
+    '/g/group/f/f1/bibliography',
+  );
   expect(waits.getByRole('link', { name: 'Review: Bats' })).toHaveAttribute(
     'href',
     '/g/group/r/r9',

@@ -9,7 +9,7 @@ import { useHere } from '../session';
 import { useTasks } from '../tasks';
 import { useDone, useMonth, useWaiting } from './api';
 import { Month } from './Month';
-import { WaitsForYou } from './Waits';
+import { WaitsForYou } from './WaitsForYou';
 
 /** What came, what waits for the reader, and what the others did since their last visit. */
 export function TodayPage() {

@@ -204,4 +204,27 @@ interface AnnotationMapper {
         #{row.before}, #{row.after}, #{row.start}, #{row.instead}, #{row.body}, #{row.at})
       """)
   void restoreRemark(@Param("id") int id, @Param("row") NewRemark row);
+
+  record WaitingRow(String folder, String name, int toBeRead, int remarks) {}
+
+  /** Of works that are kept in the folder still. */
+  @Select(
+      """
+      select f.pid as folder, f.name,
+        count(*) filter (where a.state = 'to be read' and a.writer <> #{membership}
+          and r.open = 0) as to_be_read,
+        coalesce(sum(r.open) filter (where a.writer = #{membership}), 0) as remarks
+      from folders_of(#{membership}) v join folder f on f.id = v.folder and f.ended is null
+      join annotation a on a.folder = f.id and a.body <> ''
+      cross join lateral (select count(*) as open from annotation_remark
+        where annotation = a.id and outcome = 'open') r
+      where v.may = 'edit' and exists (
+        select 1 from item i join publication p on p.id = i.publication
+        join publication q on q.id = a.publication
+        where i.folder = f.id and coalesce(p.canonical, p.id) = coalesce(q.canonical, q.id))
+        and (a.writer = #{membership} and r.open > 0
+          or a.writer <> #{membership} and a.state = 'to be read' and r.open = 0)
+      group by f.id order by lower(f.name), f.id limit #{most}
+      """)
+  List<WaitingRow> waiting(int membership, int most);
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.quietlantern.server.annotation.AnnotationsWaiting;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
@@ -39,6 +40,7 @@ public class Waiting {
   private final RequestLists requests;
   private final Trail trail;
   private final KeptChanges keptChanges;
+  private final AnnotationsWaiting annotations;
   private final Publications publications;
   private final Calendar calendar;
 
@@ -79,6 +81,7 @@ public class Waiting {
       List<MentionShown> mentions,
       List<CopyCame> copies,
       List<KeptChanged> changed,
+      List<AnnotationsWaiting.WaitingInFolder> annotations,
       boolean more) {}
 
   Waiting(
@@ -88,6 +91,7 @@ public class Waiting {
       RequestLists requests,
       Trail trail,
       KeptChanges keptChanges,
+      AnnotationsWaiting annotations,
       Publications publications,
       Calendar calendar) {
     this.arrivals = arrivals;
@@ -96,6 +100,7 @@ public class Waiting {
     this.requests = requests;
     this.trail = trail;
     this.keptChanges = keptChanges;
+    this.annotations = annotations;
     this.publications = publications;
     this.calendar = calendar;
   }
@@ -106,6 +111,7 @@ public class Waiting {
     List<RequestLists.DeliveredCopy> copies =
         requests.delivered(who, calendar.now().minus(NEWS), MOST + 1);
     List<KeptChanges.KeptChange> changed = keptChanges.of(who, MOST + 1);
+    List<AnnotationsWaiting.WaitingInFolder> annotated = annotations.of(who, MOST + 1);
     Map<Integer, WorkTitled> titles =
         publications.titles(
             Viewer.of(who),
@@ -149,7 +155,9 @@ public class Waiting {
                     new KeptChanged(
                         titles.get(one.publication()), one.kinds(), one.folder(), one.at()))
             .toList(),
-        Stream.of(raised, mentions, copies, changed).anyMatch(some -> some.size() > MOST));
+        annotated.stream().limit(MOST).toList(),
+        Stream.of(raised, mentions, copies, changed, annotated)
+            .anyMatch(some -> some.size() > MOST));
   }
 
   private static CopyCame shown(RequestLists.DeliveredCopy copy, Map<Integer, WorkTitled> titles) {

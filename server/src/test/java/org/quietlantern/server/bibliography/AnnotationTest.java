@@ -97,6 +97,36 @@ class AnnotationTest {
     assertThat(read(anna).get("agreedBy")).isNull();
   }
 
+  private static String waits(Client who) {
+    JsonNode waiting = who.get("/today").ok().get("annotations");
+    return waiting.isEmpty()
+        ? ""
+        : "%d to be read, %d remarks"
+            .formatted(waiting.at("/0/toBeRead").asInt(), waiting.at("/0/remarks").asInt());
+  }
+
+  @DisplayName("On Today wait what others wrote to be read, and what was said of one's own")
+  @Test
+  void today() {
+    write(anna, TEXT).ok();
+    assertThat(waits(abel)).as("a draft").isEmpty();
+    state(anna, "to be read").ok();
+    assertThat(waits(abel)).isEqualTo("1 to be read, 0 remarks");
+    assertThat(waits(anna)).isEmpty();
+    suggest(abel, TEXT.replace("hand", "eye"), "").ok();
+    assertThat(waits(abel)).as("it is the writer's turn").isEmpty();
+    assertThat(waits(anna)).isEqualTo("0 to be read, 1 remarks");
+    deal(anna, 0, "left").ok();
+    assertThat(waits(anna)).isEmpty();
+    assertThat(waits(abel)).isEqualTo("1 to be read, 0 remarks");
+    Map<String, Object> taken = Map.of("publications", List.of(work));
+    anna.write("DELETE", "/folders/" + folder + "/items", taken, UUID.randomUUID()).ok();
+    assertThat(waits(abel)).as("of what was taken out").isEmpty();
+    keep(folder, work);
+    state(abel, "agreed").ok();
+    assertThat(waits(abel)).isEmpty();
+  }
+
   @DisplayName("A suggestion is for the words that one saw, however far they are by now")
   @Test
   void forWordsSeen() {
