@@ -222,9 +222,11 @@ public final class Checks {
   }
 
   private void missing(Publication work, List<Fault> faults) {
+    // An article that has not appeared yet has no volume.
+    Kind kind = CitedItem.isPreprint(work) ? Kind.PREPRINT : work.kind();
+    Set<CitedField> asked = NEEDED.getOrDefault(kind, ALONE);
     for (CitedField field : CitedField.values()) {
-      boolean needed =
-          field == CitedField.AUTHORS || NEEDED.getOrDefault(work.kind(), ALONE).contains(field);
+      boolean needed = field == CitedField.AUTHORS || asked.contains(field);
       if (needed && prints.fields().contains(field) && field.of(work).isEmpty()) {
         faults.add(
             Fault.in(

@@ -45,11 +45,23 @@ class ChecksTest {
       String doi,
       Relations relations,
       Contributor... people) {
+    return work(title, host, kind, VersionKind.of(kind), pages, doi, relations, people);
+  }
+
+  private static Publication work(
+      String title,
+      Host host,
+      Kind kind,
+      VersionKind version,
+      int pages,
+      String doi,
+      Relations relations,
+      Contributor... people) {
     return new Publication(
         title,
         "",
         kind,
-        VersionKind.of(kind),
+        version,
         Contributor.authors(List.of(people)),
         PartialDate.read("2025"),
         host,
@@ -286,6 +298,10 @@ class ChecksTest {
     assertThat(faults(work("Moths", Host.NONE, Kind.PREPRINT, 0, "10.5555/x", later, ADA)))
         .extracting(Fault::sentence)
         .containsExactly("A final version is known: doi:10.5555/vl.2026.9. Cite that one.");
+    // Nobody misses the volume of an article that has not appeared yet.
+    Publication early =
+        work("Moths", Host.NONE, Kind.ARTICLE, VersionKind.PREPRINT, 0, "10.5555/x", later, ADA);
+    assertThat(faults(early)).extracting(Fault::kind).containsExactly(Fault.Kind.PREPRINT);
   }
 
   @DisplayName("Each field is written as it is read, and refuses what it cannot be")
