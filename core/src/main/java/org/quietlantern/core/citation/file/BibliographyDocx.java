@@ -43,6 +43,7 @@ public final class BibliographyDocx {
       paragraph(DocxStyles.HEADING, heading.text());
     } else if (part instanceof BibliographyFile.Annotation annotation) {
       XWPFParagraph paragraph = paragraph(DocxStyles.ANNOTATION, "");
+      paragraph.setSpacingBetween(layout.lineSpacing());
       annotation
           .runs()
           .forEach(run -> DocxFile.words(paragraph, run.text(), made -> look(made, run.look())));

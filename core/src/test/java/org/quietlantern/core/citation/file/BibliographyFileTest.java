@@ -123,6 +123,7 @@ class BibliographyFileTest {
           .extracting(run -> run.text())
           .containsExactly("we");
       assertThat(file.getParagraphs().get(3).getSpacingBetween()).isEqualTo(2);
+      assertThat(file.getParagraphs().get(4).getSpacingBetween()).isEqualTo(2);
       assertThat(file.getParagraphs().get(3).getRuns())
           .anySatisfy(
               run -> {
