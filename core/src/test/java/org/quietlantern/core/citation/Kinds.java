@@ -16,13 +16,13 @@ import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 
 /** Sixteen made-up works, one of each kind that is cited. */
-final class Kinds {
+public final class Kinds {
   private static final Host ANNALS =
       new Host("Annals of Verge Ecology", "", "12", "3", "144", "156");
 
   private Kinds() {}
 
-  static List<Publication> all() {
+  public static List<Publication> all() {
     return List.of(
         work(Kind.ARTICLE, "Clock genes of moths", "2025-03", ANNALS, "", "10.5555/a.1", three()),
         work(Kind.ARTICLE, "Lamps and rest", "2024", ANNALS, "", "", two()),

@@ -194,6 +194,21 @@ interface WholeFolderMapper {
       """)
   void copyBibliography(int from, int to);
 
+  /** How a folder's bibliography stands: what is set, headings, what is quoted; as a digest. */
+  @Select(
+      """
+      select md5(concat_ws('|',
+        (select json_build_array(style, language, by_hand)::text from bibliography
+          where folder = #{folder}),
+        (select json_agg(json_build_array(id, n, name) order by id)::text from chapter
+          where folder = #{folder}),
+        (select json_agg(json_build_array(publication, chapter) order by publication)::text
+          from chapter_entry where folder = #{folder}),
+        (select json_agg(json_build_array(id, described, doi) order by id)::text
+          from quoted_through where folder = #{folder})))
+      """)
+  String bibliographyState(int folder);
+
   /** Whether nothing is in a folder but these. */
   @Select(
       """

@@ -63,11 +63,13 @@ public class WholeFolders implements CommandKinds {
       List<Integer> inside,
       @Nullable AnnotationsAlong.Along along) {}
 
+  /** {@code bibliography}: how it stood when it was copied; absent in what was noted before. */
   record CopiedBefore(
       int folder,
       List<Integer> items,
       List<Integer> reasons,
-      @Nullable AnnotationsAlong.Along along) {}
+      @Nullable AnnotationsAlong.Along along,
+      @Nullable String bibliography) {}
 
   WholeFolders(
       WholeFolderMapper mapper,
@@ -251,18 +253,23 @@ public class WholeFolders implements CommandKinds {
         annotations.went(
             folder.id(), id, Arrays.stream(folderMapper.works(id)).boxed().toList(), false);
     return CommandResult.of(
-            new Folders.FolderName(made, name), new CopiedBefore(id, items, reasons, along))
+            new Folders.FolderName(made, name),
+            new CopiedBefore(id, items, reasons, along, mapper.bibliographyState(id)))
         .changing(Subject.Of.FOLDER, made)
         .about(Subject.Of.FOLDER, List.of(pid));
   }
 
   private String remove(CopiedBefore before) {
     AnnotationsAlong.Along along = AnnotationsAlong.Along.noted(before.along());
-    if (!mapper.holdsOnly(
-        before.folder(),
-        numbers(before.items()),
-        numbers(before.reasons()),
-        numbers(along.annotations()))) {
+    boolean asCopied =
+        before.bibliography() == null
+            || before.bibliography().equals(mapper.bibliographyState(before.folder()));
+    if (!asCopied
+        || !mapper.holdsOnly(
+            before.folder(),
+            numbers(before.items()),
+            numbers(before.reasons()),
+            numbers(along.annotations()))) {
       throw Refusal.conflict("folder-holds", "Something was put into the folder, so it stays.");
     }
     mapper.empty(before.folder());

@@ -70,6 +70,50 @@ class ChaptersTest {
     assertThat(html.indexOf("<h2>Moths</h2>")).isBetween(html.indexOf("[3]"), html.indexOf("[4]"));
   }
 
+  @DisplayName(
+      "A copy of the folder is not taken back over what a colleague did to its bibliography")
+  @Test
+  void copyTakenBack() {
+    chapters(List.of(), ">Lamps").ok();
+    put("Lamps", kept.get(0)).ok();
+    Client carl = group.client(1);
+    List<Runnable> acts = new ArrayList<>();
+    String[] made = new String[1];
+    acts.add(
+        () ->
+            carl.put(
+                    made[0] + "/chapter",
+                    Map.of("publications", List.of(kept.get(1)), "chapter", "Lamps"))
+                .ok());
+    acts.add(
+        () ->
+            carl.post(
+                    made[0] + "/entries/" + kept.get(2) + "/quoted",
+                    Map.of("described", "Pell (1987)", "doi", ""))
+                .ok());
+    acts.add(() -> carl.put(made[0], Map.of("style", "ieee", "language", "", "byHand", true)).ok());
+    for (Runnable act : acts) {
+      UUID command = UUID.randomUUID();
+      String name = "Copy " + command;
+      JsonNode copy =
+          cora.write("POST", "/folders/" + folder + "/copies", Map.of("name", name), command).ok();
+      made[0] = "/folders/" + copy.get("id").asString() + "/bibliography";
+      JsonNode before = carl.get(made[0]).ok();
+      act.run();
+      assertThat(carl.get(made[0]).ok()).isNotEqualTo(before);
+      assertThat(cora.post("/actions/" + command + "/undo", Map.of()).type())
+          .isEqualTo("folder-holds");
+    }
+    UUID command = UUID.randomUUID();
+    String copy =
+        cora.write("POST", "/folders/" + folder + "/copies", Map.of("name", "Anew"), command)
+            .ok()
+            .get("id")
+            .asString();
+    cora.post("/actions/" + command + "/undo", Map.of()).ok();
+    assertThat(cora.get("/folders/" + copy + "/bibliography").status()).isEqualTo(404);
+  }
+
   @DisplayName("Headings get other names and places, two may swap theirs; an undo brings all back")
   @Test
   void othersNames() {

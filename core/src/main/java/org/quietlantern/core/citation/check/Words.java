@@ -55,7 +55,7 @@ public final class Words {
   }
 
   /** Whether most words begin with a capital, or all letters are capitals. */
-  static boolean isHeading(String text) {
+  public static boolean isHeading(String text) {
     List<String> words =
         WORD.matcher(text)
             .results()
