@@ -202,6 +202,7 @@ class RightsTest {
 
   /** A group with somebody of each sort, and folders as they are needed. */
   private static final class ClosedFolder {
+    private static final String SAID = "Counts moths.";
     private final TestGroup group;
     private final Map<String, Integer> people = new HashMap<>();
     private final String spare;
@@ -262,6 +263,7 @@ class RightsTest {
       body.put("named", named());
       body.put("openTo", "named");
       body.put("version", endpoint.path().contains("/annotations/") ? 1 : 2);
+      body.put("seen", SAID);
       body.put("email", UUID.randomUUID() + "@x.example");
       return who.write(endpoint.method(), path, body, UUID.randomUUID());
     }
@@ -270,8 +272,8 @@ class RightsTest {
     private String annotated(String folder, String path) {
       Client edda = group.client(people.get("may change it"));
       String said = "/folders/" + folder + "/annotations/" + moth;
-      edda.put(said, Map.of("text", "Counts moths.", "version", 0)).ok();
-      edda.post(said + "/remarks", Map.of("text", "Which?", "version", 1)).ok();
+      edda.put(said, Map.of("text", SAID, "version", 0)).ok();
+      edda.post(said + "/remarks", Map.of("text", "Which?", "seen", SAID)).ok();
       return path.replace("{n}", "1")
           .replace("{annotationRemark}", edda.get(said).ok().at("/remarks/0/id").asString());
     }
