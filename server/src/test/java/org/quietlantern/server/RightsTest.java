@@ -262,8 +262,11 @@ class RightsTest {
       body.put("of", "glance:q:" + of);
       body.put("named", named());
       body.put("openTo", "named");
-      body.put("version", endpoint.path().contains("/annotations/") ? 1 : 2);
-      body.put("seen", SAID);
+      body.put("version", 2);
+      if (endpoint.path().contains("/annotations/")) {
+        body.put("version", 1);
+        body.put("seen", SAID);
+      }
       body.put("email", UUID.randomUUID() + "@x.example");
       return who.write(endpoint.method(), path, body, UUID.randomUUID());
     }
