@@ -15,7 +15,7 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 
 /** What the same facts look like as different sources write them. */
-final class Supplied {
+public final class Supplied {
   private static final Pattern DOI = Pattern.compile("10\\.\\d{4,9}/[^\\s\"<>]+");
   private static final Pattern ISSN =
       Pattern.compile("(?<![\\w-])(\\d{4})-?(\\d{3}[\\dXx])(?!\\w)");
@@ -135,7 +135,7 @@ final class Supplied {
   private Supplied() {}
 
   /** The first DOI in a text, without what stands around it; empty if there is none. */
-  static String doi(String text) {
+  public static String doi(String text) {
     Matcher doi = DOI.matcher(text);
     if (!doi.find()) {
       return "";
@@ -169,7 +169,7 @@ final class Supplied {
   }
 
   /** The first ISSN in a text, with its hyphen; empty if there is none. */
-  static String issn(String text) {
+  public static String issn(String text) {
     Matcher issn = ISSN.matcher(text);
     return issn.find() ? issn.group(1) + "-" + issn.group(2).toUpperCase(Locale.ROOT) : "";
   }
@@ -181,7 +181,7 @@ final class Supplied {
   }
 
   /** ISO 639-1, from codes of two or three letters with or without a region, or English names. */
-  static String language(String text) {
+  public static String language(String text) {
     String word = text.strip().toLowerCase(Locale.ROOT);
     String code = word.split("[-_;,/ ]", 2)[0];
     return Stream.of(word, code)
@@ -218,7 +218,7 @@ final class Supplied {
    * 20130512}, {@code 12.05.2013}, {@code May 12th, 2013}, {@code [c2013]}. Of {@code 05/12/2013}
    * only the year is. One that cannot be is none.
    */
-  static Optional<PartialDate> date(String text) {
+  public static Optional<PartialDate> date(String text) {
     String date = text.strip();
     if (LIKE_ONE.matcher(date).matches()) {
       return PartialDate.read(date);
