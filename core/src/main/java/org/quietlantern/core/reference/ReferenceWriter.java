@@ -1,5 +1,8 @@
 package org.quietlantern.core.reference;
 
+import java.util.List;
+import java.util.stream.Collectors;
+
 /** Writes a file of references, entry by entry. */
 public interface ReferenceWriter {
   /** What stands before all entries. */
@@ -12,6 +15,13 @@ public interface ReferenceWriter {
   /** What stands between two entries. */
   default String between() {
     return "";
+  }
+
+  /** A whole file of a few. */
+  default String file(List<Reference> references) {
+    return references.stream()
+        .map(this::entry)
+        .collect(Collectors.joining(between(), begin(), end()));
   }
 
   /** What stands behind all entries. */

@@ -11,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.quietlantern.core.citation.Kinds;
-import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.publication.Publication;
 
 @DisplayName("RIS is read as programs write it")
@@ -19,11 +18,14 @@ class RisReaderTest {
   private static final int DAMAGED = 200;
 
   private static String written() {
-    List<RisWriter.Item> items =
+    List<Reference> references =
         Kinds.all().stream()
-            .map(work -> new RisWriter.Item(work, EntryKeys.of(work), "https://l.example/p", "why"))
+            .map(
+                work ->
+                    new Reference(
+                        EntryKeys.of(work), work, "https://l.example/p", List.of("why"), ""))
             .toList();
-    return new RisWriter().write(items);
+    return new RisWriter(Included.ALL).file(references);
   }
 
   @DisplayName("What is written here is read back equal")

@@ -14,7 +14,9 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.quietlantern.core.exchange.RisWriter;
+import org.quietlantern.core.reference.Included;
+import org.quietlantern.core.reference.Reference;
+import org.quietlantern.core.reference.RisWriter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
@@ -297,7 +299,7 @@ public class FolderReading {
   public RisFile ris(Member who, String pid) {
     FolderMapper.Folder folder = folders.get(who, pid);
     List<FolderMapper.Item> items = items(folder);
-    List<RisWriter.Item> entries = new ArrayList<>();
+    List<Reference> entries = new ArrayList<>();
     for (int start = 0; start < items.size(); start += PAGE) {
       List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
       Map<Integer, StoredPublication> stored = stored(who, page);
@@ -306,16 +308,16 @@ public class FolderReading {
       page.forEach(
           item ->
               entries.add(
-                  risItem(
+                  reference(
                       stored.get(item.publication()),
                       mended,
                       reasons.getOrDefault(item.publication(), List.of()))));
     }
-    entries.sort(Comparator.comparing(RisWriter.Item::key));
-    return new RisFile(folder.name(), new RisWriter().write(entries));
+    entries.sort(Comparator.comparing(Reference::key));
+    return new RisFile(folder.name(), new RisWriter(Included.ALL).file(entries));
   }
 
-  private RisWriter.Item risItem(
+  private Reference reference(
       StoredPublication stored,
       Map<Integer, List<Mends.Mended>> mended,
       List<ReasonGiven> reasons) {
@@ -324,7 +326,11 @@ public class FolderReading {
             .filter(r -> !r.text().isEmpty())
             .map(r -> r.who() + ": " + r.text())
             .collect(Collectors.joining("; "));
-    return new RisWriter.Item(
-        Mends.read(stored, mended), stored.pid(), properties.stableLink(stored.pid()), note);
+    return new Reference(
+        stored.pid(),
+        Mends.read(stored, mended),
+        properties.stableLink(stored.pid()),
+        note.isEmpty() ? List.of() : List.of(note),
+        "");
   }
 }

@@ -11,9 +11,11 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.quietlantern.core.citation.PlainCitation;
-import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.reference.Included;
+import org.quietlantern.core.reference.Reference;
+import org.quietlantern.core.reference.RisWriter;
 import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.catalogue.StoredPublication;
@@ -90,7 +92,7 @@ public class Downloads {
     String link = properties.stableLink(work.pid());
     Publication read = Mends.read(work, mends.of(who, List.of(work.id())));
     String cited = PlainCitation.of(read) + "\n" + link + "\n";
-    String ris = new RisWriter().write(List.of(new RisWriter.Item(read, work.pid(), link, "")));
+    String ris = new RisWriter(Included.ALL).entry(Reference.of(work.pid(), read, link));
     String stem = file.name().replaceFirst("\\.\\w+$", "");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {

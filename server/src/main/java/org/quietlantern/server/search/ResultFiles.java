@@ -4,8 +4,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.quietlantern.core.citation.file.BibliographyFile;
-import org.quietlantern.core.exchange.RisWriter;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.reference.Included;
+import org.quietlantern.core.reference.Reference;
+import org.quietlantern.core.reference.ReferenceWriter;
+import org.quietlantern.core.reference.RisWriter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
@@ -27,6 +30,7 @@ class ResultFiles {
   static final int MOST = 20_000;
 
   private static final int AT_ONCE = 500;
+  private static final ReferenceWriter RIS = new RisWriter(Included.ALL);
   private final Trail trail;
   private final Matching matching;
   private final Publications publications;
@@ -62,7 +66,7 @@ class ResultFiles {
     StringBuilder file = new StringBuilder();
     for (int from = 0; from < found.length; from += AT_ONCE) {
       int[] some = Arrays.copyOfRange(found, from, Math.min(found.length, from + AT_ONCE));
-      file.append(new RisWriter().write(items(who, some)));
+      file.append(RIS.file(items(who, some)));
     }
     return file.toString();
   }
@@ -91,24 +95,21 @@ class ResultFiles {
 
   /** Some publications by their ids, each once. */
   String ris(Member who, List<String> ids) {
-    return new RisWriter().write(items(who, publications.getAll(Viewer.of(who), ids, MOST_NAMED)));
+    return RIS.file(items(who, publications.getAll(Viewer.of(who), ids, MOST_NAMED)));
   }
 
-  private List<RisWriter.Item> items(Member who, int[] ids) {
+  private List<Reference> items(Member who, int[] ids) {
     return items(who, publications.byId(Viewer.of(who), Arrays.stream(ids).boxed().toList()));
   }
 
-  private List<RisWriter.Item> items(Member who, List<StoredPublication> all) {
+  private List<Reference> items(Member who, List<StoredPublication> all) {
     Map<Integer, List<Mends.Mended>> mended =
         mends.of(who, all.stream().map(StoredPublication::id).toList());
     return all.stream()
         .map(
             stored ->
-                new RisWriter.Item(
-                    Mends.read(stored, mended),
-                    stored.pid(),
-                    properties.stableLink(stored.pid()),
-                    ""))
+                Reference.of(
+                    stored.pid(), Mends.read(stored, mended), properties.stableLink(stored.pid())))
         .toList();
   }
 }

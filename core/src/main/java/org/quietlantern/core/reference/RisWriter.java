@@ -1,12 +1,7 @@
-package org.quietlantern.core.exchange;
+package org.quietlantern.core.reference;
 
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.Stream;
 import org.quietlantern.core.publication.Contributor;
-import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
@@ -20,26 +15,19 @@ import org.quietlantern.core.publication.VersionKind;
  * read are used; what they cannot say stands in M3. The year is that of the version whose volume
  * and pages are written (rule C).
  */
-public final class RisWriter {
+public final class RisWriter implements ReferenceWriter {
+  private final Included included;
 
-  /**
-   * A publication to write.
-   *
-   * @param key stays the same from export to export, so that importing again makes nothing twice
-   * @param note why it was kept; empty if nobody said
-   */
-  public record Item(Publication publication, String key, String stableLink, String note) {}
-
-  public String write(List<Item> items) {
-    StringBuilder out = new StringBuilder();
-    items.forEach(item -> entry(out, item));
-    return out.toString();
+  public RisWriter(Included included) {
+    this.included = included;
   }
 
-  private static void entry(StringBuilder out, Item item) {
-    Publication publication = item.publication();
+  @Override
+  public String entry(Reference reference) {
+    StringBuilder out = new StringBuilder();
+    Publication publication = reference.work();
     line(out, "TY", type(publication.kind()));
-    line(out, "ID", item.key());
+    line(out, "ID", reference.key());
     line(out, "TI", publication.title());
     people(out, publication);
     publication.citedYear().ifPresent(year -> line(out, "PY", Integer.toString(year)));
@@ -49,12 +37,21 @@ public final class RisWriter {
     line(out, "PB", publication.publisher());
     line(out, "LA", publication.language());
     line(out, "DO", publication.doi());
-    line(out, "UR", item.stableLink());
-    line(out, "AB", publication.abstractText());
-    keywords(publication).forEach(word -> line(out, "KW", word));
+    if (included.links()) {
+      line(out, "UR", reference.link());
+    }
+    if (included.abstracts()) {
+      line(out, "AB", publication.abstractText());
+    }
+    if (included.keywords()) {
+      Keywords.of(publication).forEach(word -> line(out, "KW", word));
+    }
     publication.relations().notices().forEach(notice -> line(out, "N1", said(notice)));
-    line(out, "N1", item.note());
-    out.append("ER  - \r\n\r\n");
+    if (included.notes()) {
+      reference.notes().forEach(note -> line(out, "N1", note));
+      line(out, "N1", reference.annotation());
+    }
+    return out.append("ER  - \r\n\r\n").toString();
   }
 
   private static void people(StringBuilder out, Publication publication) {
@@ -72,15 +69,6 @@ public final class RisWriter {
   /** A comma divides family and given names; in the name of a body it would divide nothing. */
   private static String name(Contributor one) {
     return one.body() ? one.name().family().replace(",", "") : one.name().sorted();
-  }
-
-  /** Headings and author keywords, each once however it is written. */
-  private static List<String> keywords(Publication publication) {
-    Map<String, String> words = new LinkedHashMap<>();
-    Stream.concat(
-            publication.headings().stream().map(HeadingUse::label), publication.keywords().stream())
-        .forEach(word -> words.putIfAbsent(word.toLowerCase(Locale.ROOT).strip(), word));
-    return List.copyOf(words.values());
   }
 
   private static String said(Relations.Notice notice) {
