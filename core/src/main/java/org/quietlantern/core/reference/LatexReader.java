@@ -13,46 +13,16 @@ final class LatexReader {
   /** Groups in groups; what is deeper is read as it stands. */
   private static final int DEEPEST = 60;
 
-  private static final Map<String, String> ACCENTS =
-      Map.ofEntries(
-          entry("`", "\u0300"),
-          entry("'", "\u0301"),
-          entry("^", "\u0302"),
-          entry("~", "\u0303"),
-          entry("=", "\u0304"),
-          entry("u", "\u0306"),
-          entry(".", "\u0307"),
-          entry("\"", "\u0308"),
-          entry("r", "\u030a"),
-          entry("H", "\u030b"),
-          entry("v", "\u030c"),
-          entry("d", "\u0323"),
-          entry("c", "\u0327"),
-          entry("k", "\u0328"),
-          entry("b", "\u0331"));
+  private static final Map<String, String> ACCENTS = LatexLetters.turned(LatexLetters.ACCENTS);
 
+  private static final Map<String, String> LETTERS = LatexLetters.turned(LatexLetters.LETTERS);
+
+  /** Others that people write. */
   private static final Map<String, String> SIGNS =
       Map.ofEntries(
-          entry("ss", "ß"),
-          entry("ae", "æ"),
-          entry("AE", "Æ"),
-          entry("oe", "œ"),
-          entry("OE", "Œ"),
-          entry("o", "ø"),
-          entry("O", "Ø"),
-          entry("l", "ł"),
-          entry("L", "Ł"),
-          entry("i", "ı"),
           entry("j", "ȷ"),
           entry("aa", "å"),
           entry("AA", "Å"),
-          entry("dj", "đ"),
-          entry("DJ", "Đ"),
-          entry("dh", "ð"),
-          entry("DH", "Ð"),
-          entry("th", "þ"),
-          entry("TH", "Þ"),
-          entry("ldots", "…"),
           entry("dots", "…"),
           entry("textellipsis", "…"),
           entry("textendash", "–"),
@@ -61,18 +31,11 @@ final class LatexReader {
           entry("textquoteright", "’"),
           entry("textquotedblleft", "“"),
           entry("textquotedblright", "”"),
-          entry("guillemotleft", "«"),
-          entry("guillemotright", "»"),
           entry("textbackslash", "\\"),
           entry("textasciitilde", "~"),
           entry("textasciicircum", "^"),
-          entry("textdegree", "°"),
-          entry("texttimes", "×"),
           entry("times", "×"),
-          entry("textpm", "±"),
           entry("pm", "±"),
-          entry("textmu", "µ"),
-          entry("texteuro", "€"),
           entry("euro", "€"),
           entry("alpha", "α"),
           entry("beta", "β"),
@@ -183,6 +146,8 @@ final class LatexReader {
       return "</" + SWITCHES.get(name) + ">";
     } else if (MARKUP.containsKey(name)) {
       tagged(MARKUP.get(name), out);
+    } else if (LETTERS.containsKey(name)) {
+      out.append(LETTERS.get(name));
     } else if (SIGNS.containsKey(name)) {
       out.append(SIGNS.get(name));
     } else if (name.length() == 1 && !Character.isLetter(name.charAt(0))) {

@@ -23,58 +23,9 @@ final class LatexText {
           Map.entry('~', "\\textasciitilde{}"),
           Map.entry('^', "\\textasciicircum{}"));
 
-  /** Marks that combine with the letter before. */
-  private static final Map<Character, String> ACCENTS =
-      Map.ofEntries(
-          Map.entry('\u0300', "`"),
-          Map.entry('\u0301', "'"),
-          Map.entry('\u0302', "^"),
-          Map.entry('\u0303', "~"),
-          Map.entry('\u0304', "="),
-          Map.entry('\u0306', "u"),
-          Map.entry('\u0307', "."),
-          Map.entry('\u0308', "\""),
-          Map.entry('\u030a', "r"),
-          Map.entry('\u030b', "H"),
-          Map.entry('\u030c', "v"),
-          Map.entry('\u0323', "d"),
-          Map.entry('\u0327', "c"),
-          Map.entry('\u0328', "k"),
-          Map.entry('\u0331', "b"));
-
-  private static final Map<Character, String> LETTERS =
-      Map.ofEntries(
-          Map.entry('ß', "{\\ss}"),
-          Map.entry('æ', "{\\ae}"),
-          Map.entry('Æ', "{\\AE}"),
-          Map.entry('œ', "{\\oe}"),
-          Map.entry('Œ', "{\\OE}"),
-          Map.entry('ø', "{\\o}"),
-          Map.entry('Ø', "{\\O}"),
-          Map.entry('ł', "{\\l}"),
-          Map.entry('Ł', "{\\L}"),
-          Map.entry('ı', "{\\i}"),
-          Map.entry('đ', "{\\dj}"),
-          Map.entry('Đ', "{\\DJ}"),
-          Map.entry('ð', "{\\dh}"),
-          Map.entry('Ð', "{\\DH}"),
-          Map.entry('þ', "{\\th}"),
-          Map.entry('Þ', "{\\TH}"),
-          Map.entry('–', "--"),
-          Map.entry('—', "---"),
-          Map.entry('‘', "`"),
-          Map.entry('’', "'"),
-          Map.entry('“', "``"),
-          Map.entry('”', "''"),
-          Map.entry('…', "{\\ldots}"),
-          Map.entry('«', "{\\guillemotleft}"),
-          Map.entry('»', "{\\guillemotright}"),
-          Map.entry('°', "{\\textdegree}"),
-          Map.entry('×', "{\\texttimes}"),
-          Map.entry('±', "{\\textpm}"),
-          Map.entry('µ', "{\\textmu}"),
-          Map.entry('€', "{\\texteuro}"),
-          Map.entry('\u00a0', "~"));
+  /** Signs of print that are written with others. */
+  private static final Map<Character, String> PRINT =
+      Map.of('–', "--", '—', "---", '‘', "`", '’', "'", '“', "``", '”', "''", '\u00a0', "~");
 
   private static final Pattern TAG = Pattern.compile("<(/?)(i|b|sup|sub)>");
 
@@ -105,15 +56,20 @@ final class LatexText {
     String apart = Normalizer.normalize(text, Normalizer.Form.NFD);
     int at = 0;
     while (at < apart.length()) {
-      String letter = LETTERS.getOrDefault(apart.charAt(at), sign(apart.charAt(at)));
+      String letter = letter(apart.charAt(at));
       at++;
       // The first accent is the innermost.
-      for (; at < apart.length() && ACCENTS.containsKey(apart.charAt(at)); at++) {
-        letter = "{\\%s{%s}}".formatted(ACCENTS.get(apart.charAt(at)), letter);
+      for (; at < apart.length() && LatexLetters.ACCENTS.containsKey(apart.charAt(at)); at++) {
+        letter = "{\\%s{%s}}".formatted(LatexLetters.ACCENTS.get(apart.charAt(at)), letter);
       }
       out.append(letter);
     }
     return Normalizer.normalize(out, Normalizer.Form.NFC);
+  }
+
+  private static String letter(char c) {
+    String command = LatexLetters.LETTERS.get(c);
+    return command != null ? "{\\" + command + "}" : PRINT.getOrDefault(c, sign(c));
   }
 
   private static String sign(char c) {
