@@ -27,7 +27,7 @@ export function AnnotationForm({
 }) {
   const { writes } = annotation;
   // What is sent is sent to what was seen: the one that was there when one began, or was refused.
-  const [seen, setSeen] = useState({ version: annotation.version, text: annotation.text });
+  const [seen, setSeen] = useState(annotation);
   const { text, type, sent } = useUnsaved(of, seen.text);
   const [why, setWhy] = useState('');
   const [chosen, setChosen] = useState({ start: 0, end: 0 });
@@ -51,7 +51,7 @@ export function AnnotationForm({
   const submit = (event: FormEvent) => {
     event.preventDefault();
     // After a refusal one has seen how it reads now.
-    const known = act.error ? { version: annotation.version, text: annotation.text } : seen;
+    const known = act.error ? annotation : seen;
     setSeen(known);
     if (writes) {
       acts.write.mutate({ text, version: known.version }, options);

@@ -12,7 +12,6 @@ import org.quietlantern.core.citation.csl.ItemName;
 import org.quietlantern.core.citation.csl.Particles;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
@@ -53,11 +52,7 @@ public final class CitedItem {
     texts.put("language", publication.language());
     texts.put("DOI", publication.doi());
     texts.put("number-of-pages", publication.pages() > 0 ? "" + publication.pages() : "");
-    for (Identifier one : publication.identifiers()) {
-      if (one.scheme().equals(Identifier.ISBN)) {
-        texts.putIfAbsent("ISBN", one.value());
-      }
-    }
+    publication.isbns().stream().findFirst().ifPresent(isbn -> texts.put("ISBN", isbn));
     host(publication, texts);
     if (isPreprint(publication)) {
       texts.put("genre", "Preprint");

@@ -30,7 +30,9 @@ public final class Supplied {
       Pattern.compile("(?i)\\b(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\\b");
   private static final Pattern DAY = Pattern.compile("(?<!\\d)(\\d{1,2})(?:st|nd|rd|th)?(?![\\d])");
   private static final Pattern YEAR = Pattern.compile("(?<!\\d)(1[4-9]\\d\\d|2[01]\\d\\d)(?!\\d)");
-  private static final List<String> MONTHS =
+
+  /** Months by three letters, in their order. */
+  public static final List<String> MONTHS =
       List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
 
   /** Codes of ISO 639-2 for bibliographies where those for terminology differ. */

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Publication;
 
 /**
@@ -40,13 +39,7 @@ public final class Holdings {
     /** ISSN of the journal of a publication; of what is no part of one its ISBN; else empty. */
     public static String numberOf(Publication publication) {
       String issn = publication.host().issn();
-      return issn.isEmpty()
-          ? publication.identifiers().stream()
-              .filter(identifier -> identifier.scheme().equals(Identifier.ISBN))
-              .map(Identifier::value)
-              .findFirst()
-              .orElse("")
-          : issn;
+      return issn.isEmpty() ? publication.isbns().stream().findFirst().orElse("") : issn;
     }
   }
 

@@ -123,6 +123,14 @@ public record Publication(
     return host.isKnown() ? host.title() : publisher;
   }
 
+  /** Its ISBNs, of thirteen digits each, in the order of the source. */
+  public List<String> isbns() {
+    return identifiers.stream()
+        .filter(one -> one.scheme().equals(Identifier.ISBN))
+        .map(Identifier::value)
+        .toList();
+  }
+
   /** Year of its earliest known appearance. */
   public Optional<Integer> year() {
     return date.map(PartialDate::year);

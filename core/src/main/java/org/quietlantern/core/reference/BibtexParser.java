@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.quietlantern.core.exchange.Supplied;
 
 /**
  * Takes the text of a {@code .bib} file apart into entries and their fields. What is broken is told
@@ -22,20 +24,8 @@ final class BibtexParser {
   private static final Pattern NAME = Pattern.compile("[^\\s=,{}()\"#%]+");
   private static final Pattern KEY = Pattern.compile("[^,}\\s]*");
 
-  private static final Map<String, String> MONTHS =
-      Map.ofEntries(
-          Map.entry("jan", "1"),
-          Map.entry("feb", "2"),
-          Map.entry("mar", "3"),
-          Map.entry("apr", "4"),
-          Map.entry("may", "5"),
-          Map.entry("jun", "6"),
-          Map.entry("jul", "7"),
-          Map.entry("aug", "8"),
-          Map.entry("sep", "9"),
-          Map.entry("oct", "10"),
-          Map.entry("nov", "11"),
-          Map.entry("dec", "12"));
+  /** What is neither an entry nor has a key. */
+  private static final Set<String> ASIDE = Set.of("comment", "preamble", "string");
 
   /** {@code fields}: by small names, as they are written in LaTeX. */
   record Entry(String type, String key, Map<String, String> fields, int line) {}
@@ -49,7 +39,10 @@ final class BibtexParser {
   }
 
   private final String text;
-  private final Map<String, String> strings = new HashMap<>(MONTHS);
+
+  /** By name; months have theirs from the beginning. */
+  private final Map<String, String> strings = new HashMap<>();
+
   private final List<Entry> entries = new ArrayList<>();
   private final List<ReadFile.Problem> problems = new ArrayList<>();
   private int at;
@@ -61,6 +54,7 @@ final class BibtexParser {
 
   BibtexParser(String text) {
     this.text = text;
+    Supplied.MONTHS.forEach(month -> strings.put(month, String.valueOf(strings.size() + 1)));
   }
 
   List<Entry> entries() {
@@ -92,7 +86,7 @@ final class BibtexParser {
       } catch (Broken broken) {
         problems.add(new ReadFile.Problem(line, broken.getMessage()));
       }
-      if (!List.of("comment", "preamble", "string").contains(type)) {
+      if (!ASIDE.contains(type)) {
         entries.add(new Entry(type, key, fields, line));
       }
     }
@@ -167,15 +161,18 @@ final class BibtexParser {
 
   private String value(String field) throws Broken {
     StringBuilder value = new StringBuilder();
-    do {
+    while (true) {
       space();
       value.append(piece(field));
       if (value.length() > LONGEST) {
         throw new Broken("“%s” is longer than %,d letters.".formatted(cut(field), LONGEST));
       }
       space();
-    } while (at < text.length() && text.charAt(at) == '#' && ++at > 0);
-    return value.toString();
+      if (at >= text.length() || text.charAt(at) != '#') {
+        return value.toString();
+      }
+      at++;
+    }
   }
 
   private String piece(String field) throws Broken {
@@ -192,54 +189,53 @@ final class BibtexParser {
     }
     at = word.end();
     String bare = word.group();
-    return Optional.ofNullable(strings.get(bare.toLowerCase(Locale.ROOT))).orElse(bare);
+    return strings.getOrDefault(bare.toLowerCase(Locale.ROOT), bare);
   }
 
-  /** What stands in braces, without them. An entry that begins in it shows that they do not end. */
   private String braced() throws Broken {
     int from = at + 1;
-    int depth = 0;
-    for (int i = at; i < text.length(); i++) {
-      char c = text.charAt(i);
-      if (c == '\\') {
-        i++;
-      } else if (c == '{') {
-        depth++;
-      } else if (c == '}' && --depth == 0) {
-        at = i + 1;
-        return text.substring(from, i);
-      } else if (c == '@' && beginsEntry(i)) {
-        break;
-      }
-    }
-    throw new Broken("A brace is not closed: “%s”.".formatted(beginning(from)));
+    return enclosed('}')
+        .orElseThrow(() -> new Broken("A brace is not closed: “%s”.".formatted(beginning(from))));
   }
 
   private String quoted(String field) throws Broken {
+    return enclosed('"')
+        .orElseThrow(
+            () -> new Broken("The quotation of “%s” is not closed.".formatted(cut(field))));
+  }
+
+  /**
+   * What stands up to a sign outside of the braces within, without the signs around it. An entry
+   * that begins in it shows that it does not end: empty, and nothing is read.
+   */
+  private Optional<String> enclosed(char end) {
     int from = at + 1;
     int depth = 0;
     for (int i = from; i < text.length(); i++) {
       char c = text.charAt(i);
       if (c == '\\') {
         i++;
+      } else if (c == end && depth <= 0) {
+        at = i + 1;
+        return Optional.of(text.substring(from, i));
       } else if (c == '{') {
         depth++;
       } else if (c == '}') {
         depth--;
-      } else if (c == '"' && depth <= 0) {
-        at = i + 1;
-        return text.substring(from, i);
       } else if (c == '@' && beginsEntry(i)) {
-        break;
+        return Optional.empty();
       }
     }
-    throw new Broken("The quotation of “%s” is not closed.".formatted(cut(field)));
+    return Optional.empty();
   }
 
   private boolean beginsEntry(int place) {
-    int start = text.lastIndexOf('\n', place) + 1;
-    Matcher next = NEXT.matcher(text).region(start, text.length());
-    return text.substring(start, place).isBlank() && next.lookingAt();
+    int start = place;
+    while (start > 0 && " \t".indexOf(text.charAt(start - 1)) >= 0) {
+      start--;
+    }
+    boolean first = start == 0 || text.charAt(start - 1) == '\n';
+    return first && NEXT.matcher(text).region(start, text.length()).lookingAt();
   }
 
   private String beginning(int from) {

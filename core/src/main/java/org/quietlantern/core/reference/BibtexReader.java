@@ -10,16 +10,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.quietlantern.core.exchange.Supplied;
-import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.Relations;
-import org.quietlantern.core.publication.Studied;
-import org.quietlantern.core.publication.VersionKind;
 
 /** Reads BibTeX and BibLaTeX. */
 public final class BibtexReader {
@@ -113,31 +109,20 @@ public final class BibtexReader {
     people.addAll(BibtexNames.read(fields.getOrDefault("author", ""), Contributor.AUTHOR));
     people.addAll(BibtexNames.read(fields.getOrDefault("editor", ""), "editor"));
     people.addAll(BibtexNames.read(fields.getOrDefault("translator", ""), "translator"));
-    Optional<PartialDate> date = date(fields);
-    return new Publication(
-        title,
-        "",
-        kind,
-        VersionKind.of(kind),
-        Contributor.authors(people),
-        date,
-        host(fields, preprint),
-        publisher(fields, preprint),
-        Supplied.language(first(fields, "language", "langid")),
-        text(fields, "abstract"),
-        List.of(),
-        keywords(fields),
-        Supplied.doi(bare(fields, "doi")),
-        Relations.NONE,
-        pages(fields),
-        false,
-        Studied.NONE,
-        Optional.empty(),
-        Cited.UNKNOWN,
-        date,
-        Identifier.of(Identifier.ISBN, text(fields, "isbn")).stream().toList(),
-        people,
-        List.of());
+    return new ReadWork(
+            kind,
+            title,
+            people,
+            date(fields),
+            host(fields, preprint),
+            publisher(fields, preprint),
+            Supplied.language(first(fields, "language", "langid")),
+            text(fields, "abstract"),
+            keywords(fields),
+            Supplied.doi(bare(fields, "doi")),
+            pages(fields),
+            Identifier.of(Identifier.ISBN, text(fields, "isbn")).stream().toList())
+        .publication();
   }
 
   private static boolean isPreprint(BibtexParser.Entry entry, Map<String, String> fields) {

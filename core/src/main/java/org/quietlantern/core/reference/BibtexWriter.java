@@ -1,16 +1,15 @@
 package org.quietlantern.core.reference;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.CitedItem;
+import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
@@ -20,9 +19,6 @@ import org.quietlantern.core.publication.Publication;
  * Guide</i>): entries of fields in braces.
  */
 public final class BibtexWriter implements ReferenceWriter {
-  private static final List<String> MONTHS =
-      List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
-
   /** Would divide a list of names, or a name. */
   private static final Pattern DIVIDES = Pattern.compile("(?i)\\band\\b|,");
 
@@ -132,7 +128,7 @@ public final class BibtexWriter implements ReferenceWriter {
     work.issued()
         .map(PartialDate::month)
         .filter(month -> month > 0)
-        .ifPresent(month -> fields.put("month", MONTHS.get(month - 1)));
+        .ifPresent(month -> fields.put("month", Supplied.MONTHS.get(month - 1)));
   }
 
   private void publisher(Publication work, Map<String, String> fields) {
@@ -156,13 +152,7 @@ public final class BibtexWriter implements ReferenceWriter {
   private void numbers(Publication work, Map<String, String> fields) {
     fields.put("doi", bare(work.doi()));
     fields.put("issn", bare(work.host().issn()));
-    fields.put(
-        "isbn",
-        work.identifiers().stream()
-            .filter(one -> one.scheme().equals(Identifier.ISBN))
-            .map(one -> bare(one.value()))
-            .findFirst()
-            .orElse(""));
+    fields.put("isbn", bare(work.isbns().stream().findFirst().orElse("")));
     fields.put("language", work.language().toLowerCase(Locale.ROOT));
   }
 

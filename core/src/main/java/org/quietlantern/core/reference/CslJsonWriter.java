@@ -1,10 +1,12 @@
 package org.quietlantern.core.reference;
 
-import java.util.ArrayList;
-import java.util.List;
+import jakarta.json.Json;
+import jakarta.json.JsonArrayBuilder;
+import jakarta.json.JsonBuilderFactory;
+import jakarta.json.JsonObjectBuilder;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.citation.CitedItem;
 import org.quietlantern.core.citation.csl.Item;
 import org.quietlantern.core.citation.csl.ItemDate;
@@ -12,6 +14,8 @@ import org.quietlantern.core.citation.csl.ItemName;
 
 /** Writes CSL-JSON (CSL 1.0.2, the schema of its data): an array of items. */
 public final class CslJsonWriter implements ReferenceWriter {
+  private static final JsonBuilderFactory JSON = Json.createBuilderFactory(Map.of());
+
   private final Included included;
 
   public CslJsonWriter(Included included) {
@@ -50,81 +54,48 @@ public final class CslJsonWriter implements ReferenceWriter {
       texts.put("note", String.join("\n", reference.notes()));
       texts.put("annote", reference.annotation());
     }
-    List<String> members = new ArrayList<>();
-    members.add(member("id", string(item.id())));
-    members.add(member("type", string(item.type())));
+    JsonObjectBuilder json = JSON.createObjectBuilder();
+    json.add("id", item.id()).add("type", item.type());
     new TreeMap<>(item.names())
         .forEach(
-            (role, names) ->
-                members.add(member(role, array(names.stream().map(CslJsonWriter::name).toList()))));
-    new TreeMap<>(item.dates())
-        .forEach((variable, date) -> members.add(member(variable, date(date))));
-    texts.forEach(
-        (variable, text) -> {
-          if (!text.isEmpty()) {
-            members.add(member(variable, string(text)));
-          }
-        });
-    return object(members);
+            (role, names) -> {
+              JsonArrayBuilder all = JSON.createArrayBuilder();
+              names.forEach(name -> all.add(name(name)));
+              json.add(role, all);
+            });
+    new TreeMap<>(item.dates()).forEach((variable, date) -> json.add(variable, date(date)));
+    texts.forEach((variable, text) -> add(json, variable, text));
+    return json.build().toString();
   }
 
-  private static String name(ItemName name) {
-    List<String> parts = new ArrayList<>();
-    if (!name.literal().isEmpty()) {
-      return object(List.of(member("literal", string(name.literal()))));
+  private static JsonObjectBuilder name(ItemName name) {
+    JsonObjectBuilder json = JSON.createObjectBuilder();
+    add(json, "literal", name.literal());
+    if (name.literal().isEmpty()) {
+      add(json, "family", name.family());
+      add(json, "given", name.given());
+      add(json, "dropping-particle", name.droppingParticle());
+      add(json, "non-dropping-particle", name.nonDroppingParticle());
+      add(json, "suffix", name.suffix());
     }
-    add(parts, "family", name.family());
-    add(parts, "given", name.given());
-    add(parts, "dropping-particle", name.droppingParticle());
-    add(parts, "non-dropping-particle", name.nonDroppingParticle());
-    add(parts, "suffix", name.suffix());
-    return object(parts);
+    return json;
   }
 
-  private static void add(List<String> to, String name, String text) {
+  private static JsonObjectBuilder date(ItemDate date) {
+    JsonArrayBuilder all = JSON.createArrayBuilder();
+    for (ItemDate.Parts one : date.parts()) {
+      JsonArrayBuilder parts = JSON.createArrayBuilder();
+      Stream.of(one.year(), one.month(), one.day())
+          .takeWhile(part -> part != 0)
+          .forEach(parts::add);
+      all.add(parts);
+    }
+    return JSON.createObjectBuilder().add("date-parts", all);
+  }
+
+  private static void add(JsonObjectBuilder to, String name, String text) {
     if (!text.isEmpty()) {
-      to.add(member(name, string(text)));
+      to.add(name, text);
     }
-  }
-
-  private static String date(ItemDate date) {
-    String parts =
-        array(
-            date.parts().stream()
-                .map(
-                    one ->
-                        array(
-                            List.of(one.year(), one.month(), one.day()).stream()
-                                .takeWhile(part -> part != 0)
-                                .map(String::valueOf)
-                                .toList()))
-                .toList());
-    return object(List.of(member("date-parts", parts)));
-  }
-
-  private static String member(String name, String value) {
-    return string(name) + ":" + value;
-  }
-
-  private static String object(List<String> members) {
-    return "{" + String.join(",", members) + "}";
-  }
-
-  private static String array(List<String> values) {
-    return "[" + String.join(",", values) + "]";
-  }
-
-  /** RFC 8259, section 7. */
-  private static String string(String text) {
-    return text.chars()
-        .mapToObj(
-            c ->
-                switch (c) {
-                  case '"' -> "\\\"";
-                  case '\\' -> "\\\\";
-                  case '\n' -> "\\n";
-                  default -> c < ' ' ? "\\u%04x".formatted(c) : String.valueOf((char) c);
-                })
-        .collect(Collectors.joining("", "\"", "\""));
   }
 }

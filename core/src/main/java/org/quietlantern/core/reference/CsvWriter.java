@@ -8,7 +8,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.quietlantern.core.publication.Contributor;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
 
@@ -48,7 +47,7 @@ public final class CsvWriter implements ReferenceWriter {
     work("language", Publication::language);
     work("DOI", Publication::doi);
     work("ISSN", work -> work.host().issn());
-    work("ISBN", CsvWriter::isbn);
+    work("ISBN", work -> work.isbns().stream().findFirst().orElse(""));
     if (included.links()) {
       columns.add(new Column("link", Reference::link));
     }
@@ -73,14 +72,6 @@ public final class CsvWriter implements ReferenceWriter {
         .filter(one -> one.role().equals(role))
         .map(one -> one.name().sorted())
         .collect(Collectors.joining("; "));
-  }
-
-  private static String isbn(Publication work) {
-    return work.identifiers().stream()
-        .filter(one -> one.scheme().equals(Identifier.ISBN))
-        .map(Identifier::value)
-        .findFirst()
-        .orElse("");
   }
 
   @Override

@@ -27,7 +27,7 @@ final class LatexText {
   private static final Map<Character, String> PRINT =
       Map.of('–', "--", '—', "---", '‘', "`", '’', "'", '“', "``", '”', "''", '\u00a0', "~");
 
-  private static final Pattern TAG = Pattern.compile("<(/?)(i|b|sup|sub)>");
+  static final Pattern TAG = Pattern.compile("<(/?)(i|b|sup|sub)>");
 
   private static final Map<String, String> COMMANDS =
       Map.of(

@@ -10,16 +10,20 @@ import org.quietlantern.core.citation.check.Words;
  */
 final class ProtectedTitle {
   private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{M}\\p{N}’'-]*");
-  private static final Pattern TAG = Pattern.compile("</?(i|b|sup|sub)>");
+
+  /** Stand for braces until all others are written as signs. */
+  private static final char OPEN = '\uE000';
+
+  private static final char CLOSE = '\uE001';
 
   private ProtectedTitle() {}
 
   static String of(String title, LatexText letters) {
-    String plain = TAG.matcher(title).replaceAll("");
+    String plain = LatexText.TAG.matcher(title).replaceAll("");
     boolean heading = Words.isHeading(plain);
     StringBuilder out = new StringBuilder();
     Matcher word = WORD.matcher(title);
-    Matcher tag = TAG.matcher(title);
+    Matcher tag = LatexText.TAG.matcher(title);
     int at = 0;
     boolean first = true;
     while (word.find(at)) {
@@ -38,11 +42,6 @@ final class ProtectedTitle {
         .replace(OPEN, '{')
         .replace(CLOSE, '}');
   }
-
-  /** Stand for braces until all others are written as signs. */
-  private static final char OPEN = '\uE000';
-
-  private static final char CLOSE = '\uE001';
 
   private static boolean kept(String word, boolean first, boolean heading) {
     boolean within = word.substring(1).codePoints().anyMatch(Character::isUpperCase);

@@ -10,7 +10,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.exchange.Supplied;
-import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.publication.Identifier;
@@ -18,9 +17,6 @@ import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.Relations;
-import org.quietlantern.core.publication.Studied;
-import org.quietlantern.core.publication.VersionKind;
 
 /**
  * Reads the tagged RIS format as programs write it: with one space or two around the hyphen, values
@@ -160,33 +156,22 @@ public final class RisReader {
     people(people, Contributor.AUTHOR, "AU", "A1");
     people(people, "editor", "ED", "A2");
     people(people, "translator", "TA", "A4");
-    Optional<PartialDate> date = date();
-    return new Publication(
-        title,
-        "",
-        kind,
-        VersionKind.of(kind),
-        Contributor.authors(people),
-        date,
-        host(title),
-        first("PB"),
-        Supplied.language(first("LA")),
-        first("AB", "N2"),
-        List.of(),
-        values("KW").stream().filter(word -> !word.isEmpty()).distinct().toList(),
-        doi(),
-        Relations.NONE,
-        0,
-        false,
-        Studied.NONE,
-        Optional.empty(),
-        Cited.UNKNOWN,
-        date,
-        values("SN").stream()
-            .flatMap(number -> Identifier.of(Identifier.ISBN, number).stream())
-            .toList(),
-        people,
-        List.of());
+    return new ReadWork(
+            kind,
+            title,
+            people,
+            date(),
+            host(title),
+            first("PB"),
+            Supplied.language(first("LA")),
+            first("AB", "N2"),
+            values("KW").stream().filter(word -> !word.isEmpty()).distinct().toList(),
+            doi(),
+            0,
+            values("SN").stream()
+                .flatMap(number -> Identifier.of(Identifier.ISBN, number).stream())
+                .toList())
+        .publication();
   }
 
   private Kind other() {

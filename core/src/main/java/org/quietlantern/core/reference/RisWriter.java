@@ -3,7 +3,6 @@ package org.quietlantern.core.reference;
 import java.util.Locale;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.Relations;
@@ -92,9 +91,7 @@ public final class RisWriter implements ReferenceWriter {
     line(out, "T2", host.title());
     line(out, isPart(publication.kind()) ? "BT" : "JO", host.title());
     line(out, "SN", host.issn());
-    publication.identifiers().stream()
-        .filter(identifier -> identifier.scheme().equals(Identifier.ISBN))
-        .forEach(isbn -> line(out, "SN", isbn.value()));
+    publication.isbns().forEach(isbn -> line(out, "SN", isbn));
     line(out, "VL", host.volume());
     line(out, "IS", host.issue());
     line(out, "SP", host.firstPage());

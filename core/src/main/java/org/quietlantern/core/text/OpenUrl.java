@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.HexFormat;
 import java.util.Locale;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
@@ -39,10 +38,7 @@ public final class OpenUrl {
     put("rft.spage", host.firstPage());
     put("rft.epage", host.lastPage());
     put("rft.pub", publication.publisher());
-    publication.identifiers().stream()
-        .filter(identifier -> identifier.scheme().equals(Identifier.ISBN))
-        .findFirst()
-        .ifPresent(identifier -> put("rft.isbn", identifier.value()));
+    publication.isbns().stream().findFirst().ifPresent(isbn -> put("rft.isbn", isbn));
     put("rft_id", publication.doi().isEmpty() ? "" : "info:doi/" + publication.doi());
     put("rft_id", link);
     return query.toString();

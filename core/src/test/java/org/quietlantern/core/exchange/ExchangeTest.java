@@ -20,7 +20,7 @@ import org.quietlantern.core.publication.Relations;
 import org.quietlantern.core.publication.Studied;
 import org.quietlantern.core.publication.VersionKind;
 
-class ExchangeTest {
+public class ExchangeTest {
   static final String MODS =
       """
       <mods xmlns="http://www.loc.gov/mods/v3" version="3.8">
@@ -56,7 +56,7 @@ class ExchangeTest {
       </mods>
       """;
 
-  static final Publication READ =
+  public static final Publication READ =
       new Publication(
           "The dimming of verges: a trial",
           "Det dempede lyset",

@@ -1,6 +1,7 @@
 package org.quietlantern.core.reference;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.quietlantern.core.exchange.ExchangeTest.READ;
 
 import java.util.List;
 import java.util.Optional;
@@ -20,45 +21,6 @@ import org.quietlantern.core.publication.VersionKind;
 
 /** RIS, line by line. */
 class RisWriterTest {
-  private static final Publication READ =
-      new Publication(
-          "The dimming of verges: a trial",
-          "",
-          Kind.ARTICLE,
-          VersionKind.FINAL,
-          List.of(new PersonName("Oduya", "Maren")),
-          PartialDate.read("2026-03"),
-          new Host("Annals of Verge Ecology", "9999-0011", "14", "2", "113", "129"),
-          "Hollow Press",
-          "en",
-          "Visits rose by 41 %.",
-          List.of(
-              new HeadingUse("urn:h:1", "Road verges", false, List.of()),
-              new HeadingUse("urn:h:2", "Lepidoptera", true, List.of())),
-          List.of("bramble"),
-          "10.5555/ave.14.2.113",
-          new Relations(
-              "",
-              "",
-              List.of(new Relations.Notice("correction", "10.5555/ave.15.1.90", "2026-05-02"))),
-          17,
-          true,
-          Studied.NONE,
-          Optional.empty(),
-          Cited.UNKNOWN,
-          PartialDate.read("2026-03"),
-          List.of(),
-          List.of(
-              person("author", "Oduya", "Maren"),
-              person("editor", "Sey", "Adaeze"),
-              new Contributor(
-                  new PersonName("Tern Hollow Observatory", ""), "author", true, "", List.of())),
-          List.of());
-
-  private static Contributor person(String role, String family, String given) {
-    return new Contributor(new PersonName(family, given), role, false, "", List.of());
-  }
-
   @DisplayName("C5: an entry in RIS, line by line")
   @Test
   void ris() {

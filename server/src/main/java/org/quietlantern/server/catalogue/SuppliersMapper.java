@@ -11,12 +11,18 @@ interface SuppliersMapper {
   /** Which source supplies which publication, merged ones under what they are now. */
   record Supplying(int publication, String source) {}
 
-  @Select(
+  /** Publications, and those that were merged into them. */
+  String PARTS =
       """
       with parts as (
         select id as whole, id as part from publication where id = any(#{ids})
         union all
         select canonical, id from publication where canonical = any(#{ids}))
+      """;
+
+  @Select(
+      PARTS
+          + """
       select distinct p.whole as publication, s.key as source
       from parts p join source_record r on r.publication = p.part
       join source s on s.id = r.source join publication c on c.id = p.whole
@@ -29,12 +35,9 @@ interface SuppliersMapper {
   record OneOfSeveral(int publication, String raw) {}
 
   @Select(
-      """
-      with parts as (
-        select id as whole, id as part from publication where id = any(#{ids})
-        union all
-        select canonical, id from publication where canonical = any(#{ids})),
-      supplied as (
+      PARTS
+          + """
+      , supplied as (
         select p.whole, r.raw, count(*) over (partition by p.whole) as several, r.id
         from parts p join source_record r on r.publication = p.part
         join source s on s.id = r.source join publication c on c.id = p.whole

@@ -12,12 +12,9 @@ import org.quietlantern.server.platform.Nullable;
 @Mapper
 interface MendMapper {
   /**
-   * {@code publication}: row number of the work as it is known now; {@code name}: who mended it.
+   * A mend; or with {@code state}, and no field, a work that was compared. {@code publication}: row
+   * number of the work as it is known now; {@code name}: who did it.
    */
-  record MendRow(
-      int publication, String field, String supplied, String value, String name, Instant at) {}
-
-  /** A mend, or with {@code state} a work that was compared. */
   record SaidRow(
       int publication,
       @Nullable String field,
@@ -38,7 +35,8 @@ interface MendMapper {
       """
       select distinct on (coalesce(p.canonical, p.id), d.field)
         coalesce(p.canonical, p.id) as publication, d.field, d.supplied, d.value,
-        case when m.left_at is null then m.name else 'a former member' end as name, d.at
+        case when m.left_at is null then m.name else 'a former member' end as name, d.at,
+        null::bigint as state
       from mend d join publication p on p.id = d.publication join membership m on m.id = d.membership
       where d.grp = #{group}
         and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
@@ -49,7 +47,8 @@ interface MendMapper {
   String CHECKED =
       """
       select distinct on (coalesce(p.canonical, p.id)) coalesce(p.canonical, p.id) as publication,
-        c.state, case when m.left_at is null then m.name else 'a former member' end as name, c.at
+        null as field, null as supplied, null as value,
+        case when m.left_at is null then m.name else 'a former member' end as name, c.at, c.state
       from entry_checked c join publication p on p.id = c.publication
       join membership m on m.id = c.membership
       where c.grp = #{group}
@@ -58,7 +57,7 @@ interface MendMapper {
       """;
 
   @Select(MENDS)
-  List<MendRow> mends(int group, Integer[] publications);
+  List<SaidRow> mends(int group, Integer[] publications);
 
   @Select(
       """
@@ -85,12 +84,7 @@ interface MendMapper {
       """)
   void remove(int group, int publication, String field);
 
-  @Select(
-      "select m.*, null::bigint as state from ("
-          + MENDS
-          + ") m union all select c.publication, null, null, null, c.name, c.at, c.state from ("
-          + CHECKED
-          + ") c order by publication, field")
+  @Select("(" + MENDS + ") union all (" + CHECKED + ") order by publication, field")
   List<SaidRow> said(int group, Integer[] publications);
 
   @Select(

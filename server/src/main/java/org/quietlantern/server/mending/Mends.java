@@ -85,49 +85,35 @@ public class Mends implements CommandKinds {
     return mapper.mends(group, works.toArray(Integer[]::new)).stream()
         .collect(
             Collectors.groupingBy(
-                MendMapper.MendRow::publication,
+                MendMapper.SaidRow::publication,
                 Collectors.mapping(Mends::mended, Collectors.toList())));
   }
 
   /** That somebody compared an entry with the work, in which state. */
-  record Tick(long state, String by, Instant at) {}
+  public record Tick(long state, String by, Instant at) {}
 
   /** What a group says of some works, by row number: mends as {@link #of} has them, and ticks. */
-  public static final class Said {
-    private final Map<Integer, List<Mended>> mended = new HashMap<>();
-    private final Map<Integer, Tick> ticks = new HashMap<>();
-
-    public Map<Integer, List<Mended>> mended() {
-      return mended;
-    }
-
-    Map<Integer, Tick> ticks() {
-      return ticks;
-    }
-  }
+  public record Said(Map<Integer, List<Mended>> mended, Map<Integer, Tick> ticks) {}
 
   /** Mends, and which works were compared; as one statement. */
   @Transactional(readOnly = true)
   public Said said(int group, Collection<Integer> works) {
-    Said said = new Said();
+    Said said = new Said(new HashMap<>(), new HashMap<>());
     for (MendMapper.SaidRow row : mapper.said(group, works.toArray(Integer[]::new))) {
-      if (row.state() != null) {
-        said.ticks.put(row.publication(), new Tick(row.state(), row.name(), row.at()));
-        continue;
+      if (row.state() == null) {
+        said.mended().computeIfAbsent(row.publication(), p -> new ArrayList<>()).add(mended(row));
+      } else {
+        said.ticks().put(row.publication(), new Tick(row.state(), row.name(), row.at()));
       }
-      said.mended
-          .computeIfAbsent(row.publication(), p -> new ArrayList<>())
-          .add(mended(row.field(), row.supplied(), row.value(), row.name(), row.at()));
     }
     return said;
   }
 
-  private static Mended mended(MendMapper.MendRow row) {
-    return mended(row.field(), row.supplied(), row.value(), row.name(), row.at());
-  }
-
-  private static Mended mended(String field, String supplied, String value, String by, Instant at) {
-    return new Mended(new Mend(CitedField.named(field).orElseThrow(), supplied, value), by, at);
+  private static Mended mended(MendMapper.SaidRow row) {
+    return new Mended(
+        new Mend(CitedField.named(row.field()).orElseThrow(), row.supplied(), row.value()),
+        row.name(),
+        row.at());
   }
 
   /** A work as the group reads it. */

@@ -50,7 +50,7 @@ final class PeopleChecks {
   }
 
   private static boolean hasInitials(Contributor one) {
-    return !one.name().given().isEmpty() && INITIALS.matcher(one.name().given()).matches();
+    return INITIALS.matcher(one.name().given()).matches();
   }
 
   private Optional<Fault> initials() {

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Renders the elements of a layout for one work. */
@@ -114,10 +115,11 @@ final class Renderer {
   boolean isBlank(Element element) {
     return element instanceof Element.Text text
         && text.kind().equals("term")
-        && locale
-            .term(text.of(), text.said().get("form", "long"), text.said().is("plural"))
-            .filter(String::isEmpty)
-            .isPresent();
+        && term(text).filter(String::isEmpty).isPresent();
+  }
+
+  private Optional<String> term(Element.Text text) {
+    return locale.term(text.of(), text.said().get("form", "long"), text.said().is("plural"));
   }
 
   /** A layout, macro or group: its children one after another. */
@@ -204,11 +206,8 @@ final class Renderer {
     return switch (text.kind()) {
       case "macro" -> macro(text);
       case "term" -> {
-        String term =
-            locale
-                .term(text.of(), text.said().get("form", "long"), text.said().is("plural"))
-                .orElse("");
-        Output words = wrapped(new Output.Words(term, Output.Words.From.TERM), text.formatting());
+        Output.Words term = new Output.Words(term(text).orElse(""), Output.Words.From.TERM);
+        Output words = wrapped(term, text.formatting());
         yield words == null
             ? Rendered.NOTHING
             : FOR_MISSING.contains(text.of()) ? Rendered.of(words) : Rendered.said(words);

@@ -1,0 +1,62 @@
+package org.quietlantern.core.reference;
+
+import java.util.List;
+import java.util.Optional;
+import org.quietlantern.core.publication.Cited;
+import org.quietlantern.core.publication.Contributor;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.publication.Identifier;
+import org.quietlantern.core.publication.Kind;
+import org.quietlantern.core.publication.PartialDate;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
+import org.quietlantern.core.publication.Studied;
+import org.quietlantern.core.publication.VersionKind;
+
+/**
+ * What files of references say of a work. Of headings, what was studied, and who has it they know
+ * nothing.
+ *
+ * @param pages how long it is; 0 if unknown
+ */
+record ReadWork(
+    Kind kind,
+    String title,
+    List<Contributor> people,
+    Optional<PartialDate> date,
+    Host host,
+    String publisher,
+    String language,
+    String abstractText,
+    List<String> keywords,
+    String doi,
+    int pages,
+    List<Identifier> identifiers) {
+
+  Publication publication() {
+    return new Publication(
+        title,
+        "",
+        kind,
+        VersionKind.of(kind),
+        Contributor.authors(people),
+        date,
+        host,
+        publisher,
+        language,
+        abstractText,
+        List.of(),
+        keywords,
+        doi,
+        Relations.NONE,
+        pages,
+        false,
+        Studied.NONE,
+        Optional.empty(),
+        Cited.UNKNOWN,
+        date,
+        identifiers,
+        people,
+        List.of());
+  }
+}
