@@ -168,7 +168,11 @@ bench() {
       build_bench
       measure CitationBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading or citations" ;;
+    exchange)
+      build_bench
+      measure ExchangeBench "${@:2}"
+      ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations or exchange" ;;
   esac
 }
 

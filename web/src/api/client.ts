@@ -21,9 +21,14 @@ export const api = createClient<paths>({
   fetch: send,
 });
 
+/** What writing needs; null before the first answer of the server. */
+export function writingToken(): string | null {
+  return /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? null;
+}
+
 api.use({
   onRequest({ request }) {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    const token = writingToken();
     if (token && request.method !== 'GET') request.headers.set('X-XSRF-TOKEN', token);
     return request;
   },

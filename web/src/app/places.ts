@@ -1,6 +1,6 @@
 /** The places of the frame that are built so far. */
 export const PLACES = [
-  { name: 'Today', path: 'today', also: ['activity', 'tasks', 'questions'] },
+  { name: 'Today', path: 'today', also: ['activity', 'tasks', 'questions', 'sent'] },
   { name: 'Search', path: 'search', also: ['trail', 'compare', 'report', 'q', 's', 'p'] },
   { name: 'Arrivals', path: 'arrivals', also: ['r'] },
   { name: 'Folders', path: 'folders', also: ['f', 'bin'] },

@@ -12,6 +12,7 @@ import {
   RequestsPage,
   SourcesPage,
 } from '../features/catalogue';
+import { SentPage } from '../features/export';
 import { BinPage, FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
@@ -66,6 +67,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="today" replace /> },
       { path: 'today', element: <TodayPage /> },
       { path: 'tasks', element: <TasksPage /> },
+      { path: 'sent', element: <SentPage /> },
       { path: 'questions', element: <QuestionsPage /> },
       { path: 'questions/:id', element: <QuestionPage /> },
       { path: 'activity', element: <ActivityPage /> },

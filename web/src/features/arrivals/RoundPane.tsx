@@ -13,6 +13,7 @@ import {
   usePlace,
   Waiting,
 } from '../../ui';
+import { LeaveActs } from '../export';
 import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { AskAct, asSeen } from '../questions';
@@ -102,6 +103,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
             Next round that waits
           </Act>
         )}
+        <LeaveActs disabled={arrivals.length === 0} of={() => ({ round: round.id })} />
         <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
       </section>
       <TwoPanes

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Act, Choice, counted, Failed, useAddress, useKeys, Waiting } from '../../ui';
 import { useCopyCited } from '../citing';
+import { LeaveActs } from '../export';
 import { Faces } from '../folders';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
@@ -71,6 +72,7 @@ export function BibliographyPage() {
               <a className="act" href={fileOf(here.id, id, 'text', tried, said)}>
                 Plain text
               </a>
+              <LeaveActs of={() => ({ folder: id, order: 'hand' })} />
             </>
           )}
           <HelpLink place="bibliography" />

@@ -3,6 +3,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
 import { ActivityLink } from '../activity';
+import { LeaveActs } from '../export';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { AskAct, asSeen } from '../questions';
@@ -63,11 +64,7 @@ export function FolderPage() {
               }
             />
           )}
-          {ids.length > 0 && (
-            <a className="act" href={`/api/groups/${here.id}/folders/${id}/export.ris`}>
-              Export as RIS
-            </a>
-          )}
+          {ids.length > 0 && <LeaveActs of={() => ({ folder: id, order })} />}
           {changes && (
             <>
               <Act onClick={() => setAsked('change')}>Name and place</Act>

@@ -2,6 +2,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
 import { CiteDialog } from '../citing';
+import { LeaveActs } from '../export';
 import { Leaf, useLeaf } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
@@ -111,8 +112,8 @@ export function PublicationList({
                   here={inList.length}
                   elsewhere={ticked.size - inList.length}
                   writes={acts.writes}
-                  records={
-                    here.me.onlyFolders ? '' : `/api/groups/${here.id}/records.ris?${ris(inList)}`
+                  exports={
+                    !here.me.onlyFolders && <LeaveActs of={() => ({ publications: inList })} />
                   }
                   more={tickedMore?.(inList, () => untick(inList))}
                   onSay={acts.say}
@@ -189,8 +190,4 @@ export function PublicationList({
       {citing && <CiteDialog publications={citing} onClose={() => setCiting(null)} />}
     </>
   );
-}
-
-function ris(ids: readonly string[]): string {
-  return new URLSearchParams(ids.map((id) => ['id', id])).toString();
 }

@@ -7,7 +7,7 @@ export function Ticked({
   here,
   elsewhere,
   writes,
-  records,
+  exports,
   more,
   onSay,
   onNote,
@@ -19,8 +19,8 @@ export function Ticked({
   /** Ticked in another list of this window. */
   elsewhere: number;
   writes: boolean;
-  /** Where the records of those here can be fetched; empty: nowhere. */
-  records: string;
+  /** Exports them; absent where that is not open. */
+  exports: ReactNode;
   /** What else this list can do with them. */
   more?: ReactNode;
   onSay: (word: MarkWord) => void;
@@ -44,11 +44,7 @@ export function Ticked({
           {writes && <Act onClick={onNote}>Keep with a note</Act>}
           {more}
           {onCite && <Act onClick={onCite}>Cite</Act>}
-          {records && (
-            <a className="act" href={records}>
-              RIS
-            </a>
-          )}
+          {exports}
           <Act onClick={onUntick}>Untick</Act>
         </p>
       )}

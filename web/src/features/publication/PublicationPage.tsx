@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
+import { LeaveActs } from '../export';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
 import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
@@ -72,6 +73,7 @@ export function PublicationPage() {
               <Act hint="l" onClick={link}>
                 Stable link
               </Act>
+              {!outside && <LeaveActs of={() => ({ publications: [id] })} />}
               <Act onClick={() => window.print()}>Print</Act>
               {!outside && <ActivityLink of={`publication:${id}`} />}
               <HelpLink place="publication" />

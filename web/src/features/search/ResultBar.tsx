@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Act, counted, OrderChoice, timeOfDay } from '../../ui';
+import { LeaveActs } from '../export';
 import { SaveSearchDialog } from '../keeping';
 import { AskAct, asSeen } from '../questions';
 import { mayWrite, useHere } from '../session';
@@ -23,7 +24,7 @@ function sinceThen({ came, more }: { came: number; more: number }): string {
 }
 
 /** Publications that one file holds. */
-const MOST_RECORDS = 20_000;
+const MOST_RECORDS = 100_000;
 
 /** So many entries a bibliography holds. */
 const MOST_ENTRIES = 5_000;
@@ -112,7 +113,7 @@ export function ResultBar({
       {listed > ids.length && (
         <span className="text-soft">
           the list shows the first {counted(ids.length, 'publication')}; narrow it, turn the order
-          {count <= MOST_RECORDS ? ', or take all as RIS' : '; up to 20,000 can be taken as RIS'}
+          {count <= MOST_RECORDS ? ', or export all' : '; up to 100,000 can be exported'}
         </span>
       )}
       {result.answer.unheaded != null && !stale && (
@@ -133,14 +134,13 @@ export function ResultBar({
         <Act disabled={stale} onClick={withStep((q) => onCopy(`/q/${q}`))}>
           Stable link
         </Act>
-        <Act
-          disabled={stale || count === 0 || count > MOST_RECORDS}
-          onClick={withStep((q) =>
-            window.location.assign(`/api/groups/${here.id}/q/${q}/records.ris`),
-          )}
-        >
-          RIS
-        </Act>
+        <LeaveActs
+          disabled={stale || count === 0}
+          of={async () => {
+            const made = await onStep();
+            return made && { q: made.q };
+          }}
+        />
         <Act
           disabled={stale || count === 0 || count > MOST_ENTRIES}
           onClick={withStep((q) =>

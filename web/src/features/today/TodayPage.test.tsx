@@ -21,6 +21,18 @@ const month = Array.from({ length: 31 }, (_, at) => ({
   lit: at === 29 ? 3 : 0,
 }));
 
+const sent = (at: string, to: string) => ({
+  id: at,
+  name: 'Verges',
+  works: 5,
+  file: '',
+  at,
+  letters: [
+    { to, state: 'given up', trouble: '550 nobody of that name' },
+    { to: 'b@x.example', state: 'sent', trouble: null },
+  ],
+});
+
 function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown[] = []) {
   const asked = serve({
     'GET /today': waits,
@@ -32,6 +44,10 @@ function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown
     'GET /alerts': [],
     'PUT /visit': {},
     'GET /sources': sources,
+    'GET /sendings': [
+      sent('2026-11-22T08:00:00Z', 'a@x.example'),
+      sent('2026-10-22T08:00:00Z', 'old@x.example'),
+    ].slice(0, tasks.length * 2),
     'PUT /remarks/r1/looked-at': {},
   });
   showAt('/g/group/today', <TodayPage />);
@@ -92,6 +108,10 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   );
   expect(waits.getByText('in 2 rounds; nobody has seen 3 of them')).toBeInTheDocument();
   expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
+  expect(
+    await waits.findByText('A letter to a@x.example could not be handed over'),
+  ).toBeInTheDocument();
+  expect(waits.queryByText(/old@x.example|b@x.example/)).toBeNull();
   expect(waits.getByText(/was due on 20 November 2026; noted by Teodor Vance/)).toBeInTheDocument();
   fireEvent.click(waits.getByRole('button', { name: 'Looked at' }));
   await waitFor(() =>

@@ -28,7 +28,7 @@ export function WaitsForYou({
 }) {
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
-  const stopped = useStopped(here.id);
+  const stopped = useStopped(here);
   const { arrivals, raised, mentions, copies, changed, annotations } = waits;
   const g = `/g/${here.id}`;
   const all = [
@@ -157,7 +157,7 @@ export function WaitsForYou({
         </Waits>
       ))}
       {stopped.map((one: Stopped) => (
-        <Waits key={one.to} title={one.title} to={`${g}/${one.to}`} act="See">
+        <Waits key={`${one.to} ${one.title}`} title={one.title} to={`${g}/${one.to}`} act="See">
           {one.why}
         </Waits>
       ))}

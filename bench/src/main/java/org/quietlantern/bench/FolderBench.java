@@ -69,7 +69,10 @@ public final class FolderBench {
     once("a page looks for news, nothing new", "/changes?since=" + latest());
     once("a page looks for news, there is", "/changes?since=" + (Long.parseLong(latest()) - 1));
     long began = System.nanoTime();
-    visit.inGroup("GET", "/folders/" + all + "/export.ris", "");
+    visit.inGroup(
+        "POST",
+        "/folders/" + all + "/export",
+        "{\"format\":\"ris\",\"with\":[\"abstract\",\"keywords\",\"link\",\"reasons\"]}");
     System.out.printf(
         Locale.ENGLISH,
         "| all of %,d as RIS, once | %.0f |%n",

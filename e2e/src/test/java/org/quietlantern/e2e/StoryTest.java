@@ -248,7 +248,11 @@ class StoryTest {
     ilse.go("Folders").link("Verge lighting").click();
     Locator kept = ilse.page().getByLabel("Publications kept").locator("> li");
     assertThat(kept.first()).isVisible();
-    Download file = ilse.page().waitForDownload(() -> ilse.link("Export as RIS").click());
+    ilse.exactly("Export").click();
+    Locator save = ilse.page().getByText("Save the file");
+    ilse.page().getByText(Pattern.compile("^\\d+ publications, in the order")).waitFor();
+    Download file = ilse.page().waitForDownload(save::click);
+    ilse.page().keyboard().press("Escape");
     assertThat(file.suggestedFilename()).isEqualTo("Verge-lighting.ris");
     String ris = Files.readString(file.path());
     // Rows that are not in sight are not there; each knows of how many it is one.

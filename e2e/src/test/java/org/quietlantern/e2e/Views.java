@@ -179,6 +179,26 @@ final class Views {
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     ilse.exactly("Untick").click();
+    ilse.exactly("Export").click();
+    ilse.text("How it begins").waitFor();
+    sound(ilse, scheme);
+    ilse.page().getByLabel("Table to compare").check();
+    ilse.text("Columns").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().press("Escape");
+    gone(ilse);
+    ilse.exactly("Mail…").click();
+    ilse.text("What you say to it").waitFor();
+    sound(ilse, scheme);
+    ilse.page().keyboard().type("nobody@elsewhere.example");
+    ilse.exactly("Send").click();
+    ilse.text("1 letter on the way.").waitFor();
+    ilse.exactly("Close").click();
+    String here = ilse.page().url();
+    ilse.page().navigate(here.replaceAll("/f/.*", "/sent"));
+    ilse.text("nobody@elsewhere.example").waitFor();
+    sound(ilse, scheme);
+    ilse.page().navigate(here);
     ilse.link("Who sees it").click();
     ilse.page()
         .getByLabel("for those named only", new Page.GetByLabelOptions().setExact(false))

@@ -40,7 +40,7 @@ class CommandLawTest {
    */
   private static final Pattern NOT_READ =
       Pattern.compile(
-          "/(changes|activity|today/done|report.*|.*bibliography/docx|records.ris|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
+          "/(changes|activity|today/done|report.*|.*bibliography/docx|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
               + "|search/(properties|suggestions|comparison|supplied|waiting)"
               + "|publications/\\{publication}/(outward|versions|history))$");
 

@@ -57,6 +57,16 @@ class RoundsTest {
     assertThat(rounds.get("owed").asInt()).isEqualTo(1_050);
     String round = rounds.get("rounds").get(0).get("id").asString();
     List<String> arrived = ids(ragna.get("/rounds/" + round).ok());
+    assertThat(ragna.exported("/rounds/" + round, "ris", "link").lines())
+        .filteredOn(line -> line.startsWith("UR  - "))
+        .extracting(line -> line.substring(line.length() - 10))
+        .containsExactlyElementsOf(arrived);
+    Map<String, Object> table = Map.of("form", "csv", "columns", List.of("title"));
+    assertThat(ragna.post("/rounds/" + round + "/export/table", table).body().lines())
+        .hasSize(1_051);
+    Map<String, Object> document = Map.of("form", "docx", "columns", List.of("title"));
+    assertThat(ragna.post("/rounds/" + round + "/export/table", document).body())
+        .contains("1,050 publications are more than the 1,000");
     assertThat(arrived).hasSize(1_050).doesNotHaveDuplicates();
     List<String> all = new ArrayList<>(arrived);
     for (int start = 0; start < all.size(); start += 500) {
@@ -81,7 +91,7 @@ class RoundsTest {
     assertThat(rows.valueStream().map(row -> row.get("publication").get("id").asString()))
         .containsExactlyElementsOf(last);
     assertThat(ragna.get("/folders").ok().get(0).get("items").asInt()).isEqualTo(all.size());
-    assertThat(ragna.get("/folders/" + folder + "/export.ris").body().lines())
+    assertThat(ragna.exported("/folders/" + folder, "ris").lines())
         .filteredOn(line -> line.startsWith("TY  - "))
         .hasSize(all.size());
   }

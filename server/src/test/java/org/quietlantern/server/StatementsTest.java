@@ -197,12 +197,7 @@ class StatementsTest {
         path = path.replace(value.getKey(), value.getValue());
       }
       Client whole = client.below("");
-      String some = found.stream().collect(java.util.stream.Collectors.joining("&id=", "?id=", ""));
-      String address =
-          path
-              + (endpoint.path().endsWith("{group}/records.ris")
-                  ? some
-                  : World.query(path, values.get("{q}")));
+      String address = path + World.query(path, values.get("{q}"));
       StatementCounter counter = APP.bean(StatementCounter.class);
       whole.get("/api/me");
       // The clock looks at the database every five seconds; it just did.

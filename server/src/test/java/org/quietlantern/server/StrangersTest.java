@@ -117,6 +117,9 @@ class StrangersTest {
             "glance",
             "runs",
             "visit",
+            "export",
+            "preview",
+            "table",
             "looked-at");
     return api()
         .filter(e -> e.path().contains("{group}"))

@@ -207,7 +207,7 @@ class TrailTest {
   @Test
   void allOfIt() {
     JsonNode step = settle(tove, "moth* or light");
-    String file = tove.get("/q/" + step.get("q").asString() + "/records.ris").body();
+    String file = tove.exported("/q/" + step.get("q").asString(), "ris");
     int found = step.get("count").asInt();
     assertThat(found).isGreaterThan(50);
     assertThat(file.split("\r\nER  - \r\n", -1)).hasSize(found + 1);

@@ -102,6 +102,7 @@ public final class Wording {
           entry("question.close", "needs nothing more for: {question}"),
           entry("question.open", "asks again: {question}"),
           entry("note.keep", "kept {note} in {folder}"),
+          entry("publications.send", "sent publications by mail"),
           entry("limit-set.add", "named a set of limits"),
           entry("limit-set.remove", "took a set of limits away"),
           entry("feed.add", "made a feed of {alert}"),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * The words of an annotation as they are read: a line that is written is a paragraph, what stands
@@ -20,6 +21,11 @@ public record AnnotationText(List<Paragraph> paragraphs) {
   public record Paragraph(List<Words> words) {
     public Paragraph {
       words = List.copyOf(words);
+    }
+
+    /** Without emphasis. */
+    public String plain() {
+      return words.stream().map(Words::text).collect(Collectors.joining());
     }
   }
 

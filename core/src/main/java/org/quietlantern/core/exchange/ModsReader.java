@@ -32,9 +32,6 @@ final class ModsReader {
   /** The namespace of MODS 3. */
   public static final String MODS = "http://www.loc.gov/mods/v3";
 
-  /** The namespace of our extension. */
-  public static final String EXTENSION = "urn:quietlantern:supply:1";
-
   /** Kinds of identifier that name no work for everybody, or are read elsewhere. */
   private static final Set<String> OTHERWISE_READ =
       Set.of("doi", "issn", "uri", "local", "hdl", "");

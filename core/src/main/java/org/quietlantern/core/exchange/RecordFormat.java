@@ -22,6 +22,10 @@ public enum RecordFormat {
     this.namespace = namespace;
   }
 
+  public String namespace() {
+    return namespace;
+  }
+
   /** As people call it. */
   public String spoken() {
     return spoken;

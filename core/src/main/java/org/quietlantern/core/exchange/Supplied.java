@@ -205,7 +205,7 @@ public final class Supplied {
   }
 
   /** The kind that a word, an address that ends in one, or a number of COAR's stands for. */
-  static Optional<Kind> kind(String type) {
+  public static Optional<Kind> kind(String type) {
     String last = type.strip().replaceAll("/+$", "");
     String word =
         last.substring(last.lastIndexOf('/') + 1)

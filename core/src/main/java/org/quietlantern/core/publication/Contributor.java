@@ -27,6 +27,11 @@ public record Contributor(
     return all.stream().filter(Contributor::isAuthor).map(Contributor::name).toList();
   }
 
+  /** Whether the name is a whole of several words: that of a body, or written like one. */
+  public boolean isWhole() {
+    return name.family().contains(" ") && (body || name.given().isEmpty());
+  }
+
   public boolean isAuthor() {
     return role.equals(AUTHOR);
   }

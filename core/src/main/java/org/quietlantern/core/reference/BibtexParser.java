@@ -151,7 +151,12 @@ final class BibtexParser {
         throw new Broken("Behind “%s” no “=” stands.".formatted(cut(name.group())));
       }
       at++;
-      into.putIfAbsent(name.group().toLowerCase(Locale.ROOT), value(name.group()));
+      if (into.putIfAbsent(name.group().toLowerCase(Locale.ROOT), value(name.group())) != null) {
+        problems.add(
+            new ReadFile.Problem(
+                line(name.start()),
+                "“%s” stands twice; the first was read.".formatted(cut(name.group()))));
+      }
     }
   }
 

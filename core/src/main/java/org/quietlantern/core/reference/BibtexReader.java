@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.Publication;
@@ -118,10 +117,10 @@ public final class BibtexReader {
             publisher(fields, preprint),
             Supplied.language(first(fields, "language", "langid")),
             text(fields, "abstract"),
-            keywords(fields),
+            Keywords.split(first(fields, "keywords", "keyword")),
             Supplied.doi(bare(fields, "doi")),
             pages(fields),
-            Identifier.of(Identifier.ISBN, text(fields, "isbn")).stream().toList())
+            ReadWork.isbns(text(fields, "isbn")))
         .publication();
   }
 
@@ -139,15 +138,14 @@ public final class BibtexReader {
   }
 
   private static Host host(Map<String, String> fields, boolean preprint) {
-    String pages = text(fields, "pages").replaceAll("\\s*[–—-]+\\s*", "-");
-    int between = pages.indexOf('-');
+    PageRun pages = PageRun.of(text(fields, "pages"));
     return new Host(
         preprint ? "" : first(fields, "journal", "journaltitle", "booktitle"),
         Supplied.issn(text(fields, "issn")),
         text(fields, "volume"),
         first(fields, "number", "issue"),
-        between < 0 ? pages : pages.substring(0, between),
-        between < 0 ? "" : pages.substring(between + 1));
+        pages.first(),
+        pages.last());
   }
 
   private static String publisher(Map<String, String> fields, boolean preprint) {
@@ -173,14 +171,6 @@ public final class BibtexReader {
         ? Supplied.date("%s-%02d".formatted(year, Integer.parseInt(month)))
             .or(() -> Supplied.date(year))
         : Supplied.date((month + " " + year).strip());
-  }
-
-  private static List<String> keywords(Map<String, String> fields) {
-    return Stream.of(first(fields, "keywords", "keyword").split("[,;]"))
-        .map(String::strip)
-        .filter(word -> !word.isEmpty())
-        .distinct()
-        .toList();
   }
 
   private static String first(Map<String, String> fields, String... names) {

@@ -46,6 +46,12 @@ public final class BibtexWriter implements ReferenceWriter {
     return "\n";
   }
 
+  /** What stands outside of entries is passed over. */
+  @Override
+  public String end(int entries) {
+    return "\n%% Entries: %d\n".formatted(entries);
+  }
+
   @Override
   public String entry(Reference reference) {
     Publication work = reference.work();
@@ -99,7 +105,7 @@ public final class BibtexWriter implements ReferenceWriter {
   /** A name that would be read as several parts stands in braces. */
   private String name(Contributor one) {
     String family = letters.plain(one.name().family());
-    boolean braced = one.body() || DIVIDES.matcher(one.name().family()).find();
+    boolean braced = one.body() || one.isWhole() || DIVIDES.matcher(one.name().family()).find();
     String held = braced ? "{" + family + "}" : family;
     return one.name().given().isEmpty() || one.body()
         ? held
@@ -170,11 +176,7 @@ public final class BibtexWriter implements ReferenceWriter {
       fields.put("abstract", letters.plain(work.abstractText()));
     }
     if (included.keywords()) {
-      fields.put(
-          "keywords",
-          Keywords.of(work).stream()
-              .map(word -> letters.plain(word.replace(",", " ")))
-              .collect(Collectors.joining(", ")));
+      fields.put("keywords", letters.plain(Keywords.joined(Keywords.of(work))));
     }
     if (included.notes()) {
       fields.merge(

@@ -33,7 +33,7 @@ public final class CslJsonWriter implements ReferenceWriter {
   }
 
   @Override
-  public String end() {
+  public String end(int entries) {
     return "\n]\n";
   }
 
@@ -48,7 +48,7 @@ public final class CslJsonWriter implements ReferenceWriter {
       texts.put("abstract", reference.work().abstractText());
     }
     if (included.keywords()) {
-      texts.put("keyword", String.join(", ", Keywords.of(reference.work())));
+      texts.put("keyword", Keywords.joined(Keywords.of(reference.work())));
     }
     if (included.notes()) {
       texts.put("note", String.join("\n", reference.notes()));

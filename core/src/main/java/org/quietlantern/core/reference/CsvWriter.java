@@ -17,7 +17,7 @@ import org.quietlantern.core.publication.Publication;
  */
 public final class CsvWriter implements ReferenceWriter {
   /** UTF-8 is recognised by it. */
-  private static final String MARK = "\uFEFF";
+  static final String MARK = "\uFEFF";
 
   /** What would be counted, or loses its leading zeros or its last figures. */
   private static final Pattern CHANGED =
@@ -30,41 +30,45 @@ public final class CsvWriter implements ReferenceWriter {
   private final List<Column> columns = new ArrayList<>();
 
   public CsvWriter(Included included) {
-    columns.add(new Column("key", Reference::key));
-    work("kind", work -> work.kind().word());
-    work("title", Publication::title);
-    work("original title", Publication::originalTitle);
-    work("authors", work -> people(work, Contributor.AUTHOR));
-    work("editors", work -> people(work, "editor"));
-    work("year", work -> work.citedYear().map(String::valueOf).orElse(""));
-    work("date", work -> work.issued().map(PartialDate::toString).orElse(""));
-    work("journal or book", work -> work.host().title());
-    work("volume", work -> work.host().volume());
-    work("issue", work -> work.host().issue());
-    work("first page", work -> work.host().firstPage());
-    work("last page", work -> work.host().lastPage());
-    work("publisher", Publication::publisher);
-    work("language", Publication::language);
-    work("DOI", Publication::doi);
-    work("ISSN", work -> work.host().issn());
-    work("ISBN", work -> work.isbns().stream().findFirst().orElse(""));
+    add(CsvColumn.KEY, Reference::key);
+    work(CsvColumn.KIND, work -> work.kind().word());
+    work(CsvColumn.TITLE, Publication::title);
+    work(CsvColumn.ORIGINAL_TITLE, Publication::originalTitle);
+    work(CsvColumn.AUTHORS, work -> people(work, Contributor.AUTHOR));
+    work(CsvColumn.EDITORS, work -> people(work, "editor"));
+    work(CsvColumn.YEAR, work -> work.citedYear().map(String::valueOf).orElse(""));
+    work(CsvColumn.DATE, work -> work.issued().map(PartialDate::toString).orElse(""));
+    work(CsvColumn.HOST, work -> work.host().title());
+    work(CsvColumn.VOLUME, work -> work.host().volume());
+    work(CsvColumn.ISSUE, work -> work.host().issue());
+    work(CsvColumn.FIRST_PAGE, work -> work.host().firstPage());
+    work(CsvColumn.LAST_PAGE, work -> work.host().lastPage());
+    work(CsvColumn.PUBLISHER, Publication::publisher);
+    work(CsvColumn.LANGUAGE, Publication::language);
+    work(CsvColumn.DOI, Publication::doi);
+    work(CsvColumn.ISSN, work -> work.host().issn());
+    work(CsvColumn.ISBN, work -> String.join("; ", work.isbns()));
     if (included.links()) {
-      columns.add(new Column("link", Reference::link));
+      add(CsvColumn.LINK, Reference::link);
     }
     if (included.keywords()) {
-      work("keywords", work -> String.join("; ", Keywords.of(work)));
+      work(CsvColumn.KEYWORDS, work -> String.join("; ", Keywords.of(work)));
     }
     if (included.notes()) {
-      columns.add(new Column("notes", one -> String.join("\n", one.notes())));
-      columns.add(new Column("annotation", Reference::annotation));
+      add(CsvColumn.NOTES, one -> String.join("\n", one.notes()));
+      add(CsvColumn.ANNOTATION, Reference::annotation);
     }
     if (included.abstracts()) {
-      work("abstract", Publication::abstractText);
+      work(CsvColumn.ABSTRACT, Publication::abstractText);
     }
   }
 
-  private void work(String name, Function<Publication, String> of) {
-    columns.add(new Column(name, one -> of.apply(one.work())));
+  private void add(CsvColumn column, Function<Reference, String> of) {
+    columns.add(new Column(column.word(), of));
+  }
+
+  private void work(CsvColumn column, Function<Publication, String> of) {
+    add(column, one -> of.apply(one.work()));
   }
 
   private static String people(Publication work, String role) {
@@ -82,6 +86,13 @@ public final class CsvWriter implements ReferenceWriter {
   @Override
   public String entry(Reference reference) {
     return row(columns.stream().map(column -> safe(column.of().apply(reference))));
+  }
+
+  /** A whole table of cells as they are. */
+  static String table(List<String> heads, List<List<String>> rows) {
+    StringBuilder table = new StringBuilder(MARK).append(row(heads.stream()));
+    rows.forEach(row -> table.append(row(row.stream().map(CsvWriter::safe))));
+    return table.toString();
   }
 
   private static String row(Stream<String> cells) {

@@ -13,9 +13,9 @@ public record ReadFile(List<Found> references, List<Problem> problems) {
     problems = List.copyOf(problems);
   }
 
-  /** A reference, and the line on which it begins, from 1. */
+  /** A reference, and the line on which it begins, from 1; 0 where a file has no lines. */
   public record Found(Reference reference, int line) {}
 
-  /** {@code line}: from 1; {@code sentence}: for people. */
+  /** {@code line}: from 1, 0 where a file has none; {@code sentence}: for people. */
   public record Problem(int line, String sentence) {}
 }

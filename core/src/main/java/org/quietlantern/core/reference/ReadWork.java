@@ -2,6 +2,7 @@ package org.quietlantern.core.reference;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.quietlantern.core.publication.Cited;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
@@ -33,10 +34,23 @@ record ReadWork(
     int pages,
     List<Identifier> identifiers) {
 
+  /** Those whose check digit is right, of one field; several have commas or semicolons between. */
+  static List<Identifier> isbns(String written) {
+    return Stream.of(written.split("[,;]"))
+        .flatMap(one -> Identifier.of(Identifier.ISBN, one).stream())
+        .distinct()
+        .toList();
+  }
+
   Publication publication() {
+    return publication("");
+  }
+
+  /** {@code originalTitle}: in the language of the work, where its title is a translation. */
+  Publication publication(String originalTitle) {
     return new Publication(
         title,
-        "",
+        originalTitle,
         kind,
         VersionKind.of(kind),
         Contributor.authors(people),

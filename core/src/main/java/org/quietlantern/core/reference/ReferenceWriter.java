@@ -21,11 +21,11 @@ public interface ReferenceWriter {
   default String file(List<Reference> references) {
     return references.stream()
         .map(this::entry)
-        .collect(Collectors.joining(between(), begin(), end()));
+        .collect(Collectors.joining(between(), begin(), end(references.size())));
   }
 
-  /** What stands behind all entries. */
-  default String end() {
+  /** What stands behind all entries: how many there are, where the format has room for it. */
+  default String end(int entries) {
     return "";
   }
 }

@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import org.quietlantern.core.exchange.Supplied;
 import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.Host;
-import org.quietlantern.core.publication.Identifier;
 import org.quietlantern.core.publication.Kind;
 import org.quietlantern.core.publication.PartialDate;
 import org.quietlantern.core.publication.PersonName;
@@ -123,6 +122,9 @@ public final class RisReader {
   }
 
   private void end() {
+    if (values("TI", "T1").size() > 1) {
+      problems.add(new ReadFile.Problem(begun, "The entry has two titles; the first was read."));
+    }
     String title = first("TI", "T1", "CT");
     if (title.isEmpty()) {
       // Of whole books some have the title there.
@@ -168,9 +170,7 @@ public final class RisReader {
             values("KW").stream().filter(word -> !word.isEmpty()).distinct().toList(),
             doi(),
             0,
-            values("SN").stream()
-                .flatMap(number -> Identifier.of(Identifier.ISBN, number).stream())
-                .toList())
+            values("SN").stream().flatMap(numbers -> ReadWork.isbns(numbers).stream()).toList())
         .publication();
   }
 
@@ -189,17 +189,15 @@ public final class RisReader {
       boolean suffixed = parts.length > 2 && !parts[2].isBlank();
       String whole = suffixed ? family + ", " + parts[2].strip() : family;
       String given = parts.length > 1 ? parts[1].strip() : "";
-      boolean body = parts.length == 1 && family.contains(" ");
+      boolean body = given.isEmpty() && !suffixed && family.contains(" ");
       into.add(new Contributor(new PersonName(whole, given), role, body, "", List.of()));
     }
   }
 
   private Host host(String title) {
     String around = first("T2", "JF", "JO", "BT", "JA", "J2");
-    String first = first("SP");
     String last = first("EP");
-    int between = first.indexOf('-');
-    boolean both = last.isEmpty() && between > 0;
+    PageRun pages = last.isEmpty() ? PageRun.of(first("SP")) : new PageRun(first("SP"), last);
     return new Host(
         around.equals(title) ? "" : around,
         values("SN").stream()
@@ -209,8 +207,8 @@ public final class RisReader {
             .orElse(""),
         first("VL"),
         first("IS"),
-        both ? first.substring(0, between) : first,
-        both ? first.substring(between + 1) : last);
+        pages.first(),
+        pages.last());
   }
 
   private String doi() {

@@ -65,9 +65,13 @@ public final class RisWriter implements ReferenceWriter {
     }
   }
 
-  /** A comma divides family and given names; in the name of a body it would divide nothing. */
+  /**
+   * A comma divides family and given names. Behind a name of several words that is whole it says
+   * that there is nothing to divide; within the name of a body it would divide one.
+   */
   private static String name(Contributor one) {
-    return one.body() ? one.name().family().replace(",", "") : one.name().sorted();
+    String whole = one.body() ? one.name().family().replace(",", "") : one.name().sorted();
+    return one.isWhole() ? whole + "," : whole;
   }
 
   private static String said(Relations.Notice notice) {

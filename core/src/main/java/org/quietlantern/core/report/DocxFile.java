@@ -13,6 +13,7 @@ import org.apache.poi.xwpf.usermodel.XWPFRun;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageMar;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTPageSz;
 import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
+import org.openxmlformats.schemas.wordprocessingml.x2006.main.STPageOrientation;
 import org.quietlantern.core.link.Addresses;
 
 /**
@@ -27,6 +28,10 @@ public final class DocxFile {
   private static final int PAGE_HEIGHT = 16_838;
   private static final int MARGIN = 1_418;
   static final int TEXT_WIDTH = PAGE_WIDTH - 2 * MARGIN;
+
+  /** Of a page that lies on its side. */
+  static final int WIDE_TEXT = PAGE_HEIGHT - 2 * MARGIN;
+
   private static final String LINK_COLOUR = "0B5394";
 
   private DocxFile() {}
@@ -61,6 +66,14 @@ public final class DocxFile {
     margins.setRight(margin);
     margins.setTop(margin);
     margins.setBottom(margin);
+  }
+
+  /** Lays the pages on their sides. */
+  static void turn(XWPFDocument file) {
+    CTPageSz size = file.getDocument().getBody().getSectPr().getPgSz();
+    size.setW(BigInteger.valueOf(PAGE_HEIGHT));
+    size.setH(BigInteger.valueOf(PAGE_WIDTH));
+    size.setOrient(STPageOrientation.LANDSCAPE);
   }
 
   /** Adds words to a paragraph; {@code look} is told each run of them. */

@@ -20,12 +20,27 @@ public final class DocxWriter implements Document.Writer {
 
   private final XWPFDocument file;
 
-  private DocxWriter(XWPFDocument file) {
+  /** Of the page, in twentieths of a point. */
+  private final int textWidth;
+
+  private DocxWriter(XWPFDocument file, int textWidth) {
     this.file = file;
+    this.textWidth = textWidth;
   }
 
   public static byte[] write(Document document) {
-    return DocxFile.write(document.title(), file -> document.writeTo(new DocxWriter(file)));
+    return DocxFile.write(
+        document.title(), file -> document.writeTo(new DocxWriter(file, DocxFile.TEXT_WIDTH)));
+  }
+
+  /** The same on pages that lie on their sides: tables of many columns have room there. */
+  public static byte[] writeWide(Document document) {
+    return DocxFile.write(
+        document.title(),
+        file -> {
+          DocxFile.turn(file);
+          document.writeTo(new DocxWriter(file, DocxFile.WIDE_TEXT));
+        });
   }
 
   @Override
@@ -48,7 +63,7 @@ public final class DocxWriter implements Document.Writer {
   public void table(Document.Table table) {
     XWPFTable made = file.createTable(table.rows().size() + 1, table.columns().size());
     made.setWidthType(TableWidthType.DXA);
-    made.setWidth(DocxFile.TEXT_WIDTH);
+    made.setWidth(textWidth);
     made.setLeftBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
     made.setRightBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
     made.setInsideVBorder(XWPFTable.XWPFBorderType.NONE, 0, 0, "auto");
@@ -79,7 +94,7 @@ public final class DocxWriter implements Document.Writer {
   }
 
   /** Each column by the longest text in it, none of them too narrow to be read. */
-  private static int[] widths(Document.Table table) {
+  private int[] widths(Document.Table table) {
     int columns = table.columns().size();
     int[] longest = new int[columns];
     int sum = 0;
@@ -90,8 +105,8 @@ public final class DocxWriter implements Document.Writer {
       }
       sum += longest[i];
     }
-    int least = DocxFile.TEXT_WIDTH / Math.max(NARROWEST, columns);
-    int shared = DocxFile.TEXT_WIDTH - least * columns;
+    int least = textWidth / Math.max(NARROWEST, columns);
+    int shared = textWidth - least * columns;
     int[] widths = new int[columns];
     for (int i = 0; i < columns; i++) {
       widths[i] = least + shared * longest[i] / Math.max(1, sum);

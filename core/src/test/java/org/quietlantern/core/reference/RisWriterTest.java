@@ -35,7 +35,7 @@ class RisWriterTest {
             TI  - The dimming of verges: a trial
             AU  - Oduya, Maren
             ED  - Sey, Adaeze
-            AU  - Tern Hollow Observatory
+            AU  - Tern Hollow Observatory,
             PY  - 2026
             DA  - 2026/03
             T2  - Annals of Verge Ecology
@@ -97,7 +97,7 @@ class RisWriterTest {
             "TY  - CHAP",
             "ID  - k",
             "TI  - Verges after dusk",
-            "AU  - Ministry of Roads Night Office",
+            "AU  - Ministry of Roads Night Office,",
             "PY  - 2024",
             "DA  - 2024",
             "M3  - chapter, accepted manuscript",

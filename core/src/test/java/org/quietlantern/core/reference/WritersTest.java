@@ -33,7 +33,7 @@ class WritersTest {
               "");
       file.append(i > 0 ? writer.between() : "").append(writer.entry(reference));
     }
-    return file.append(writer.end()).toString();
+    return file.append(writer.end(WORKS.size())).toString();
   }
 
   @DisplayName("A table is read back cell by cell, and holds no formula")

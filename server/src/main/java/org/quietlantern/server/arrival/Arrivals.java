@@ -138,6 +138,23 @@ public class Arrivals {
         arrivals);
   }
 
+  /**
+   * Works of a round.
+   *
+   * @param name which round of which alert
+   * @param works row numbers, the newest here first
+   */
+  public record RoundWorks(String name, List<Integer> works) {}
+
+  public RoundWorks works(Member who, String pid) {
+    RoundMapper.Row round = row(who, pid);
+    return new RoundWorks(
+        "%s, round %d".formatted(round.alertName(), round.n()),
+        contents.of(List.of(round.id())).getOrDefault(round.id(), List.of()).stream()
+            .map(RoundMapper.FoundRow::publication)
+            .toList());
+  }
+
   RoundMapper.Row row(Member who, String pid) {
     return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
   }

@@ -2,6 +2,7 @@ package org.quietlantern.server.bibliography;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -10,6 +11,7 @@ import org.quietlantern.core.annotation.AnnotationText;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * What stands below the entries of a bibliography: annotations, and what is quoted through them.
@@ -30,6 +32,14 @@ public class BelowEntries {
       String by, String state, Instant at, int open, List<AnnotationText.Paragraph> paragraphs) {
     public boolean is(AnnotationState wanted) {
       return state.equals(wanted.word());
+    }
+
+    String plain() {
+      String text =
+          paragraphs.stream()
+              .map(AnnotationText.Paragraph::plain)
+              .collect(Collectors.joining("\n"));
+      return is(AnnotationState.AGREED) ? text : "[%s] %s".formatted(state, text);
     }
   }
 
@@ -53,6 +63,24 @@ public class BelowEntries {
   BelowEntries(BelowMapper mapper, Json json) {
     this.mapper = mapper;
     this.json = json;
+  }
+
+  /**
+   * Annotations as plain text, by row number of the work; what is not agreed says so.
+   *
+   * @param folder row number
+   */
+  @Transactional(readOnly = true)
+  public Map<Integer, String> texts(int folder) {
+    Map<Integer, String> texts = new HashMap<>();
+    of(folder)
+        .forEach(
+            (work, below) -> {
+              if (below.annotation() != null) {
+                texts.put(work, below.annotation().plain());
+              }
+            });
+    return texts;
   }
 
   /** Of a folder (row number), by row number of the work; of works, too, that were taken out. */

@@ -62,6 +62,11 @@ public class Citing {
       @Nullable String label,
       @Nullable String prefix,
       @Nullable String suffix) {
+    /** The work as it is, with nothing around it. */
+    public static CiteWanted of(String publication) {
+      return new CiteWanted(publication, null, null, null, null);
+    }
+
     Cite cite(String id) {
       String before = cut(prefix).strip();
       String after = cut(suffix).strip();

@@ -7,8 +7,6 @@ import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyRequest;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.web.Attachment;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -237,17 +235,6 @@ class FolderController {
       @PathVariable String publication,
       @RequestBody NewNote body) {
     return notes.change(me, command, folder, publication, body.was(), body.text());
-  }
-
-  /** All publications of a folder in RIS. */
-  @GetMapping(
-      path = "/folders/{folder}/export.ris",
-      produces = "application/x-research-info-systems")
-  @FolderGuestsMay
-  ResponseEntity<byte[]> exportRis(Member me, @PathVariable String folder) {
-    FolderReading.RisFile file = reading.ris(me, folder);
-    String name = file.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".ris";
-    return Attachment.of(name, file.text());
   }
 
   /** Saves a search in a folder, with its count of now. */

@@ -3,8 +3,8 @@ package org.quietlantern.server.folder;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,9 +14,6 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.quietlantern.core.reference.Included;
-import org.quietlantern.core.reference.Reference;
-import org.quietlantern.core.reference.RisWriter;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
@@ -25,9 +22,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
-import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.Json;
-import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.CurrentMark;
@@ -37,7 +32,7 @@ import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** A folder as it is read: on the screen and as a file. */
+/** A folder as it is read. */
 @Service
 @Transactional(readOnly = true)
 public class FolderReading {
@@ -49,9 +44,6 @@ public class FolderReading {
 
   private static final int MOST_ROWS = 200;
 
-  /** Items that are read at once for a file. */
-  private static final int PAGE = 200;
-
   private final FolderMapper mapper;
   private final Folders folders;
   private final SavedSearches searches;
@@ -60,9 +52,7 @@ public class FolderReading {
   private final Summaries summaries;
   private final Matching matching;
   private final Trail trail;
-  private final Mends mends;
   private final Json json;
-  private final LanternProperties properties;
 
   /**
    * Who kept it, when and why.
@@ -108,8 +98,13 @@ public class FolderReading {
       List<String> ids,
       List<FolderItem> items) {}
 
-  /** A folder as a file; {@code name} is the folder's. */
-  public record RisFile(String name, String text) {}
+  /**
+   * What is in a folder.
+   *
+   * @param folder its row number
+   * @param works row numbers, each once, in the order that was asked for
+   */
+  public record Contents(int folder, String name, List<Integer> works) {}
 
   FolderReading(
       FolderMapper mapper,
@@ -120,10 +115,7 @@ public class FolderReading {
       Summaries summaries,
       Matching matching,
       Trail trail,
-      Mends mends,
-      Json json,
-      LanternProperties properties) {
-    this.mends = mends;
+      Json json) {
     this.mapper = mapper;
     this.folders = folders;
     this.searches = searches;
@@ -133,7 +125,19 @@ public class FolderReading {
     this.matching = matching;
     this.trail = trail;
     this.json = json;
-    this.properties = properties;
+  }
+
+  /** Every work of a folder; {@code order} as for {@link #view}. */
+  public Contents contents(Member who, String pid, String order) {
+    FolderMapper.Folder folder = folders.get(who, pid);
+    Map<String, Integer> works =
+        items(folder).stream()
+            .collect(Collectors.toMap(FolderMapper.Item::pid, FolderMapper.Item::publication));
+    List<String> listed =
+        ids(who, folder, FolderOrder.named(order).orElse(FolderOrder.USUAL)).stream()
+            .filter(works::containsKey)
+            .toList();
+    return new Contents(folder.id(), folder.name(), listed.stream().map(works::get).toList());
   }
 
   /** With the rows that come first in the order. */
@@ -272,11 +276,15 @@ public class FolderReading {
     return FolderMapper.Item.once(mapper.items(folder.id()));
   }
 
-  /** By publication. */
   private Map<Integer, List<ReasonGiven>> reasons(
       Member who, FolderMapper.Folder folder, List<FolderMapper.Item> items) {
-    Integer[] works = items.stream().map(FolderMapper.Item::publication).toArray(Integer[]::new);
-    return mapper.reasons(folder.id(), works).stream()
+    return reasons(who, folder.id(), items.stream().map(FolderMapper.Item::publication).toList());
+  }
+
+  /** Why works are in a folder, by their row numbers; {@code folder}: one that was read before. */
+  public Map<Integer, List<ReasonGiven>> reasons(
+      Member who, int folder, Collection<Integer> works) {
+    return mapper.reasons(folder, works.toArray(Integer[]::new)).stream()
         .collect(
             Collectors.groupingBy(
                 FolderMapper.Reason::publication,
@@ -293,44 +301,5 @@ public class FolderReading {
         reason.strategy() == null
             ? null
             : trail.spoken(json.read(reason.strategy(), StrategyBody.class).strategy()));
-  }
-
-  /** All items in RIS, in a fixed order; the note of an entry is everybody's reasons. */
-  public RisFile ris(Member who, String pid) {
-    FolderMapper.Folder folder = folders.get(who, pid);
-    List<FolderMapper.Item> items = items(folder);
-    List<Reference> entries = new ArrayList<>();
-    for (int start = 0; start < items.size(); start += PAGE) {
-      List<FolderMapper.Item> page = items.subList(start, Math.min(start + PAGE, items.size()));
-      Map<Integer, StoredPublication> stored = stored(who, page);
-      Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, page);
-      Map<Integer, List<Mends.Mended>> mended = mends.of(who, stored.keySet());
-      page.forEach(
-          item ->
-              entries.add(
-                  reference(
-                      stored.get(item.publication()),
-                      mended,
-                      reasons.getOrDefault(item.publication(), List.of()))));
-    }
-    entries.sort(Comparator.comparing(Reference::key));
-    return new RisFile(folder.name(), new RisWriter(Included.ALL).file(entries));
-  }
-
-  private Reference reference(
-      StoredPublication stored,
-      Map<Integer, List<Mends.Mended>> mended,
-      List<ReasonGiven> reasons) {
-    String note =
-        reasons.stream()
-            .filter(r -> !r.text().isEmpty())
-            .map(r -> r.who() + ": " + r.text())
-            .collect(Collectors.joining("; "));
-    return new Reference(
-        stored.pid(),
-        Mends.read(stored, mended),
-        properties.stableLink(stored.pid()),
-        note.isEmpty() ? List.of() : List.of(note),
-        "");
   }
 }

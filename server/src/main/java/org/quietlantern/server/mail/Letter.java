@@ -11,13 +11,30 @@ import org.quietlantern.server.platform.Refusal;
  * @param template name of the two files in {@code letters}, as text and as HTML
  * @param values what stands in the places of the template, and of the subject
  * @param group row number of the group on whose account it goes; none for the installation
+ * @param replyTo whoever answers writes to this address; none: to nobody
+ * @param file that goes along; none for most
  */
 public record Letter(
     MailAddress to,
     String subject,
     String template,
     Map<String, ?> values,
-    @Nullable Integer group) {
+    @Nullable Integer group,
+    @Nullable String replyTo,
+    @Nullable Enclosed file) {
+
+  /** {@code type}: its media type. */
+  public record Enclosed(String name, String type, byte[] content) {}
+
+  /** One of ours, which nobody answers. */
+  public Letter(
+      MailAddress to,
+      String subject,
+      String template,
+      Map<String, ?> values,
+      @Nullable Integer group) {
+    this(to, subject, template, values, group, null, null);
+  }
 
   /** To whom a letter is to go; refused, in its field of a form, where that is no address. */
   public static MailAddress to(@Nullable String email) {

@@ -75,7 +75,11 @@ public class Outbox {
             LetterTexts.text(letter.template(), letter.values()),
             LetterTexts.html(letter.template(), letter.values()),
             calendar.now(),
-            now));
+            now,
+            letter.replyTo(),
+            letter.file() == null ? null : letter.file().name(),
+            letter.file() == null ? null : letter.file().type(),
+            letter.file() == null ? null : letter.file().content()));
   }
 
   /** How letters stand, by number. */

@@ -17,7 +17,11 @@ interface OutboxMapper {
       String text,
       String html,
       Instant at,
-      Instant systemNow) {}
+      Instant systemNow,
+      @Nullable String replyTo,
+      @Nullable String fileName,
+      @Nullable String fileType,
+      @Nullable byte[] file) {}
 
   record Row(
       long id,
@@ -26,16 +30,20 @@ interface OutboxMapper {
       String subject,
       String text,
       String html,
-      int tries) {}
+      int tries,
+      @Nullable String replyTo,
+      @Nullable String fileName,
+      @Nullable String fileType,
+      @Nullable byte[] file) {}
 
   record StateRow(long id, String state, @Nullable String trouble) {}
 
   @Select(
       """
       insert into outbox (message_id, grp, recipient, subject, body_text, body_html, at, state,
-        system_due, system_at)
+        system_due, system_at, reply_to, file_name, file_type, file)
       values (#{messageId}, #{grp}, #{recipient}, #{subject}, #{text}, #{html}, #{at}, 'waiting',
-        #{systemNow}, #{systemNow})
+        #{systemNow}, #{systemNow}, #{replyTo}, #{fileName}, #{fileType}, #{file})
       returning id
       """)
   long add(NewLetter letter);
@@ -53,7 +61,8 @@ interface OutboxMapper {
       where id = (
         select id from outbox where state = 'waiting' and system_due <= #{now}
         order by system_due, id limit 1 for update skip locked)
-      returning id, message_id, recipient, subject, body_text as text, body_html as html, tries
+      returning id, message_id, recipient, subject, body_text as text, body_html as html, tries,
+        reply_to, file_name, file_type, file
       """)
   Row take(Instant now, Instant until);
 
@@ -61,7 +70,7 @@ interface OutboxMapper {
   @Update(
       """
       update outbox set state = 'sent', sent = #{now}, trouble = null, body_text = '',
-        body_html = ''
+        body_html = '', reply_to = null, file = null
       where id = #{id} and state = 'waiting'
       """)
   void sent(long id, Instant now);
@@ -73,7 +82,8 @@ interface OutboxMapper {
 
   @Update(
       """
-      update outbox set state = 'given up', trouble = #{trouble}, body_text = '', body_html = ''
+      update outbox set state = 'given up', trouble = #{trouble}, body_text = '', body_html = '',
+        reply_to = null, file = null
       where id = #{id} and state = 'waiting'
       """)
   void giveUp(long id, String trouble);

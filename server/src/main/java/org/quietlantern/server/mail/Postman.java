@@ -1,7 +1,10 @@
 package org.quietlantern.server.mail;
 
+import jakarta.activation.DataHandler;
+import jakarta.mail.Address;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.Part;
 import jakarta.mail.SendFailedException;
 import jakarta.mail.Session;
 import jakarta.mail.Transport;
@@ -9,6 +12,7 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
+import jakarta.mail.util.ByteArrayDataSource;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
 import java.util.Properties;
@@ -78,9 +82,25 @@ class Postman {
     text.setText(letter.text(), StandardCharsets.UTF_8.name());
     MimeBodyPart html = new MimeBodyPart();
     html.setText(letter.html(), StandardCharsets.UTF_8.name(), "html");
-    message.setContent(new MimeMultipart("alternative", text, html));
+    MimeMultipart said = new MimeMultipart("alternative", text, html);
+    message.setContent(letter.file() == null ? said : enclosing(said, letter));
+    if (letter.replyTo() != null) {
+      message.setReplyTo(new Address[] {new InternetAddress(letter.replyTo(), true)});
+    }
     message.saveChanges();
     return message;
+  }
+
+  /** What is said, and a file behind it (RFC 2046, 5.1.3; RFC 2183). */
+  private static MimeMultipart enclosing(MimeMultipart said, OutboxMapper.Row letter)
+      throws MessagingException {
+    MimeBodyPart body = new MimeBodyPart();
+    body.setContent(said);
+    MimeBodyPart file = new MimeBodyPart();
+    file.setDataHandler(new DataHandler(new ByteArrayDataSource(letter.file(), letter.fileType())));
+    file.setFileName(letter.fileName());
+    file.setDisposition(Part.ATTACHMENT);
+    return new MimeMultipart("mixed", body, file);
   }
 
   /** A name of a group may hold anything; a header ends with its line. */

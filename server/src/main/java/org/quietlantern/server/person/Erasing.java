@@ -66,6 +66,8 @@ class Erasing {
     mapper.forgetEntries(account);
     mapper.forgetInvitations(account);
     mapper.forgetLetters(account);
+    mapper.forgetLettersOfTheirs(account);
+    mapper.forgetSendings(account);
     mapper.forgetInActions(account);
     mapper.forgetNameInActions(account);
     mapper.forgetNameInReports(account);

@@ -92,6 +92,17 @@ interface ErasingMapper {
   @Delete("delete from outbox where recipient = " + THEIR_EMAIL)
   void forgetLetters(int account);
 
+  /** Letters in their name that still wait. */
+  @Delete(
+      "delete from outbox where state = 'waiting' and id in (select l.letter from sending_letter l"
+          + " join sending d on d.id = l.sending where d.membership in "
+          + OF_THEIRS
+          + ")")
+  void forgetLettersOfTheirs(int account);
+
+  @Delete("delete from sending where membership in " + OF_THEIRS)
+  void forgetSendings(int account);
+
   /** What an undo by somebody else would have needed of their address. */
   @Update("update action set before = before - 'email' where before ->> 'email' = " + THEIR_EMAIL)
   void forgetInActions(int account);

@@ -115,6 +115,9 @@ interface PersonMapper {
         'askedIn', (select jsonb_agg(jsonb_build_object('email', i.email, 'role', i.role, 'at', i.at)
             order by i.id)
           from invitation i where i.membership = m.id),
+        'sentByMail', (select jsonb_agg(jsonb_build_object('what', d.name, 'publications', d.works,
+            'file', d.file, 'at', d.at) order by d.id)
+          from sending d where d.membership = m.id),
         'acts', (select jsonb_agg(jsonb_build_object('what', a.what, 'about', a.about, 'at', a.at)
             order by a.no)
           from action a where a.membership = m.id)))

@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
@@ -19,6 +20,7 @@ import org.quietlantern.core.reference.RisWriter;
 import org.quietlantern.core.text.NotedPdf;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.citing.KeptKeys;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mending.Mends;
 import org.quietlantern.server.platform.LanternProperties;
@@ -41,6 +43,7 @@ public class Downloads {
   private final GroupTexts texts;
   private final TextWorker worker;
   private final Mends mends;
+  private final KeptKeys keys;
   private final LanternProperties properties;
 
   /** {@code type}: its media type. */
@@ -60,8 +63,10 @@ public class Downloads {
       GroupTexts texts,
       TextWorker worker,
       Mends mends,
+      KeptKeys keys,
       LanternProperties properties) {
     this.mends = mends;
+    this.keys = keys;
     this.properties = properties;
     this.worker = worker;
     this.mapper = mapper;
@@ -92,7 +97,8 @@ public class Downloads {
     String link = properties.stableLink(work.pid());
     Publication read = Mends.read(work, mends.of(who, List.of(work.id())));
     String cited = PlainCitation.of(read) + "\n" + link + "\n";
-    String ris = new RisWriter(Included.ALL).entry(Reference.of(work.pid(), read, link));
+    String key = keys.of(who.group(), Map.of(work.id(), read)).get(work.id());
+    String ris = new RisWriter(Included.ALL).entry(Reference.of(key, read, link));
     String stem = file.name().replaceFirst("\\.\\w+$", "");
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(bytes)) {

@@ -41,7 +41,7 @@ class SearchController {
   private final Leaves leaves;
   private final Beginnings beginnings;
   private final Outward outward;
-  private final ResultFiles files;
+  private final SearchBibliography bibliography;
   private final Versions versions;
   private final Publications publications;
   private final Folders folders;
@@ -86,12 +86,12 @@ class SearchController {
       Leaves leaves,
       Beginnings beginnings,
       Outward outward,
-      ResultFiles files,
+      SearchBibliography bibliography,
       Versions versions,
       Publications publications,
       Folders folders) {
     this.folders = folders;
-    this.files = files;
+    this.bibliography = bibliography;
     this.versions = versions;
     this.publications = publications;
     this.outward = outward;
@@ -148,12 +148,6 @@ class SearchController {
                     : matching.countAmong(me, strategy, publications.touchedSince(body.since()))));
   }
 
-  /** Some publications in RIS, in the order of the ids. */
-  @GetMapping(value = "/records.ris", produces = "application/x-research-info-systems")
-  ResponseEntity<byte[]> some(Member me, @RequestParam(required = false) List<String> id) {
-    return Attachment.of("publications.ris", files.ris(me, id == null ? List.of() : id));
-  }
-
   /** Saved searches and steps that a line can hold, or that can be compared. */
   @GetMapping("/search/holdables")
   Beginnings.HoldablesShown holdables(Member me, @RequestParam(defaultValue = "") String words) {
@@ -166,17 +160,10 @@ class SearchController {
     return beginnings.of(me);
   }
 
-  /** All that a settled search finds, in RIS. */
-  @GetMapping(value = "/q/{q}/records.ris", produces = "application/x-research-info-systems")
-  ResponseEntity<byte[]> records(Member me, @PathVariable String q) {
-    return Attachment.of("search-" + q + ".ris", files.ris(me, q));
-  }
-
   /** All that a settled search finds, as a bibliography in the group's style (ISO/IEC 29500). */
   @GetMapping(value = "/q/{q}/bibliography/docx", produces = DOCX)
   ResponseEntity<byte[]> bibliography(Member me, @PathVariable String q) {
-    return Attachment.of(
-        "search-" + q + ".docx", BibliographyDocx.write(files.bibliography(me, q)));
+    return Attachment.of("search-" + q + ".docx", BibliographyDocx.write(bibliography.of(me, q)));
   }
 
   /** Rows of a list that is known by its ids. */

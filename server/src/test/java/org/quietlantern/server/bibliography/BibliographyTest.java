@@ -190,7 +190,7 @@ class BibliographyTest {
     mend(0, "title", title, "Lamps of our own").ok();
     assertThat(plain(entry(0))).contains("Lamps of our own");
     assertThat(client.get(path + "/text").body()).contains("Lamps of our own");
-    assertThat(client.get("/folders/" + folder + "/export.ris").body())
+    assertThat(client.exported("/folders/" + folder, "ris"))
         .contains("Lamps of our own")
         .doesNotContain(title);
     JsonNode leaf = client.get("/publications/" + kept.get(0)).ok();

@@ -246,7 +246,7 @@ class FoldersWalkTest {
       }
       assertThat(folder.get("ids")).as("each once").hasSize(holds.size());
       assertThat(line.get("items").asInt()).as("counted").isEqualTo(holds.size());
-      String ris = reader.get("/folders/" + id + "/export.ris").body();
+      String ris = reader.exported("/folders/" + id, "ris");
       assertThat(ris.split("\nER  - ", -1).length - 1).as("exported").isEqualTo(holds.size());
       folders.put(id, new TreeMap<>(holds));
     }

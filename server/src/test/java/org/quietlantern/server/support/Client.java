@@ -105,6 +105,21 @@ public final class Client {
     }
   }
 
+  /** A file that is asked for with a body. */
+  public byte[] postForBytes(String path, Object body) {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(address + below + path))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token())
+            .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)))
+            .build();
+    try {
+      return http.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    } catch (IOException | InterruptedException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
   public Response post(String path, Object body) {
     return post(path, body, UUID.randomUUID());
   }
@@ -139,6 +154,27 @@ public final class Client {
             .header("Command-Id", UUID.randomUUID().toString())
             .header("X-XSRF-TOKEN", token())
             .method(method, HttpRequest.BodyPublishers.ofByteArray(file)));
+  }
+
+  /**
+   * A file of references.
+   *
+   * @param of what is exported: {@code /folders/…}, {@code /q/…}, {@code /rounds/…}
+   * @param with what goes along
+   */
+  public String exported(String of, String format, String... with) {
+    Response answer =
+        post(of + "/export", Map.of("format", format, "with", java.util.List.of(with)));
+    assertThat(answer.status()).as(answer.body()).isEqualTo(200);
+    StringBuilder file = new StringBuilder();
+    JsonNode last = null;
+    for (String line : answer.body().lines().toList()) {
+      last = JSON.readTree(line);
+      file.append(last.path("text").asString(""));
+    }
+    assertThat(last).isNotNull();
+    assertThat(last.has("works")).as("the file has its end").isTrue();
+    return file.toString();
   }
 
   private String token() {

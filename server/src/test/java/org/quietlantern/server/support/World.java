@@ -345,9 +345,7 @@ public final class World {
   }
 
   public String query(Endpoints.Endpoint endpoint) {
-    return endpoint.path().endsWith("{group}/records.ris")
-        ? "?id=" + values.get("publication")
-        : query(endpoint.path(), values.get("q"));
+    return query(endpoint.path(), values.get("q"));
   }
 
   /** What a GET needs beside its path; {@code q} names a strategy that was settled. */
@@ -415,6 +413,12 @@ public final class World {
     body.put("member", group.member(1).pid());
     body.put("address", "http://127.0.0.1:9/" + UUID.randomUUID());
     body.put("format", "mods");
+    body.put("with", List.of("abstract"));
+    body.put("form", "csv");
+    body.put("addresses", List.of("orla@countyhall.example"));
+    body.put("members", List.of());
+    body.put("copy", true);
+    body.put("columns", List.of("title", "year"));
     body.put("rank", 5);
     body.put("zone", "Europe/Oslo");
     body.put("person", "Wilma World");

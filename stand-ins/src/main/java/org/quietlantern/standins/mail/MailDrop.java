@@ -11,6 +11,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,10 +33,22 @@ public final class MailDrop implements AutoCloseable {
    * A message as it came.
    *
    * @param to as the envelope says
+   * @param replyTo where an answer goes; empty: to whoever it is from
    * @param text its part in plain text; {@code html}: the other one, empty without it
+   * @param files what is enclosed
    */
   public record Got(
-      int number, String to, String subject, String messageId, String text, String html) {}
+      int number,
+      String to,
+      String subject,
+      String messageId,
+      String replyTo,
+      String text,
+      String html,
+      List<Enclosed> files) {}
+
+  /** A file of text. */
+  public record Enclosed(String name, String text) {}
 
   /** {@code port} 0: any free one. */
   public MailDrop(int port) {
@@ -130,14 +143,29 @@ public final class MailDrop implements AutoCloseable {
               recipient,
               Optional.ofNullable(message.getSubject()).orElse(""),
               Optional.ofNullable(message.getMessageID()).orElse(""),
+              Optional.ofNullable(message.getHeader("Reply-To", ", ")).orElse(""),
               part(message, "text/plain").orElse(""),
-              part(message, "text/html").orElse("")));
+              part(message, "text/html").orElse(""),
+              files(message)));
       while (got.size() > MOST) {
         got.remove(0);
       }
     } catch (MessagingException unreadable) {
       throw new IOException(unreadable);
     }
+  }
+
+  private static List<Enclosed> files(Part part) throws MessagingException, IOException {
+    List<Enclosed> files = new ArrayList<>();
+    if (Part.ATTACHMENT.equals(part.getDisposition())) {
+      String text = new String(part.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      files.add(new Enclosed(part.getFileName(), text));
+    } else if (part.getContent() instanceof MimeMultipart parts) {
+      for (int at = 0; at < parts.getCount(); at++) {
+        files.addAll(files(parts.getBodyPart(at)));
+      }
+    }
+    return files;
   }
 
   private static Optional<String> part(Part part, String type)

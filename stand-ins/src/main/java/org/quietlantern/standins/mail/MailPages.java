@@ -57,7 +57,15 @@ public final class MailPages implements HttpHandler {
     String head =
         "<p><a href=\"/mail\">All</a></p><p>To %s<br>Subject: <b>%s</b></p><hr>"
             .formatted(escape(got.to()), escape(got.subject()));
-    return frame(got.subject(), head + got.html() + "<hr><pre>" + escape(got.text()) + "</pre>");
+    String files =
+        got.files().stream()
+            .map(
+                file ->
+                    "<details><summary>Enclosed: %s</summary><pre>%s</pre></details>"
+                        .formatted(escape(file.name()), escape(file.text())))
+            .collect(Collectors.joining());
+    return frame(
+        got.subject(), head + got.html() + files + "<hr><pre>" + escape(got.text()) + "</pre>");
   }
 
   private static String frame(String title, String body) {

@@ -1,0 +1,3 @@
+export { LeaveActs } from './LeaveActs';
+export { SentPage } from './SentPage';
+export { useSent } from './mailApi';
