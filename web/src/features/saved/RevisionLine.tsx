@@ -16,6 +16,25 @@ export function RevisionLine({
 }) {
   const here = useHere();
   const [writing, setWriting] = useState(false);
+  const [text, setText] = useState('');
+  const remark = useRemark(here.id, search, n);
+  // What was said stands from the key on: what follows when it is answered moves nothing.
+  const [said, setSaid] = useState<{ text: string; before: number }>();
+  if (said && line.remarks.length !== said.before) setSaid(undefined);
+  const say = () => {
+    setSaid({ text, before: line.remarks.length });
+    setWriting(false);
+    remark.mutate(
+      { line: line.id, text },
+      {
+        onSuccess: () => setText(''),
+        onError: () => {
+          setSaid(undefined);
+          setWriting(true);
+        },
+      },
+    );
+  };
   return (
     <li className="border-b border-base-300 py-1.5">
       <div className="flex items-baseline gap-x-4">
@@ -23,50 +42,64 @@ export function RevisionLine({
           {line.text}
           {line.off && <span className="text-soft no-underline"> (switched off)</span>}
         </span>
-        {mayWrite(here) && !writing && <Act onClick={() => setWriting(true)}>Remark</Act>}
+        {mayWrite(here) && !writing && (
+          <Act disabled={remark.isPending} onClick={() => setWriting(true)}>
+            Remark
+          </Act>
+        )}
       </div>
       {line.remarks.map((remark) => (
         <p key={remark.at + remark.by} className="pl-4 text-[13px]">
           {remark.by}, {shortDay(remark.at)}: <span className="text-soft">{remark.text}</span>
         </p>
       ))}
+      {said && (
+        <p className="pl-4 text-[13px]">
+          {here.me.name}: <span className="text-soft">{said.text}</span>
+        </p>
+      )}
       {writing && (
-        <RemarkForm search={search} n={n} line={line} onClose={() => setWriting(false)} />
+        <RemarkForm
+          label={`Remark on ${line.text}`}
+          text={text}
+          onText={setText}
+          onSay={say}
+          onClose={() => setWriting(false)}
+        />
       )}
     </li>
   );
 }
 
 function RemarkForm({
-  search,
-  n,
-  line,
+  label,
+  text,
+  onText,
+  onSay,
   onClose,
 }: {
-  search: string;
-  n: number;
-  line: Schema['LineOfRevision'];
+  label: string;
+  text: string;
+  onText: (text: string) => void;
+  onSay: () => void;
   onClose: () => void;
 }) {
-  const here = useHere();
-  const [text, setText] = useState('');
-  const remark = useRemark(here.id, search, n);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    remark.mutate({ line: line.id, text }, { onSuccess: onClose });
+    onSay();
   };
   return (
     <form onSubmit={submit} className="mt-1 flex flex-wrap items-center gap-3 pl-4">
       <input
         autoFocus
         required
-        aria-label={`Remark on ${line.text}`}
+        aria-label={label}
         className="field w-[28rem]"
         value={text}
         maxLength={2000}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => onText(event.target.value)}
       />
-      <button type="submit" className="act act-main" disabled={remark.isPending}>
+      <button type="submit" className="act act-main">
         Say it
       </button>
       <Act onClick={onClose}>Don’t say it</Act>

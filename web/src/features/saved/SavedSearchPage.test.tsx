@@ -67,6 +67,8 @@ it('takes a remark on a line, and a check', async () => {
   const second = await screen.findByRole('region', { name: 'Revision 2' });
   await userEvent.click(within(second).getByText('Remark'));
   await userEvent.type(screen.getByLabelText('Remark on dimm* 2'), 'and part-night?{Enter}');
+  expect(second).toHaveTextContent('and part-night?');
+  expect(screen.queryByLabelText('Remark on dimm* 2')).toBeNull();
   await userEvent.click(within(second).getByText('I have checked it'));
   await vi.waitFor(() =>
     expect(asked.map((each) => each.path)).toContain('/searches/s1/revisions/2/checked'),

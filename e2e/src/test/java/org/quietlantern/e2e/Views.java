@@ -183,7 +183,7 @@ final class Views {
     ilse.text("How it begins").waitFor();
     sound(ilse, scheme);
     ilse.page().getByLabel("Table to compare").check();
-    ilse.text("Columns").waitFor();
+    ilse.page().getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Columns")).waitFor();
     sound(ilse, scheme);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
