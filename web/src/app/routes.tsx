@@ -3,6 +3,7 @@ import { AccountPage } from '../features/account';
 import { ActivityPage } from '../features/activity';
 import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
+import { BringPage, BroughtPage, ListPage } from '../features/bringing';
 import { ArrivalsPage } from '../features/arrivals';
 import {
   HeadingsPage,
@@ -68,6 +69,9 @@ export const router = createBrowserRouter([
       { path: 'today', element: <TodayPage /> },
       { path: 'tasks', element: <TasksPage /> },
       { path: 'sent', element: <SentPage /> },
+      { path: 'bring', element: <BringPage /> },
+      { path: 'b/:id', element: <BroughtPage /> },
+      { path: 'references', element: <ListPage /> },
       { path: 'questions', element: <QuestionsPage /> },
       { path: 'questions/:id', element: <QuestionPage /> },
       { path: 'activity', element: <ActivityPage /> },

@@ -65,6 +65,11 @@ export function FolderPage() {
             />
           )}
           {ids.length > 0 && <LeaveActs of={() => ({ folder: id, order })} />}
+          {mayWrite(here) && !pile && may === 'edit' && (
+            <Link className="act" to={`/g/${here.id}/bring?into=${id}`}>
+              Bring in
+            </Link>
+          )}
           {changes && (
             <>
               <Act onClick={() => setAsked('change')}>Name and place</Act>

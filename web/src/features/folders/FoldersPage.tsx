@@ -50,9 +50,25 @@ export function FoldersPage() {
         ))}
       </ul>
       {mayWrite(here) && <NewFolder group={here.id} />}
+      {mayWrite(here) && (
+        <p className="mt-3">
+          <Link className="act" to={`/g/${here.id}/bring`}>
+            Bring in
+          </Link>{' '}
+          <span className="text-soft">references from files of other programs</span>
+        </p>
+      )}
+      {!here.me.onlyFolders && (
+        <p className="mt-1">
+          <Link className="act" to={`/g/${here.id}/references`}>
+            A list of references
+          </Link>{' '}
+          <span className="text-soft">which of a paper’s are here, and which are not</span>
+        </p>
+      )}
       {!here.me.onlyFolders && (
         <>
-          <p className="mt-3">
+          <p className="mt-1">
             <Link className="act" to={`/g/${here.id}/notes`}>
               Margin notes
             </Link>{' '}

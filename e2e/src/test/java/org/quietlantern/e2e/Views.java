@@ -265,7 +265,7 @@ final class Views {
     person.page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
   }
 
-  private static void sound(Person person, ColorScheme scheme) {
+  static void sound(Person person, ColorScheme scheme) {
     settle(person);
     accessible(person);
     int width = scheme == ColorScheme.LIGHT ? 390 : 640;

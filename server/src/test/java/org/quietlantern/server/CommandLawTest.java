@@ -245,6 +245,9 @@ class CommandLawTest {
   }
 
   private static String path(Endpoints.Endpoint command) {
+    if (command.toString().equals("DELETE " + GROUP + "/brought/{brought}")) {
+      return command.path().replace("{brought}", WORLD.openBrought());
+    }
     return command.toString().equals("DELETE " + GROUP + "/folders/{folder}")
         ? command.path().replace("{folder}", WORLD.spareFolder())
         : command.path();

@@ -137,6 +137,18 @@ class StatementsTest {
                 .get("id")
                 .asString();
       }
+      String brought = "";
+      for (int i = 0; i < size; i++) {
+        brought = client.post("/brought", Map.of()).ok().get("id").asString();
+        StringBuilder ris = new StringBuilder();
+        for (int n = 0; n < size; n++) {
+          ris.append("TY  - JOUR\nTI  - Sized moths ").append(n).append("\nER  - \nTY  - \n");
+        }
+        client.sendBytes(
+            "PUT",
+            "/brought/" + brought + "/files/0?name=moths.ris",
+            ris.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+      }
       UUID out = UUID.randomUUID();
       String items = "/folders/" + group.folder("Emptied") + "/items";
       client.post(items, Map.of("publications", found, "note", "")).ok();
@@ -157,6 +169,7 @@ class StatementsTest {
               Map.entry("{publication}", found.get(0)),
               Map.entry("{text}", text),
               Map.entry("{question}", question),
+              Map.entry("{brought}", brought),
               Map.entry("{form}", "txt"),
               Map.entry("{shelf}", "group"),
               Map.entry("{issn}", "9999-1004"),

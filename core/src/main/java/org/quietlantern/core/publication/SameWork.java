@@ -38,7 +38,7 @@ public final class SameWork {
     List<String> keys = new ArrayList<>();
     numbers(work).forEach(keys::add);
     place(work).ifPresent(place -> keys.add("place:" + place));
-    keys.add("title:" + fingerprint(work));
+    keys.add(titleKey(work.title()));
     return keys;
   }
 
@@ -98,7 +98,12 @@ public final class SameWork {
   }
 
   private static String fingerprint(Publication work) {
-    return Fold.letters(Fold.mainTitle(work.title()));
+    return titleKey(work.title());
+  }
+
+  /** The key that all works with this title have, whatever their subtitles. */
+  public static String titleKey(String title) {
+    return "title:" + Fold.letters(Fold.mainTitle(title));
   }
 
   /** Strong identifiers: DOIs, ISBN, numbers of registers, each with its kind in front. */

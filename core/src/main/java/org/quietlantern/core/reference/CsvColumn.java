@@ -51,6 +51,11 @@ public enum CsvColumn {
     };
   }
 
+  /** By its word. */
+  public static Optional<CsvColumn> named(String word) {
+    return Arrays.stream(values()).filter(one -> one.word().equals(word)).findFirst();
+  }
+
   /** By what stands at the head of a column, whatever signs are between its words. */
   public static Optional<CsvColumn> headed(String head) {
     String words = head.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();

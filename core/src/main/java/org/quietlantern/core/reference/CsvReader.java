@@ -43,6 +43,13 @@ public final class CsvReader {
     return columns;
   }
 
+  /** Whether it is like a table: its first two rows have as many cells, and more than one. */
+  static boolean isTable(String text) {
+    CsvRows rows = new CsvRows(text);
+    int heads = rows.next().map(row -> row.cells().size()).orElse(0);
+    return heads > 1 && rows.next().filter(row -> row.cells().size() == heads).isPresent();
+  }
+
   /** Everything that can be read of a table whose columns are called as they are here. */
   public static ReadFile read(String text) {
     Map<String, CsvColumn> known = new LinkedHashMap<>();

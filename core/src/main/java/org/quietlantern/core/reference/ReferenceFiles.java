@@ -36,8 +36,18 @@ public final class ReferenceFiles {
    * What it was taken for.
    *
    * @param format as people call it; empty where it is in none that is known
+   * @param columns of a table, by their heads, and what they seem to hold; empty where it is none
    */
-  public record Recognised(String name, String format, ReadFile file) {}
+  public record Recognised(
+      String name, String format, ReadFile file, Map<String, Optional<CsvColumn>> columns) {
+    Recognised(String name, String format, ReadFile file) {
+      this(name, format, file, Map.of());
+    }
+
+    private Recognised with(ReadFile other) {
+      return new Recognised(name, format, other, columns);
+    }
+  }
 
   private ReferenceFiles() {}
 
@@ -48,10 +58,12 @@ public final class ReferenceFiles {
    * @param mapping what columns of tables hold, by their heads; empty: as they are called
    */
   public static List<Recognised> read(String name, byte[] file, Map<String, CsvColumn> mapping) {
-    if (file.length > 1 && file[0] == 'P' && file[1] == 'K') {
-      return unpacked(name, file, mapping);
-    }
-    return List.of(one(name, file, mapping));
+    return isArchive(file) ? unpacked(name, file, mapping) : List.of(one(name, file, mapping));
+  }
+
+  /** Whether files lie in it, packed. */
+  public static boolean isArchive(byte[] file) {
+    return file.length > 1 && file[0] == 'P' && file[1] == 'K';
   }
 
   private static List<Recognised> unpacked(
@@ -110,7 +122,7 @@ public final class ReferenceFiles {
     Recognised read = text(name, text.get().text(), mapping);
     List<ReadFile.Problem> problems = new ArrayList<>(text.get().problems());
     problems.addAll(read.file().problems());
-    return new Recognised(name, read.format(), new ReadFile(read.file().references(), problems));
+    return read.with(new ReadFile(read.file().references(), problems));
   }
 
   /** A text that was pasted, or of a file. */
@@ -155,12 +167,12 @@ public final class ReferenceFiles {
     Map<String, Optional<CsvColumn>> columns = CsvReader.columns(text);
     boolean mapped = columns.keySet().stream().anyMatch(mapping::containsKey);
     boolean known = columns.size() > 1 && columns.values().stream().anyMatch(Optional::isPresent);
-    if (mapped) {
-      return new Recognised(name, ReferenceFormat.CSV.spoken(), CsvReader.read(text, mapping));
+    if (!mapped && !known) {
+      Recognised unread = unread(name, "It is in no format of references that is known here.");
+      return CsvReader.isTable(text) ? new Recognised(name, "", unread.file(), columns) : unread;
     }
-    return known
-        ? new Recognised(name, ReferenceFormat.CSV.spoken(), CsvReader.read(text))
-        : unread(name, "It is in no format of references that is known here.");
+    ReadFile read = mapped ? CsvReader.read(text, mapping) : CsvReader.read(text);
+    return new Recognised(name, ReferenceFormat.CSV.spoken(), read, columns);
   }
 
   private static boolean isXml(byte[] file) {

@@ -34,12 +34,19 @@ public class Catalogue {
   private static final int EVERYBODY = Viewer.NOBODY.group();
 
   private final CatalogueMapper mapper;
+  private final Candidates candidates;
   private final PageWriter writer;
   private final Json json;
   private final Calendar calendar;
 
-  Catalogue(CatalogueMapper mapper, PageWriter writer, Json json, Calendar calendar) {
+  Catalogue(
+      CatalogueMapper mapper,
+      Candidates candidates,
+      PageWriter writer,
+      Json json,
+      Calendar calendar) {
     this.mapper = mapper;
+    this.candidates = candidates;
     this.writer = writer;
     this.json = json;
     this.calendar = calendar;
@@ -81,10 +88,11 @@ public class Catalogue {
   private record Page(int source, int group, Instant now) {}
 
   private int takeShared(Page page, Map<String, WorkRecord> members) {
-    Works works = load(EVERYBODY, page.source(), members);
+    Works works = candidates.load(EVERYBODY, page.source(), members, Apart.NOTHING);
     int changed = takeInto(works, page, members);
-    for (int group : mapper.groupsWith(keys(members))) {
-      changed += join(load(group, page.source(), members), works, page);
+    for (int group : mapper.groupsWith(Candidates.keys(members))) {
+      Apart apart = candidates.apart(group);
+      changed += join(candidates.load(group, page.source(), members, apart), works, page, apart);
     }
     return changed;
   }
@@ -92,8 +100,9 @@ public class Catalogue {
   /** What is of a shared work stands under it, and supplies it with nothing. */
   private int takeOwn(Page page, Map<String, WorkRecord> members) {
     String[] identifiers = members.keySet().toArray(String[]::new);
-    Works shared = load(EVERYBODY, page.source(), members);
-    Works own = load(page.group(), page.source(), members);
+    Apart apart = candidates.apart(page.group());
+    Works shared = candidates.load(EVERYBODY, page.source(), members, Apart.NOTHING);
+    Works own = candidates.load(page.group(), page.source(), members, apart);
     Map<String, Integer> standing = new HashMap<>();
     mapper
         .standing(page.source(), identifiers)
@@ -102,13 +111,14 @@ public class Catalogue {
     Map<String, WorkRecord> rest = new LinkedHashMap<>();
     members.forEach(
         (identifier, member) -> {
+          Work.Name name = new Work.Name(page.source(), identifier);
           Optional<Integer> work =
               Optional.ofNullable(standing.get(identifier))
                   .or(
                       () ->
-                          own.find(new Work.Name(page.source(), identifier)).isPresent()
+                          own.find(name).isPresent()
                               ? Optional.empty()
-                              : shared.same(member).flatMap(Work::id));
+                              : shared.same(name, member, apart).flatMap(Work::id));
           if (work.isPresent()) {
             under.add(new PageWriter.Placed(member, work));
           } else {
@@ -116,7 +126,7 @@ public class Catalogue {
           }
         });
     writer.keep(page.source(), page.now(), under);
-    return takeInto(own, page, rest) + join(own, shared, page);
+    return takeInto(own, page, rest) + join(own, shared, page, apart);
   }
 
   private int takeInto(Works works, Page page, Map<String, WorkRecord> members) {
@@ -126,10 +136,10 @@ public class Catalogue {
   }
 
   /** What a group alone had and has turned out to be a shared work goes into that one. */
-  private int join(Works own, Works shared, Page page) {
+  private int join(Works own, Works shared, Page page, Apart apart) {
     int joined = 0;
     for (Work work : own.stored()) {
-      Optional<Work> whole = shared.same(work);
+      Optional<Work> whole = shared.same(work, apart);
       if (whole.isPresent()) {
         merge(work, whole.get(), page);
         joined++;
@@ -156,32 +166,6 @@ public class Catalogue {
     } else {
       works.take(name, member);
     }
-  }
-
-  /** All works that the records belong to already or share a key with. */
-  private Works load(int group, int source, Map<String, WorkRecord> members) {
-    String[] identifiers = members.keySet().toArray(String[]::new);
-    Works works = new Works();
-    Map<Integer, Work> byId = new HashMap<>();
-    for (CatalogueMapper.Kept kept : mapper.kept(group, source, identifiers, keys(members))) {
-      Work work =
-          byId.computeIfAbsent(kept.work(), id -> Work.stored(id, kept.hash(), kept.withdrawn()));
-      SourceRecord record =
-          new SourceRecord(
-              kept.identifier(), kept.format(), kept.raw(), kept.datestamp(), kept.deleted());
-      works.know(
-          work,
-          new Work.Name(kept.source(), kept.identifier()),
-          WorkRecord.of(record, kept.rank(), kept.supply()));
-    }
-    return works;
-  }
-
-  private static String[] keys(Map<String, WorkRecord> members) {
-    return members.values().stream()
-        .flatMap(member -> PageWriter.keys(member).stream())
-        .distinct()
-        .toArray(String[]::new);
   }
 
   private int write(Works works, Page page, Map<String, WorkRecord> members) {

@@ -92,6 +92,45 @@ interface CatalogueMapper {
       """)
   List<Standing> standing(int source, String[] identifiers);
 
+  /** A record of a source, and the publication that it stands under now. */
+  record Placed(String identifier, int work) {}
+
+  /** Of records that are not taken back. */
+  @Select(
+      """
+      select r.identifier, coalesce(p.canonical, p.id) as work
+      from source_record r join publication p on p.id = r.publication
+      where r.source = #{source} and r.identifier = any(#{identifiers}) and not r.deleted
+      """)
+  List<Placed> placed(int source, String[] identifiers);
+
+  /** The work that a record stands under now, taken back or not; none where it never came. */
+  @Select(
+      """
+      select coalesce(p.canonical, p.id) from source_record r join publication p
+        on p.id = r.publication
+      where r.source = #{source} and r.identifier = #{identifier}
+      """)
+  Integer under(int source, String identifier);
+
+  /** A record that a person said is not of a work; {@code publication}: as that is known now. */
+  record KeptApart(int source, String identifier, int publication) {}
+
+  @Select(
+      """
+      select a.source, a.identifier, coalesce(p.canonical, p.id) as publication
+      from kept_apart a join source s on s.id = a.source join publication p on p.id = a.publication
+      where s.grp = #{group}
+      """)
+  List<KeptApart> keptApart(int group);
+
+  @Insert(
+      """
+      insert into kept_apart (source, identifier, publication)
+      select #{source}, #{identifier}, unnest(#{publications}::integer[]) on conflict do nothing
+      """)
+  void keepApart(int source, String identifier, Integer[] publications);
+
   /** Groups that alone have a publication with one of the keys. */
   @Select(
       """

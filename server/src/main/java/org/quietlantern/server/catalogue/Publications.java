@@ -81,6 +81,18 @@ public class Publications {
     return dois.stream().filter(doi -> !here.contains(SameWork.doiKey(doi))).toList();
   }
 
+  /**
+   * Works (row numbers) that have a record with one of some keys ({@link SameWork#keys}), by the
+   * key; the longest keys are not found.
+   */
+  public Map<String, List<Integer>> withKeys(Viewer viewer, Collection<String> keys) {
+    return mapper.withKeys(viewer.group(), keys.stream().distinct().toArray(String[]::new)).stream()
+        .collect(
+            Collectors.groupingBy(
+                CatalogueMapper.WithKey::value,
+                Collectors.mapping(CatalogueMapper.WithKey::publication, Collectors.toList())));
+  }
+
   private Map<String, Integer> withDois(Viewer viewer, Collection<String> dois) {
     String[] keys = dois.stream().map(SameWork::doiKey).distinct().toArray(String[]::new);
     if (keys.length == 0) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.function.Predicate;
@@ -58,6 +59,10 @@ final class Work {
 
   Collection<WorkRecord> members() {
     return members.values();
+  }
+
+  Set<Name> names() {
+    return members.keySet();
   }
 
   /** Takes over all records of another. */

@@ -23,11 +23,17 @@ final class Works {
   /** A work that was taken into another one. */
   record Merge(Work from, Work into) {}
 
+  private final Apart apart;
   private final Map<Work.Name, Work> byName = new HashMap<>();
   private final Map<String, Set<Work>> byKey = new HashMap<>();
   private final Set<Work> touched = new LinkedHashSet<>();
   private final List<Pair> doubtful = new ArrayList<>();
   private final List<Merge> merges = new ArrayList<>();
+
+  /** {@code apart}: what a person decided of records that are taken into these. */
+  Works(Apart apart) {
+    this.apart = apart;
+  }
 
   /** Makes a stored record known. */
   void know(Work work, Work.Name name, WorkRecord member) {
@@ -56,7 +62,7 @@ final class Works {
     if (reading.isEmpty()) {
       return;
     }
-    Map<SameWork.Likeness, List<Work>> others = compare(own, member, reading.get());
+    Map<SameWork.Likeness, List<Work>> others = compare(own, name, member, reading.get(), apart);
     List<Work> same = others.getOrDefault(SameWork.Likeness.SAME, List.of());
     Work home = own.orElseGet(() -> same.isEmpty() ? new Work() : same.get(0));
     home.put(name, member);
@@ -72,33 +78,42 @@ final class Works {
 
   /** The other works that share a key with a record, by what comparing comes to; oldest first. */
   private Map<SameWork.Likeness, List<Work>> compare(
-      Optional<Work> own, WorkRecord member, Publication reading) {
+      Optional<Work> own, Work.Name name, WorkRecord member, Publication reading, Apart not) {
     return member.keys().stream()
         .flatMap(key -> byKey.getOrDefault(key, Set.of()).stream())
         .distinct()
         .filter(work -> own.isEmpty() || own.get() != work)
+        .filter(work -> !not.holds(name, work))
         .sorted(Comparator.comparingInt(work -> work.id().orElse(Integer.MAX_VALUE)))
         .collect(Collectors.groupingBy(work -> work.likeness(reading)));
   }
 
-  /** The oldest work that is there and that a record is of, by all its records. */
-  Optional<Work> same(WorkRecord member) {
+  /** Works that are there and that a record is like, the oldest first; it is taken into none. */
+  Map<SameWork.Likeness, List<Work>> like(Work.Name name, WorkRecord member, Apart not) {
     return member.reading().stream()
-        .flatMap(reading -> same(member, reading).stream())
-        .filter(work -> work.id().isPresent() && !work.isWithdrawn())
+        .flatMap(
+            reading -> compare(Optional.empty(), name, member, reading, not).entrySet().stream())
+        .collect(
+            Collectors.toMap(
+                Map.Entry::getKey,
+                one ->
+                    one.getValue().stream()
+                        .filter(work -> work.id().isPresent() && !work.isWithdrawn())
+                        .toList()));
+  }
+
+  /** The oldest work that is there and that a record is of, by all its records. */
+  Optional<Work> same(Work.Name name, WorkRecord member, Apart not) {
+    return like(name, member, not).getOrDefault(SameWork.Likeness.SAME, List.of()).stream()
         .findFirst();
   }
 
-  private List<Work> same(WorkRecord member, Publication reading) {
-    return compare(Optional.empty(), member, reading)
-        .getOrDefault(SameWork.Likeness.SAME, List.of());
-  }
-
   /** The same for a work of others, which has to fit it with all its records. */
-  Optional<Work> same(Work other) {
-    return other.members().stream()
-        .flatMap(member -> same(member).stream())
-        .filter(work -> work.fits(other))
+  Optional<Work> same(Work other, Apart not) {
+    return other.names().stream()
+        .flatMap(name -> same(name, other.member(name).orElseThrow(), not).stream())
+        .filter(
+            work -> work.fits(other) && other.names().stream().noneMatch(n -> not.holds(n, work)))
         .findFirst();
   }
 

@@ -29,6 +29,19 @@ public class BeforeLeaving {
     return new Look(choice, mended);
   }
 
+  /** What is wrong with works that are not here yet, in sentences, each for itself. */
+  public List<List<String>> ofNew(StyleChoice choice, List<Publication> works) {
+    Words words = new Words();
+    works.forEach(work -> words.add(work.abstractText()).add(work.title()));
+    Checks.Beside alone = new Checks.Beside(true, List.of());
+    return works.stream()
+        .map(
+            work ->
+                new Checks(Citing.prints(choice, CitedItem.type(work)), words)
+                    .of(work, alone).stream().map(Fault::sentence).toList())
+        .toList();
+  }
+
   /** Some works that are looked at together; each tells how words are written in the others. */
   public final class Look {
     private final StyleChoice choice;

@@ -158,6 +158,15 @@ interface FolderMapper {
       """)
   Integer addItem(int folder, int publication, Instant now);
 
+  /** Works as they are known now, in folders and piles. */
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id)
+      from item i join folder f on f.id = i.folder join publication p on p.id = i.publication
+      where f.grp = #{group} and coalesce(p.canonical, p.id) = any(#{works})
+      """)
+  List<Integer> heldByAnybody(int group, Integer[] works);
+
   /** Of the publication or of one merged into it. */
   @Select(
       """

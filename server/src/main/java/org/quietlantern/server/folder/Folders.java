@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.server.action.Audience;
@@ -224,6 +225,12 @@ public class Folders implements CommandKinds {
                 Collectors.mapping(k -> new FolderName(k.pid(), k.name()), Collectors.toList())));
   }
 
+  /** Those of some works (row numbers) that are in any folder of the member's group, or a pile. */
+  @Transactional(readOnly = true)
+  public Set<Integer> heldByAnybody(Member who, Collection<Integer> works) {
+    return Set.copyOf(mapper.heldByAnybody(who.group(), works.toArray(Integer[]::new)));
+  }
+
   /** Row numbers of all works in folders that the member sees. */
   @Transactional(readOnly = true)
   public RoaringBitmap works(Member who) {
@@ -298,6 +305,12 @@ public class Folders implements CommandKinds {
             "merged",
             "The folder “%s” went into “%s”.".formatted(gone.name(), gone.intoName()),
             Map.of("folder", gone.into()));
+  }
+
+  /** Whether a folder (row number) is there and has not ended. */
+  @Transactional(readOnly = true)
+  public boolean isThere(int folder) {
+    return mapper.isThere(folder);
   }
 
   /** Refuses to put something back into a folder (row number) that has ended. */

@@ -105,10 +105,11 @@ public class Items {
         null);
   }
 
-  private record Added(boolean already, @Nullable Integer reason) {}
+  /** {@code already}: it was in the folder before; {@code reason}: that was added, if one was. */
+  record Added(boolean already, @Nullable Integer reason) {}
 
-  private Added add(
-      Member who, int folder, StoredPublication stored, String note, @Nullable Integer step) {
+  /** Puts a publication into a folder, and tells nothing beside. */
+  Added add(Member who, int folder, StoredPublication stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
     Integer held = mapper.findItem(folder, stored.id());
     int item = held != null ? held : item(folder, stored.id(), now);

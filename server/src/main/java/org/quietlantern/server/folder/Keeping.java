@@ -20,6 +20,8 @@ import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Keeping from a list: one act, of one publication or several, confirmed with the folder's name,
@@ -136,6 +138,47 @@ public class Keeping implements CommandKinds {
         .changing(works.stream().map(work -> Items.keep(folder, work.id(), who.id())).toList())
         .about(Subject.Of.FOLDER, List.of(last.folderId()))
         .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList());
+  }
+
+  /** A folder that a longer act keeps in. */
+  public record Into(int folder, boolean closed) {}
+
+  /** What keeping a work came to, for taking it back. */
+  public record Along(boolean already, @Nullable Integer reason, @Nullable Integer event) {}
+
+  /** A folder (row number) that is there and that the member may change. */
+  @Transactional(readOnly = true)
+  public Into into(Member who, int folder) {
+    folders.requireEdit(who, folder);
+    folders.requireThere(folder);
+    return new Into(folder, mapper.byId(who.id(), folder).closed());
+  }
+
+  /** Keeps a work as a part of a longer act; what it says is what keeping it by hand says. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public Along along(Member who, UUID command, Into into, StoredPublication work, String note) {
+    Items.Added added = items.add(who, into.folder(), work, note, null);
+    Integer event =
+        into.closed()
+            ? seen(who, command, work)
+            : Integer.valueOf(reviews.mark(who, command, work.id(), Mark.KEEP, note));
+    return new Along(added.already(), added.reason(), event);
+  }
+
+  /**
+   * Takes back what a longer act kept; what others kept stays.
+   *
+   * @param folder row number; absent where it is not there any more
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void back(
+      Member who, UUID command, @Nullable Integer folder, int publication, Along along) {
+    if (along.event() != null) {
+      reviews.takeBack(who, command, publication, along.event());
+    }
+    if (along.reason() != null && folder != null) {
+      items.removeReason(who, folder, publication, along.reason());
+    }
   }
 
   /** Others see that the member has seen it; who said something before says nothing new. */

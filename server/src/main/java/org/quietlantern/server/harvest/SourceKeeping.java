@@ -131,6 +131,13 @@ public class SourceKeeping implements CommandKinds {
     return source == null ? mapper.addOfFiles(key(name), name) : source;
   }
 
+  /** Row number of the source of a group's own, which members bring files into; made if need be. */
+  @Transactional
+  public int ofGroup(Member who) {
+    Integer source = mapper.ofGroup(who.group());
+    return source == null ? mapper.addOfGroup("own-" + who.groupPid(), who.group()) : source;
+  }
+
   SourceAdded change(Member who, UUID command, String key, SourceKept wanted) {
     groups.requireSteward(who, WHO);
     return commands.run(who, command, change, () -> changed(key, wanted));

@@ -68,6 +68,18 @@ interface SourceMapper {
       "select id from source where name = #{name} and files and grp is null order by id limit 1")
   Integer ofFiles(String name);
 
+  @Select("select id from source where grp = #{group} order by id limit 1")
+  Integer ofGroup(int group);
+
+  /** The same again where somebody made it meanwhile. */
+  @Select(
+      """
+      insert into source (key, grp, name, base_url, format, rank, files)
+      values (#{key}, #{group}, 'Brought in', '', 'file', 9, true)
+      on conflict (key) do update set key = excluded.key returning id
+      """)
+  int addOfGroup(String key, int group);
+
   /** Believed after those that are asked, until a steward says otherwise. */
   @Select(
       """

@@ -68,6 +68,7 @@ class Erasing {
     mapper.forgetLetters(account);
     mapper.forgetLettersOfTheirs(account);
     mapper.forgetSendings(account);
+    mapper.forgetBrought(account);
     mapper.forgetInActions(account);
     mapper.forgetNameInActions(account);
     mapper.forgetNameInReports(account);

@@ -103,6 +103,10 @@ interface ErasingMapper {
   @Delete("delete from sending where membership in " + OF_THEIRS)
   void forgetSendings(int account);
 
+  /** How it came in; what it became is the group's. */
+  @Delete("delete from brought where membership in " + OF_THEIRS)
+  void forgetBrought(int account);
+
   /** What an undo by somebody else would have needed of their address. */
   @Update("update action set before = before - 'email' where before ->> 'email' = " + THEIR_EMAIL)
   void forgetInActions(int account);

@@ -118,6 +118,10 @@ interface PersonMapper {
         'sentByMail', (select jsonb_agg(jsonb_build_object('what', d.name, 'publications', d.works,
             'file', d.file, 'at', d.at) order by d.id)
           from sending d where d.membership = m.id),
+        'broughtIn', (select jsonb_agg(jsonb_build_object('files', (select jsonb_agg(f.name order by f.n)
+            from brought_file f where f.brought = b.id), 'state', b.state, 'begun', b.begun,
+            'ended', b.ended) order by b.id)
+          from brought b where b.membership = m.id),
         'acts', (select jsonb_agg(jsonb_build_object('what', a.what, 'about', a.about, 'at', a.at)
             order by a.no)
           from action a where a.membership = m.id)))

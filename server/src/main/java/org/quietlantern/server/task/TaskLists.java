@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -104,6 +105,19 @@ public class TaskLists {
         counts.nobodys(),
         counts.ended(),
         page.more() ? Math.max(0, from) + A_PAGE : null);
+  }
+
+  /** Open ones that are about one of some DOIs, or say one of some texts: their ids by these. */
+  public Map<String, String> open(Member who, Collection<String> dois, Collection<String> texts) {
+    return mapper
+        .open(
+            who.group(),
+            dois.stream().map(doi -> doi.toLowerCase(Locale.ROOT)).toArray(String[]::new),
+            texts.toArray(String[]::new))
+        .stream()
+        .collect(
+            Collectors.toMap(
+                TaskMapper.OpenTask::about, TaskMapper.OpenTask::pid, (one, two) -> one));
   }
 
   /** Of a work and what was joined with it: open ones first. */

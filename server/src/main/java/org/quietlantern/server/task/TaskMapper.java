@@ -194,4 +194,17 @@ interface TaskMapper {
       where id = #{id}
       """)
   void put(Changeable task);
+
+  /** {@code about}: a DOI in small letters, or what the task says. */
+  record OpenTask(String about, String pid) {}
+
+  @Select(
+      """
+      select lower(doi) as about, pid from task
+      where grp = #{group} and state = 'open' and doi <> '' and lower(doi) = any(#{dois}::text[])
+      union all
+      select body, pid from task
+      where grp = #{group} and state = 'open' and body = any(#{texts}::text[])
+      """)
+  List<OpenTask> open(int group, String[] dois, String[] texts);
 }

@@ -32,7 +32,8 @@ public final class World {
           "question",
           "annotationRemark",
           "quoted",
-          "task");
+          "task",
+          "brought");
 
   private static final String SAID = "Counts moths by hand.";
   private static final String ASKED = "asked@x.example";
@@ -134,6 +135,7 @@ public final class World {
             .ok()
             .get("id")
             .asString());
+    values.put("brought", brought(client, folder, group.find("moth")));
     values.put("form", "txt");
     values.put("shelf", "printed");
     values.put("issn", "9999-1004");
@@ -143,6 +145,40 @@ public final class World {
     values.put("year", "2025");
     values.put("visit", "0123456789abcdef");
     values.put("founding", UUID.randomUUID().toString());
+  }
+
+  /** One that was taken but for an entry that is like what is here, and waits for a decision. */
+  private static String brought(Client client, String folder, List<String> some) {
+    String doi =
+        some.stream()
+            .map(id -> client.get("/publications/" + id).ok().get("doi").asString())
+            .filter(one -> !one.isEmpty())
+            .findFirst()
+            .orElseThrow();
+    String ris = ris("Hedges of our own", "") + ris("Axles of slow carts", doi);
+    String brought = broughtOpen(client, ris);
+    client.post("/brought/" + brought + "/taken", Map.of("folder", folder)).ok();
+    return brought;
+  }
+
+  /** Nothing of it was taken. */
+  private static String broughtOpen(Client client, String ris) {
+    String brought = client.post("/brought", Map.of()).ok().get("id").asString();
+    client.sendBytes(
+        "PUT",
+        "/brought/" + brought + "/files/1?name=moths.ris",
+        ris.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    return brought;
+  }
+
+  /** Another than {@code brought}, of which nothing was taken. */
+  public String openBrought() {
+    return broughtOpen(group.client(0), ris("More hedges of our own", ""));
+  }
+
+  private static String ris(String title, String doi) {
+    return "TY  - JOUR\nTI  - %s\nAU  - Owner, Una\nPY  - 2024\n%sER  - \n"
+        .formatted(title, doi.isEmpty() ? "" : "DO  - " + doi + "\n");
   }
 
   /** With a heading, a remark, and a work that is quoted through it. */
@@ -383,6 +419,9 @@ public final class World {
     body.put("strategy", Map.of("version", 2, "lines", List.of(line, limit)));
     body.put("asked", Map.of("text", "moth"));
     body.put("order", "relevance");
+    body.put("entries", List.of(2));
+    body.put("decision", "another");
+    body.put("holds", Map.of("Title", "title"));
     body.put("ids", List.of(values.get("publication")));
     body.put("cites", List.of(Map.of("publication", values.get("publication"))));
     body.put("style", "ieee");

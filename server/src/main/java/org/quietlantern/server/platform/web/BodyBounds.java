@@ -31,6 +31,8 @@ class BodyBounds extends OncePerRequestFilter {
   private static final Bound HOLDINGS = new Bound(24 << 20, Duration.ofMinutes(5));
   private static final Bound LOAD = new Bound(4L << 30, Duration.ofHours(1));
   private static final Bound TEXT = new Bound(41 << 20, Duration.ofMinutes(5));
+  private static final Bound BROUGHT = new Bound(100_000_000, Duration.ofMinutes(30));
+  private static final Bound LIST = new Bound(4 << 20, Duration.ofMinutes(1));
   private static final Bound VOCABULARY = new Bound(56 << 20, Duration.ofMinutes(5));
   private final ConcurrentHashMap<String, Integer> reading = new ConcurrentHashMap<>();
 
@@ -51,6 +53,12 @@ class BodyBounds extends OncePerRequestFilter {
     }
     if (path.endsWith("/texts")) {
       return TEXT;
+    }
+    if (path.contains("/brought/") && path.contains("/files/")) {
+      return BROUGHT;
+    }
+    if (path.endsWith("/reference-list")) {
+      return LIST;
     }
     if (path.contains("/holdings/")
         || path.endsWith("/journals")

@@ -1,0 +1,298 @@
+package org.quietlantern.server.bringing;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.SameWork;
+import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.core.publication.Text;
+import org.quietlantern.core.reference.CsvColumn;
+import org.quietlantern.core.reference.Included;
+import org.quietlantern.core.reference.ModsWriter;
+import org.quietlantern.core.reference.ReadFile;
+import org.quietlantern.core.reference.Reference;
+import org.quietlantern.core.reference.ReferenceFiles;
+import org.quietlantern.server.catalogue.OwnRecords;
+import org.quietlantern.server.citing.BeforeLeaving;
+import org.quietlantern.server.citing.Citing;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.harvest.SourceKeeping;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Hash;
+import org.quietlantern.server.platform.Json;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Reads files into entries and compares each with what is here; the catalogue stays as it is. */
+@Component
+class BroughtReading {
+  /** Entries that are compared, and written, together. */
+  static final int PAGE = 500;
+
+  /** Letters of what is noted of an entry: as long as a note on an item may be. */
+  private static final int LONGEST_REASON = 4_000;
+
+  /** Problems of one file that are kept; that there are more is the last of them. */
+  private static final int MOST_PROBLEMS = 10_000;
+
+  /** Entries with one key that the next ones are compared with; they are seldom more than two. */
+  private static final int MOST_TWINS = 20;
+
+  /** Files of an archive have the numbers from a thousand times theirs on. */
+  static final int PARTS = 1_000;
+
+  /** Up to so many bytes a file is read while its sender waits. */
+  private static final int AT_ONCE = 1_000_000;
+
+  private final BroughtMapper files;
+  private final BroughtEntryMapper entries;
+  private final OwnRecords own;
+  private final SourceKeeping sources;
+  private final BeforeLeaving beforeLeaving;
+  private final Citing citing;
+  private final TransactionTemplate transactions;
+  private final Json json;
+  private final Calendar calendar;
+
+  BroughtReading(
+      BroughtMapper files,
+      BroughtEntryMapper entries,
+      OwnRecords own,
+      SourceKeeping sources,
+      BeforeLeaving beforeLeaving,
+      Citing citing,
+      TransactionTemplate transactions,
+      Json json,
+      Calendar calendar) {
+    this.files = files;
+    this.entries = entries;
+    this.own = own;
+    this.sources = sources;
+    this.beforeLeaving = beforeLeaving;
+    this.citing = citing;
+    this.transactions = transactions;
+    this.json = json;
+    this.calendar = calendar;
+  }
+
+  /** Reads a file; what was read of it before is forgotten first. */
+  void read(Member who, int brought, int n) {
+    BroughtMapper.Content content = files.content(brought, n);
+    if (content != null) {
+      new Reading(who, brought, n).read(content.content());
+    }
+  }
+
+  /** Whether a file is read while its sender waits: short, and no archive of who knows what. */
+  static boolean isShort(byte[] content) {
+    return content.length <= AT_ONCE && !ReferenceFiles.isArchive(content);
+  }
+
+  /** Says of a file that it could not be read, so that it is not tried for ever. */
+  void broken(int brought, int n) {
+    transactions.executeWithoutResult(
+        status -> {
+          String why = "The file could not be read; nothing of it is lost where it came from.";
+          files.removeProblems(brought, n);
+          files.addProblems(brought, json.write(List.of(new BroughtMapper.Problem(n, 0, why))));
+          files.isRead(brought, n, true);
+        });
+  }
+
+  /** One file while it is read. */
+  private final class Reading {
+    private final Member who;
+    private final int brought;
+    private final int n;
+    private final int source;
+    private final Map<String, List<Earlier>> byKey = new HashMap<>();
+    private int last;
+
+    Reading(Member who, int brought, int n) {
+      this.who = who;
+      this.brought = brought;
+      this.n = n;
+      this.source = sources.ofGroup(who);
+    }
+
+    void read(byte[] content) {
+      BroughtMapper.FileRow file =
+          files.files(brought).stream().filter(f -> f.n() == n).findFirst().orElseThrow();
+      List<ReferenceFiles.Recognised> parts = recognised(file, content);
+      transactions.executeWithoutResult(
+          status -> {
+            files.removeParts(brought, n);
+            entries.removeOf(brought, n);
+            files.removeProblems(brought, n);
+          });
+      last = entries.last(brought);
+      boolean archive = parts.size() > 1 || !parts.get(0).name().equals(file.name());
+      for (int i = 0; i < parts.size(); i++) {
+        int at = archive ? PARTS * (n + 1) + Math.min(i, PARTS - 1) : n;
+        part(parts.get(i), at);
+      }
+      files.isRead(brought, n, true);
+    }
+
+    /** As the member says what columns hold, or as the group knows it of a table like this. */
+    private List<ReferenceFiles.Recognised> recognised(BroughtMapper.FileRow file, byte[] content) {
+      Map<String, CsvColumn> said = Columns.read(json, file.columns());
+      List<ReferenceFiles.Recognised> parts = ReferenceFiles.read(file.name(), content, said);
+      if (!said.isEmpty()) {
+        return parts;
+      }
+      Map<String, CsvColumn> known = new LinkedHashMap<>();
+      for (ReferenceFiles.Recognised part : parts) {
+        if (!part.columns().isEmpty()) {
+          String columns = files.knownColumns(who.group(), heads(part));
+          known.putAll(columns == null ? Map.of() : Columns.read(json, columns));
+        }
+      }
+      return known.isEmpty() ? parts : ReferenceFiles.read(file.name(), content, known);
+    }
+
+    private void part(ReferenceFiles.Recognised part, int at) {
+      List<BroughtMapper.Problem> problems = new ArrayList<>();
+      part.file()
+          .problems()
+          .forEach(p -> problems.add(new BroughtMapper.Problem(at, p.line(), p.sentence())));
+      transactions.executeWithoutResult(
+          status ->
+              files.readFile(
+                  brought,
+                  at,
+                  Text.atMost(300, Text.clean(part.name())),
+                  part.format(),
+                  heads(part)));
+      List<ReadFile.Found> found = part.file().references();
+      for (int start = 0; start < found.size(); start += PAGE) {
+        List<ReadFile.Found> page = found.subList(start, Math.min(start + PAGE, found.size()));
+        transactions.executeWithoutResult(status -> page(page, at, problems));
+      }
+      transactions.executeWithoutResult(status -> addProblems(problems, at));
+    }
+
+    private void addProblems(List<BroughtMapper.Problem> problems, int at) {
+      List<BroughtMapper.Problem> told = problems;
+      if (problems.size() > MOST_PROBLEMS) {
+        told = new ArrayList<>(problems.subList(0, MOST_PROBLEMS));
+        String more = "And %,d more.".formatted(problems.size() - MOST_PROBLEMS);
+        told.add(new BroughtMapper.Problem(at, 0, more));
+      }
+      if (!told.isEmpty()) {
+        files.addProblems(brought, json.write(told));
+      }
+    }
+
+    private void page(List<ReadFile.Found> found, int at, List<BroughtMapper.Problem> problems) {
+      ModsWriter mods = new ModsWriter(Included.ALL);
+      List<ReadFile.Found> kept = new ArrayList<>();
+      List<SourceRecord> records = new ArrayList<>();
+      for (ReadFile.Found one : found) {
+        String raw = mods.entry(Reference.of("", one.reference().work(), ""));
+        if (raw.length() > RecordReader.LONGEST) {
+          String why = "The entry is longer than %,d letters.".formatted(RecordReader.LONGEST);
+          problems.add(new BroughtMapper.Problem(at, one.line(), why));
+        } else {
+          kept.add(one);
+          records.add(record(raw));
+        }
+      }
+      List<OwnRecords.Foreseen> foreseen = own.foresee(source, records);
+      List<List<String>> faults =
+          beforeLeaving.ofNew(
+              citing.ofGroup(who), kept.stream().map(f -> f.reference().work()).toList());
+      List<BroughtEntryMapper.NewEntry> rows = new ArrayList<>();
+      for (int i = 0; i < kept.size(); i++) {
+        rows.add(entry(kept.get(i), at, records.get(i), foreseen.get(i), faults.get(i), problems));
+      }
+      entries.add(brought, json.write(rows));
+    }
+
+    private SourceRecord record(String raw) {
+      String name = "ref:" + HexFormat.of().formatHex(Hash.of(raw), 0, 16);
+      return new SourceRecord(name, "mods", raw, calendar.today(who.zoneId()).toString(), false);
+    }
+
+    private BroughtEntryMapper.NewEntry entry(
+        ReadFile.Found one,
+        int at,
+        SourceRecord record,
+        OwnRecords.Foreseen foreseen,
+        List<String> faults,
+        List<BroughtMapper.Problem> problems) {
+      Publication work = one.reference().work();
+      List<String> keys = SameWork.keys(work);
+      String found = "new";
+      String by = foreseen.key();
+      Optional<Earlier> twin = twin(work, keys, record.identifier());
+      if (foreseen.work().isPresent()) {
+        found = "here";
+        by = foreseen.known() ? "record" : by;
+      } else if (twin.isPresent()) {
+        found = "twice";
+        by = Integer.toString(twin.get().n());
+      } else if (!foreseen.doubtful().isEmpty()) {
+        found = "doubtful";
+      }
+      last++;
+      Earlier self = new Earlier(last, record.identifier(), work);
+      for (String key : keys) {
+        List<Earlier> others = byKey.computeIfAbsent(key, k -> new ArrayList<>());
+        if (others.size() < MOST_TWINS) {
+          others.add(self);
+        }
+      }
+      return new BroughtEntryMapper.NewEntry(
+          last,
+          at,
+          one.line(),
+          record.identifier(),
+          record.raw(),
+          reason(one, at, problems),
+          keys,
+          found,
+          by,
+          foreseen.work().map(List::of).orElse(foreseen.doubtful()),
+          faults);
+    }
+
+    /** The first of those before that is the same work. */
+    private Optional<Earlier> twin(Publication work, List<String> keys, String identifier) {
+      return keys.stream()
+          .flatMap(key -> byKey.getOrDefault(key, List.of()).stream())
+          .filter(
+              other ->
+                  other.identifier().equals(identifier)
+                      || SameWork.compare(other.work(), work) == SameWork.Likeness.SAME)
+          .findFirst();
+    }
+
+    private String reason(ReadFile.Found one, int at, List<BroughtMapper.Problem> problems) {
+      List<String> said = new ArrayList<>(one.reference().notes());
+      said.add(one.reference().annotation());
+      said.removeIf(String::isBlank);
+      String whole = Text.legal(String.join("\n", said)).strip();
+      if (whole.length() > LONGEST_REASON) {
+        String why =
+            "Its note has %,d letters; %,d of them are kept."
+                .formatted(whole.length(), LONGEST_REASON);
+        problems.add(new BroughtMapper.Problem(at, one.line(), why));
+      }
+      return Text.atMost(LONGEST_REASON - 1, whole);
+    }
+  }
+
+  /** An entry before, of the same file. */
+  private record Earlier(int n, String identifier, Publication work) {}
+
+  private static String[] heads(ReferenceFiles.Recognised part) {
+    return part.columns().keySet().toArray(String[]::new);
+  }
+}

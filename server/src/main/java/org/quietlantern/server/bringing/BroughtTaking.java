@@ -1,0 +1,270 @@
+package org.quietlantern.server.bringing;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.catalogue.OwnRecords;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.folder.Keeping;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.harvest.SourceKeeping;
+import org.quietlantern.server.harvest.Taking;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Checkpoint;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.Reviews;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes entries into the catalogue and the folder, and back, a page in a transaction. */
+@Component
+class BroughtTaking {
+  static final int PAGE = 500;
+
+  private final BroughtMapper mapper;
+  private final BroughtEntryMapper entries;
+  private final Taking taking;
+  private final OwnRecords own;
+  private final SourceKeeping sources;
+  private final Publications publications;
+  private final Keeping keeping;
+  private final Folders folders;
+  private final Reviews reviews;
+  private final Groups groups;
+  private final Commands commands;
+  private final Json json;
+  private final Calendar calendar;
+  private final Checkpoint checkpoint;
+
+  BroughtTaking(
+      BroughtMapper mapper,
+      BroughtEntryMapper entries,
+      Taking taking,
+      OwnRecords own,
+      SourceKeeping sources,
+      Publications publications,
+      Keeping keeping,
+      Folders folders,
+      Reviews reviews,
+      Groups groups,
+      Commands commands,
+      Json json,
+      Calendar calendar,
+      Checkpoint checkpoint) {
+    this.mapper = mapper;
+    this.entries = entries;
+    this.taking = taking;
+    this.own = own;
+    this.sources = sources;
+    this.publications = publications;
+    this.keeping = keeping;
+    this.folders = folders;
+    this.reviews = reviews;
+    this.groups = groups;
+    this.commands = commands;
+    this.json = json;
+    this.calendar = calendar;
+    this.checkpoint = checkpoint;
+  }
+
+  /** Goes on by a page; answers whether more is to be done. */
+  @Transactional
+  public boolean page(int brought) {
+    BroughtMapper.Row row = mapper.lock(brought);
+    if (row == null) {
+      return false;
+    }
+    return switch (row.state()) {
+      case "taking" -> take(row);
+      case "returning" -> giveBack(row);
+      default -> false;
+    };
+  }
+
+  private boolean take(BroughtMapper.Row row) {
+    commands.holdTurn(row.grp());
+    Optional<Member> member = member(row);
+    if (member.isEmpty() || row.folder() == null) {
+      return stands(row, "Who brought it in, or the folder, is not there any more.");
+    }
+    Keeping.Into into;
+    try {
+      into = keeping.into(member.get(), row.folder());
+    } catch (Refusal refused) {
+      return stands(row, refused.getMessage());
+    }
+    entries.leaveOut(row.id());
+    List<BroughtEntryMapper.Row> page = entries.next(row.id(), PAGE);
+    entries.note(row.id(), json.write(taken(member.get(), row, into, page)));
+    checkpoint.pass("bringing: page kept and noted, not committed");
+    if (page.size() < PAGE) {
+      mapper.state(row.id(), "taken", calendar.now(), null);
+      mapper.forgetContents(row.id());
+    }
+    return page.size() == PAGE;
+  }
+
+  /** What was taken stays; it can be gone on with into another folder. */
+  private boolean stands(BroughtMapper.Row row, String why) {
+    mapper.state(row.id(), "open", null, why);
+    return false;
+  }
+
+  private List<BroughtEntryMapper.Outcome> taken(
+      Member who, BroughtMapper.Row row, Keeping.Into into, List<BroughtEntryMapper.Row> page) {
+    int source = sources.ofGroup(who);
+    List<String> identifiers = page.stream().map(BroughtEntryMapper.Row::identifier).toList();
+    Set<String> known = own.placed(source, identifiers).keySet();
+    Map<String, SourceRecord> records = new HashMap<>();
+    for (BroughtEntryMapper.Row entry : page) {
+      SourceRecord record = record(who, entry, false);
+      if ("same".equals(entry.decision())) {
+        own.place(source, record, entry.decided());
+      }
+      if ("another".equals(entry.decision())) {
+        own.keepApart(source, record.identifier(), List.of(entry.works()));
+      }
+      if (!known.contains(record.identifier())) {
+        records.put(record.identifier(), record);
+      }
+    }
+    taking.take(
+        source,
+        page.stream()
+            .map(BroughtEntryMapper.Row::identifier)
+            .distinct()
+            .filter(records::containsKey)
+            .map(records::get)
+            .toList());
+    Map<String, Integer> placed = own.placed(source, identifiers);
+    Map<Integer, StoredPublication> works =
+        publications.byId(Viewer.of(who), placed.values()).stream()
+            .collect(Collectors.toMap(StoredPublication::asked, work -> work, (one, same) -> one));
+    List<BroughtEntryMapper.Outcome> outcomes = new ArrayList<>();
+    for (BroughtEntryMapper.Row entry : page) {
+      StoredPublication work = works.get(placed.get(entry.identifier()));
+      outcomes.add(
+          work == null
+              ? new BroughtEntryMapper.Outcome(entry.n(), "failed", null, false, null, null)
+              : kept(who, row.command(), into, entry, work, known));
+    }
+    return outcomes;
+  }
+
+  private BroughtEntryMapper.Outcome kept(
+      Member who,
+      UUID command,
+      Keeping.Into into,
+      BroughtEntryMapper.Row entry,
+      StoredPublication work,
+      Set<String> known) {
+    boolean isKnown = known.contains(entry.identifier());
+    Keeping.Along along = keeping.along(who, command, into, work, entry.reason());
+    String outcome =
+        along.already()
+            ? "there"
+            : isKnown || work.group() == 0 || joins(entry) ? "joined" : "added";
+    return new BroughtEntryMapper.Outcome(
+        entry.n(), outcome, work.id(), isKnown, along.reason(), along.event());
+  }
+
+  /** Whether it went to a work that was here. */
+  private static boolean joins(BroughtEntryMapper.Row entry) {
+    boolean apart = "another".equals(entry.decision());
+    return "same".equals(entry.decision()) || (entry.found().equals("here") && !apart);
+  }
+
+  private boolean giveBack(BroughtMapper.Row row) {
+    commands.holdTurn(row.grp());
+    Optional<Member> member = member(row);
+    if (member.isEmpty()) {
+      mapper.state(row.id(), "taken", row.ended(), "Who brought it in has left the group.");
+      return false;
+    }
+    List<BroughtEntryMapper.Row> page = entries.toReturn(row.id(), PAGE);
+    entries.note(row.id(), json.write(returned(member.get(), row, page)));
+    checkpoint.pass("bringing: page given back, not committed");
+    if (page.size() < PAGE) {
+      mapper.state(row.id(), "returned", calendar.now(), null);
+    }
+    return page.size() == PAGE;
+  }
+
+  /** What a colleague keeps or has said something of stays, with its record. */
+  private List<BroughtEntryMapper.Outcome> returned(
+      Member who, BroughtMapper.Row row, List<BroughtEntryMapper.Row> page) {
+    int source = sources.ofGroup(who);
+    Map<Integer, Integer> now =
+        publications
+            .byId(Viewer.of(who), page.stream().map(BroughtEntryMapper.Row::work).toList())
+            .stream()
+            .collect(
+                Collectors.toMap(
+                    StoredPublication::asked, StoredPublication::id, (one, same) -> one));
+    for (BroughtEntryMapper.Row entry : page) {
+      keeping.back(
+          who,
+          row.command(),
+          row.folder(),
+          now.getOrDefault(entry.work(), entry.work()),
+          new Keeping.Along(false, entry.itemReason(), entry.event()));
+    }
+    List<Integer> works = List.copyOf(Set.copyOf(now.values()));
+    Set<Integer> stay = new HashSet<>(folders.heldByAnybody(who, works));
+    reviews
+        .onPublications(who.group(), works)
+        .forEach(
+            (work, said) -> {
+              if (said.stream().anyMatch(mark -> mark.member() != who.id())) {
+                stay.add(work);
+              }
+            });
+    Set<String> again =
+        Set.copyOf(
+            entries.broughtAgain(
+                who.group(),
+                row.id(),
+                page.stream().map(BroughtEntryMapper.Row::identifier).toArray(String[]::new)));
+    List<SourceRecord> gone = new ArrayList<>();
+    List<BroughtEntryMapper.Outcome> outcomes = new ArrayList<>();
+    for (BroughtEntryMapper.Row entry : page) {
+      boolean stays = stay.contains(now.getOrDefault(entry.work(), entry.work()));
+      if (!stays && !entry.known() && !again.contains(entry.identifier())) {
+        gone.add(record(who, entry, true));
+      }
+      String outcome = stays ? "stays" : "returned";
+      outcomes.add(
+          new BroughtEntryMapper.Outcome(entry.n(), outcome, null, entry.known(), null, null));
+    }
+    taking.take(source, gone);
+    return outcomes;
+  }
+
+  private SourceRecord record(Member who, BroughtEntryMapper.Row entry, boolean deleted) {
+    return new SourceRecord(
+        entry.identifier(),
+        "mods",
+        deleted ? "" : entry.record(),
+        calendar.today(who.zoneId()).toString(),
+        deleted);
+  }
+
+  private Optional<Member> member(BroughtMapper.Row row) {
+    return groups.members(row.grp()).stream()
+        .filter(one -> one.id() == row.membership())
+        .findFirst();
+  }
+}

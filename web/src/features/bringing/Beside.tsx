@@ -1,0 +1,82 @@
+import { Link } from 'react-router';
+import type { Schema } from '../../api';
+import { Act, people } from '../../ui';
+import { useHere } from '../session';
+
+const ROWS: [string, (work: Schema['BesideShown']) => string][] = [
+  ['Title', (work) => work.title],
+  ['By', (work) => people(work.people)],
+  ['Year', (work) => String(work.year ?? '')],
+  ['In', (work) => work.where],
+  ['Where in it', (work) => work.pages],
+  ['Kind', (work) => work.kind],
+  ['DOI', (work) => work.doi],
+];
+
+/** An entry beside what it may be; what differs stands out. */
+export function Beside({
+  entry,
+  deciding,
+  onSame,
+}: {
+  entry: Schema['BroughtEntry'];
+  deciding: boolean;
+  /** Absent while nothing can be decided. */
+  onSame: ((id: string) => void) | undefined;
+}) {
+  const here = useHere();
+  return (
+    <>
+      {entry.here.map(({ id, own, work }) => (
+        <table key={id} className="mt-1 w-full max-w-[52rem] table-fixed text-[13px]">
+          <thead>
+            <tr className="text-left">
+              <th className="w-24 font-normal text-soft" scope="col">
+                <span className="sr-only">What</span>
+              </th>
+              <th className="small-head" scope="col">
+                The entry
+              </th>
+              <th className="small-head" scope="col">
+                <Link to={`/g/${here.id}/p/${id}`}>What is here</Link>
+                {own && <span className="font-normal"> (brought in)</span>}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {ROWS.map(([words, of]) => {
+              const [one, other] = [of(entry.entry), of(work)];
+              if (!one && !other) return null;
+              const differs = one.toLowerCase() !== other.toLowerCase();
+              return (
+                <tr key={words} className="align-top">
+                  <th scope="row" className="text-left font-normal text-soft">
+                    {words}
+                  </th>
+                  {[one, other].map((said, at) => (
+                    <td key={at} className={`break-words pr-3 ${differs ? 'font-semibold' : ''}`}>
+                      {said || '–'}
+                    </td>
+                  ))}
+                </tr>
+              );
+            })}
+          </tbody>
+          {onSame && entry.decision !== 'same' && (
+            <tfoot>
+              <tr>
+                <td />
+                <td />
+                <td>
+                  <Act disabled={deciding} onClick={() => onSame(id)}>
+                    It is this one
+                  </Act>
+                </td>
+              </tr>
+            </tfoot>
+          )}
+        </table>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,3 @@
+export { BringPage } from './BringPage';
+export { BroughtPage } from './BroughtPage';
+export { ListPage } from './ListPage';
