@@ -37,9 +37,7 @@ export function Columns({
               <select
                 className="field w-40"
                 value={holds[head]}
-                onChange={(event) =>
-                  setHolds((now) => ({ ...now, [head]: event.target.value }))
-                }
+                onChange={(event) => setHolds((now) => ({ ...now, [head]: event.target.value }))}
               >
                 <option value="">nothing that is read</option>
                 {brought.choices.map((choice) => (

@@ -38,7 +38,9 @@ export function Entry({
             entry.entry.title
           )}
         </span>
-        <span className={found === 'doubtful' && !decision && !outcome ? 'font-semibold' : 'text-soft'}>
+        <span
+          className={found === 'doubtful' && !decision && !outcome ? 'font-semibold' : 'text-soft'}
+        >
           {standing(entry)}
         </span>
       </p>
@@ -59,7 +61,11 @@ export function Entry({
         </p>
       )}
       {found === 'doubtful' && !outcome && (
-        <Beside entry={entry} deciding={deciding} onSame={open ? (id) => decide('same', id) : undefined} />
+        <Beside
+          entry={entry}
+          deciding={deciding}
+          onSame={open ? (id) => decide('same', id) : undefined}
+        />
       )}
       {note && <p className="mt-1 whitespace-pre-line text-[13px]">{note}</p>}
       {faults.length > 0 && (
@@ -74,7 +80,9 @@ export function Entry({
           {file}
           {line > 0 && `, line ${line}`}
         </span>
-        {open && decision && act(null, found === 'doubtful' ? 'Not decided yet' : 'Take it as it was')}
+        {open &&
+          decision &&
+          act(null, found === 'doubtful' ? 'Not decided yet' : 'Take it as it was')}
         {open && !decision && only && byKey !== 'record' && act('another', 'It is another work')}
         {open && decision !== 'out' && act('out', 'Leave it out')}
       </p>

@@ -4,7 +4,10 @@ import { FolderChoice, useChosenFolder } from '../keeping';
 import { useHere } from '../session';
 import { useBringing } from './api';
 
-/** Into which folder what is decided goes; nothing where all of it was taken. */
+/**
+ * Into which folder what is decided goes; nothing where all of it was taken. To be made anew (by its
+ * key) when more is ready: one that was pressed is done.
+ */
 export function TakeIn({ brought }: { brought: Schema['BroughtShown'] }) {
   const here = useHere();
   const address = useAddress();
@@ -32,7 +35,11 @@ export function TakeIn({ brought }: { brought: Schema['BroughtShown'] }) {
         <>
           {!folder && <FolderChoice group={here.id} {...choice} chosen={into} choose={choose} />}
           <p className="mt-2">
-            <Act main disabled={!into || take.isPending} onClick={() => take.mutate(into)}>
+            <Act
+              main
+              disabled={!into || take.isPending || take.isSuccess}
+              onClick={() => take.mutate(into)}
+            >
               {`Take ${counted(ready, 'entry', 'entries')} in${folder ? `to ${folder.name}` : ''}`}
             </Act>
           </p>

@@ -45,7 +45,13 @@ export function useBrought(group: string, brought: string) {
 }
 
 /** `state`: of all of it, so that a page follows what goes on. */
-export function useEntries(group: string, brought: string, of: string, from: number, state: string) {
+export function useEntries(
+  group: string,
+  brought: string,
+  of: string,
+  from: number,
+  state: string,
+) {
   return useQuery({
     queryKey: [...mine(group), brought, 'entries', of, from, state],
     placeholderData: keepPreviousData,
@@ -115,8 +121,7 @@ export type Decision = 'same' | 'another' | 'out' | null;
 
 /** One entry, or all that were found as something. */
 export type ToDecide = { decision: Decision; publication?: string } & (
-  | { entries: number[] }
-  | { of: string }
+  { entries: number[] } | { of: string }
 );
 
 const DECIDED: Record<string, string> = {
