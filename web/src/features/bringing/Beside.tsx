@@ -17,12 +17,12 @@ const ROWS: [string, (work: Schema['BesideShown']) => string][] = [
 export function Beside({
   entry,
   deciding,
-  onSame,
+  onDecide,
 }: {
   entry: Schema['BroughtEntry'];
   deciding: boolean;
-  /** Absent while nothing can be decided. */
-  onSame: ((id: string) => void) | undefined;
+  /** Absent while nothing can be decided; without an id it is another work than these. */
+  onDecide: ((same?: string) => void) | undefined;
 }) {
   const here = useHere();
   return (
@@ -62,13 +62,17 @@ export function Beside({
               );
             })}
           </tbody>
-          {onSame && entry.decision !== 'same' && (
+          {onDecide && !entry.decision && (
             <tfoot>
               <tr>
                 <td />
-                <td />
                 <td>
-                  <Act disabled={deciding} onClick={() => onSame(id)}>
+                  <Act disabled={deciding} onClick={() => onDecide()}>
+                    It is another work
+                  </Act>
+                </td>
+                <td>
+                  <Act disabled={deciding} onClick={() => onDecide(id)}>
                     It is this one
                   </Act>
                 </td>

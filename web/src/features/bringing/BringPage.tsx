@@ -5,6 +5,7 @@ import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useSendToBring } from './api';
 import { Before } from './Before';
+import { PASTED } from './listApi';
 
 /** Where a group's old records come in: as files, or pasted. */
 export function BringPage() {
@@ -68,16 +69,20 @@ export function BringPage() {
           onChange={(event) => setPasted(event.target.value)}
         />
       </label>
-      <p className="mt-1">
+      <p className="mt-1 flex flex-wrap items-baseline gap-x-6">
         <Act
           disabled={!pasted.trim() || send.isPending}
           onClick={() => bring([new File([pasted], 'pasted text')])}
         >
           Look at it
-        </Act>{' '}
+        </Act>
         <span className="text-soft">
-          A list at the end of a paper is looked up under{' '}
-          <Link className="act" to={{ pathname: '../references', search: location.search }}>
+          The references of a paper, DOIs or links are looked up as{' '}
+          <Link
+            className="act"
+            to={{ pathname: '../references', search: location.search }}
+            onClick={() => pasted.trim() && sessionStorage.setItem(PASTED, pasted)}
+          >
             a list of references
           </Link>
         </span>

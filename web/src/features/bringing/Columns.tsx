@@ -39,7 +39,7 @@ export function Columns({
                 value={holds[head]}
                 onChange={(event) => setHolds((now) => ({ ...now, [head]: event.target.value }))}
               >
-                <option value="">nothing that is read</option>
+                <option value="">not read</option>
                 {brought.choices.map((choice) => (
                   <option key={choice}>{choice}</option>
                 ))}

@@ -64,16 +64,12 @@ export function Entry({
         <Beside
           entry={entry}
           deciding={deciding}
-          onSame={open ? (id) => decide('same', id) : undefined}
+          onDecide={open ? (id) => decide(id ? 'same' : 'another', id) : undefined}
         />
       )}
       {note && <p className="mt-1 whitespace-pre-line text-[13px]">{note}</p>}
       {faults.length > 0 && (
-        <ul className="mt-1 list-disc pl-5 text-[13px] text-soft">
-          {faults.map((fault) => (
-            <li key={fault}>{fault}</li>
-          ))}
-        </ul>
+        <p className="mt-1 max-w-[52rem] text-[13px] text-soft">{faults.join(' ')}</p>
       )}
       <p className="flex flex-wrap items-baseline gap-x-4 text-[13px]">
         <span className="text-faint">
@@ -83,7 +79,11 @@ export function Entry({
         {open &&
           decision &&
           act(null, found === 'doubtful' ? 'Not decided yet' : 'Take it as it was')}
-        {open && !decision && only && byKey !== 'record' && act('another', 'It is another work')}
+        {open &&
+          !decision &&
+          found === 'here' &&
+          byKey !== 'record' &&
+          act('another', 'It is another work')}
         {open && decision !== 'out' && act('out', 'Leave it out')}
       </p>
     </article>

@@ -36,7 +36,8 @@ function FileLine({
   file: Schema['BroughtFile'];
   brought: Schema['BroughtShown'];
 }) {
-  const unknown = file.read && file.format === '' && file.columns.length > 0;
+  const changes = brought.state === 'open' && !brought.folder && file.columns.length > 0;
+  const unknown = changes && file.read && file.format === '';
   const [columns, setColumns] = useState(false);
   return (
     <>
@@ -46,7 +47,7 @@ function FileLine({
           {!file.read ? 'being read …' : file.format || 'in no format that is known'}
         </span>
         <span className="text-soft">{counted(file.entries, 'entry', 'entries')}</span>
-        {file.columns.length > 0 && brought.state === 'open' && !brought.folder && (
+        {changes && (
           <Act
             aria-expanded={columns || unknown}
             aria-label={`Columns of ${file.name}`}

@@ -5,10 +5,7 @@ import { Title } from '../help';
 import { KeepDialog } from '../keeping';
 import { mayWrite, useHere } from '../session';
 import { Listed } from './Listed';
-import { useListed, useNoteAll } from './listApi';
-
-/** What was pasted last stays for the visit: looking at a work and coming back loses nothing. */
-const PASTED = 'lantern.references';
+import { PASTED, useListed, useNoteAll } from './listApi';
 
 /** The references of a paper: which are here, which are not, which are to be looked up. */
 export function ListPage() {

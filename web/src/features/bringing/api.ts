@@ -124,10 +124,11 @@ export type ToDecide = { decision: Decision; publication?: string } & (
   { entries: number[] } | { of: string }
 );
 
-const DECIDED: Record<string, string> = {
-  same: 'is what is here',
-  another: 'is another work',
-  out: 'is left out',
+/** Of one entry, and of several. */
+const DECIDED: Record<string, [string, string]> = {
+  same: ['is what is here', 'are what is here'],
+  another: ['is another work', 'are other works'],
+  out: ['is left out', 'are left out'],
 };
 
 /** What can be done with what one brings in. */
@@ -143,10 +144,10 @@ export function useBringing(group: string, brought: string) {
             body: wanted,
           }),
         ),
-      ({ entries }, { decision }) =>
-        decision
-          ? `${counted(entries, 'entry', 'entries')}: ${DECIDED[decision]}.`
-          : `${counted(entries, 'entry', 'entries')}: not decided any more.`,
+      ({ entries }, { decision }) => {
+        const said = decision ? DECIDED[decision]?.[entries === 1 ? 0 : 1] : undefined;
+        return `${counted(entries, 'entry', 'entries')} ${said ?? (entries === 1 ? 'is as it was' : 'are as they were')}.`;
+      },
     ),
     take: useAct(
       group,

@@ -2,6 +2,9 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand, useRefresh, type Schema } from '../../api';
 import { counted, useNotice } from '../../ui';
 
+/** What was pasted last stays for the visit: looking at a work and coming back loses nothing. */
+export const PASTED = 'lantern.references';
+
 /** Letters that a task has at most. */
 const TASK = 999;
 

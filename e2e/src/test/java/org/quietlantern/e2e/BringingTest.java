@@ -66,7 +66,7 @@ class BringingTest {
               "damaged.ris",
               ris("Nightjars over heath fires", "Jar, N", "10.5555/old.1")
                   + "TY  - JOUR\nTI  - Cut in the midd"
-                  + "\n\nAU  - Nobody\nER  - \nER  - \n"
+                  + "\nTY  - JOUR\nAU  - Nobody\nER  - \n\n"
                   + ris("Weirs and what they hold", "Weir, W", one)
                   + ris("Locks and what they hold", "Lock, L", two)),
           file("large.bib", bibtex.toString()));
