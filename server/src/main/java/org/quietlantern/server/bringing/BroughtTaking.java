@@ -1,6 +1,7 @@
 package org.quietlantern.server.bringing;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -207,31 +208,23 @@ class BroughtTaking {
   private List<BroughtEntryMapper.Outcome> returned(
       Member who, BroughtMapper.Row row, List<BroughtEntryMapper.Row> page) {
     int source = sources.ofGroup(who);
-    Map<Integer, Integer> now =
+    Map<Integer, StoredPublication> now =
         publications
             .byId(Viewer.of(who), page.stream().map(BroughtEntryMapper.Row::work).toList())
             .stream()
-            .collect(
-                Collectors.toMap(
-                    StoredPublication::asked, StoredPublication::id, (one, same) -> one));
+            .collect(Collectors.toMap(StoredPublication::asked, work -> work, (one, same) -> one));
     for (BroughtEntryMapper.Row entry : page) {
-      keeping.back(
-          who,
-          row.command(),
-          row.folder(),
-          now.getOrDefault(entry.work(), entry.work()),
-          new Keeping.Along(false, entry.itemReason(), entry.event()));
+      StoredPublication work = now.get(entry.work());
+      if (work != null) {
+        keeping.back(
+            who,
+            row.command(),
+            row.folder(),
+            work.id(),
+            new Keeping.Along(false, entry.itemReason(), entry.event()));
+      }
     }
-    List<Integer> works = List.copyOf(Set.copyOf(now.values()));
-    Set<Integer> stay = new HashSet<>(folders.heldByAnybody(who, works));
-    reviews
-        .onPublications(who.group(), works)
-        .forEach(
-            (work, said) -> {
-              if (said.stream().anyMatch(mark -> mark.member() != who.id())) {
-                stay.add(work);
-              }
-            });
+    Set<Integer> stay = staying(who, now.values());
     Set<String> again =
         Set.copyOf(
             entries.broughtAgain(
@@ -241,7 +234,8 @@ class BroughtTaking {
     List<SourceRecord> gone = new ArrayList<>();
     List<BroughtEntryMapper.Outcome> outcomes = new ArrayList<>();
     for (BroughtEntryMapper.Row entry : page) {
-      boolean stays = stay.contains(now.getOrDefault(entry.work(), entry.work()));
+      StoredPublication work = now.get(entry.work());
+      boolean stays = work != null && stay.contains(work.id());
       if (!stays && !entry.known() && !again.contains(entry.identifier())) {
         gone.add(record(who, entry, true));
       }
@@ -251,6 +245,26 @@ class BroughtTaking {
     }
     taking.take(source, gone);
     return outcomes;
+  }
+
+  /** Of the works that only the group has, those that somebody keeps or a colleague marked. */
+  private Set<Integer> staying(Member who, Collection<StoredPublication> works) {
+    List<Integer> own =
+        works.stream()
+            .filter(work -> work.group() != 0)
+            .map(StoredPublication::id)
+            .distinct()
+            .toList();
+    Set<Integer> stay = new HashSet<>(folders.heldByAnybody(who, own));
+    reviews
+        .onPublications(who.group(), own)
+        .forEach(
+            (work, said) -> {
+              if (said.stream().anyMatch(mark -> mark.member() != who.id())) {
+                stay.add(work);
+              }
+            });
+    return stay;
   }
 
   private SourceRecord record(Member who, BroughtEntryMapper.Row entry, boolean deleted) {

@@ -21,6 +21,7 @@ import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.Keeping;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Away;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
@@ -39,6 +40,8 @@ class Broughts implements CommandKinds {
 
   /** Files of one act. */
   private static final int MOST_FILES = 100;
+
+  private static final int MOST_LAG = 2 * BroughtTaking.PAGE;
 
   private static final Set<String> DECISIONS = Set.of("same", "another", "out");
 
@@ -98,6 +101,7 @@ class Broughts implements CommandKinds {
   private final Folders folders;
   private final Keeping keeping;
   private final Groups groups;
+  private final IndexKeeper index;
   private final Commands commands;
   private final TransactionTemplate transactions;
   private final PublicIds ids;
@@ -113,6 +117,7 @@ class Broughts implements CommandKinds {
       Folders folders,
       Keeping keeping,
       Groups groups,
+      IndexKeeper index,
       Commands commands,
       TransactionTemplate transactions,
       PublicIds ids,
@@ -126,6 +131,7 @@ class Broughts implements CommandKinds {
     this.folders = folders;
     this.keeping = keeping;
     this.groups = groups;
+    this.index = index;
     this.commands = commands;
     this.transactions = transactions;
     this.ids = ids;
@@ -331,8 +337,16 @@ class Broughts implements CommandKinds {
     int id = get(who, brought).id();
     BroughtName taken =
         commands.run(who, command, take, () -> started(who, command, brought, folder));
-    taking.page(id);
+    goOn(id);
     return taken;
+  }
+
+  /** By a page, which can be found at once, unless the index has more to do than that. */
+  private void goOn(int id) {
+    taking.page(id);
+    if (index.lag() <= MOST_LAG) {
+      index.catchUp();
+    }
   }
 
   private CommandResult<BroughtName, CommandKind.Nothing> started(
@@ -364,7 +378,7 @@ class Broughts implements CommandKinds {
   BroughtName giveBack(Member who, UUID command, String brought) {
     int id = get(who, brought).id();
     BroughtName returned = commands.run(who, command, giveBack, () -> returning(who, brought));
-    taking.page(id);
+    goOn(id);
     return returned;
   }
 
