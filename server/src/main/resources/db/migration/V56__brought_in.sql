@@ -36,8 +36,8 @@ create table brought_entry (
   line integer not null, -- 0: the file has no lines
   identifier text not null, -- made of its contents
   record text not null, -- MODS
+  shown jsonb not null, -- what lists show of it
   reason text not null, -- what was noted of it
-  keys text[] not null,
   found text not null check (found in ('new', 'here', 'doubtful', 'twice')),
   by_key text not null default '', -- kind of the key that it is here by
   works integer[] not null default '{}', -- that it is, or that it may be

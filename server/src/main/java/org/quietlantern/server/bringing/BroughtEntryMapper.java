@@ -18,19 +18,21 @@ interface BroughtEntryMapper {
       int line,
       String identifier,
       String record,
+      String shown,
       String reason,
-      List<String> keys,
       String found,
       String byKey,
       List<Integer> works,
       List<String> faults) {}
 
+  /** {@code record}: empty where it is not asked for. */
   record Row(
       int n,
       int file,
       int line,
       String identifier,
       String record,
+      String shown,
       String reason,
       String found,
       String byKey,
@@ -43,6 +45,9 @@ interface BroughtEntryMapper {
       boolean known,
       @Nullable Integer itemReason,
       @Nullable Integer event) {}
+
+  /** One of another file. */
+  record Other(int n, String identifier, String record) {}
 
   /** What became of an entry. */
   record Outcome(
@@ -104,8 +109,9 @@ interface BroughtEntryMapper {
 
   String COLUMNS =
       """
-      select n, file, line, identifier, record, reason, found, by_key, works, faults, decision,
-        decided, outcome, work, known, item_reason, event from brought_entry
+      select n, file, line, identifier, '' as record, shown::text as shown, reason, found, by_key,
+        works, faults, decision, decided, outcome, work, known, item_reason, event
+      from brought_entry
       """;
 
   /** What is taken next: all but what waits for a decision. */
@@ -121,11 +127,11 @@ interface BroughtEntryMapper {
   @Insert(
       """
       insert into brought_entry
-        (brought, n, file, line, identifier, record, reason, keys, found, by_key, works, faults)
-      select #{brought}, n, file, line, identifier, record, reason, keys, found, "byKey", works,
-        faults
+        (brought, n, file, line, identifier, record, shown, reason, found, by_key, works, faults)
+      select #{brought}, n, file, line, identifier, record, shown::jsonb, reason, found, "byKey",
+        works, faults
       from json_to_recordset(#{rows}::json) as r (n integer, file integer, line integer,
-        identifier text, record text, reason text, keys text[], found text, "byKey" text,
+        identifier text, record text, shown text, reason text, found text, "byKey" text,
         works integer[], faults text[])
       """)
   void add(int brought, String rows);
@@ -201,8 +207,34 @@ interface BroughtEntryMapper {
       """)
   void again(int brought);
 
-  @Select(COLUMNS + " where brought = #{brought} and" + READY + "order by n limit #{most}")
-  List<Row> next(int brought, int most);
+  /** With their records, of which the page has not many more letters than {@code letters}. */
+  @Select(
+      """
+      select n, file, line, identifier, record, shown::text as shown, reason, found, by_key, works,
+        faults, decision, decided, outcome, work, known, item_reason, event
+      from (
+        select *, sum(length(record)) over (order by n) - length(record) as before
+        from (
+          select * from brought_entry where brought = #{brought} and
+      """
+          + READY
+          + """
+          order by n limit #{most}) few) summed
+      where before < #{letters} order by n
+      """)
+  List<Row> next(int brought, int most, int letters);
+
+  /** Whether there is something to be taken. */
+  @Select("select exists (select 1 from brought_entry where brought = #{brought} and" + READY + ")")
+  boolean isReady(int brought);
+
+  /** Entries of other files than one, with their records, from one on. */
+  @Select(
+      """
+      select n, identifier, record from brought_entry
+      where brought = #{brought} and file <> #{file} and n > #{after} order by n limit #{most}
+      """)
+  List<Other> others(int brought, int file, int after, int most);
 
   /** {@code rows}: of {@link Outcome}, as a JSON array. */
   @Update(

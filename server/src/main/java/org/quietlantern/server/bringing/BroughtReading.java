@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.quietlantern.core.exchange.RecordReader;
+import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
@@ -34,6 +35,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 class BroughtReading {
   /** Entries that are compared, and written, together. */
   static final int PAGE = 500;
+
+  /** Letters of their records, after which they are written together, too. */
+  private static final int LETTERS = 4_000_000;
+
+  /** Letters of a record that is taken: thousands of authors have room. */
+  private static final int LONGEST_RECORD = 1_000_000;
 
   /** Letters of what is noted of an entry: as long as a note on an item may be. */
   private static final int LONGEST_REASON = 4_000;
@@ -132,6 +139,7 @@ class BroughtReading {
             files.removeProblems(brought, n);
           });
       last = entries.last(brought);
+      meetOthers();
       boolean archive = parts.size() > 1 || !parts.get(0).name().equals(file.name());
       for (int i = 0; i < parts.size(); i++) {
         int at = archive ? PARTS * (n + 1) + Math.min(i, PARTS - 1) : n;
@@ -159,9 +167,7 @@ class BroughtReading {
 
     private void part(ReferenceFiles.Recognised part, int at) {
       List<BroughtMapper.Problem> problems = new ArrayList<>();
-      part.file()
-          .problems()
-          .forEach(p -> problems.add(new BroughtMapper.Problem(at, p.line(), p.sentence())));
+      part.file().problems().forEach(p -> problems.add(problem(at, p.line(), p.sentence())));
       transactions.executeWithoutResult(
           status ->
               files.readFile(
@@ -170,12 +176,36 @@ class BroughtReading {
                   Text.atMost(300, Text.clean(part.name())),
                   part.format(),
                   heads(part)));
-      List<ReadFile.Found> found = part.file().references();
-      for (int start = 0; start < found.size(); start += PAGE) {
-        List<ReadFile.Found> page = found.subList(start, Math.min(start + PAGE, found.size()));
-        transactions.executeWithoutResult(status -> page(page, at, problems));
+      Page page = new Page(at, problems);
+      for (ReadFile.Found one : part.file().references()) {
+        page.add(one);
       }
+      page.write();
       transactions.executeWithoutResult(status -> addProblems(problems, at));
+    }
+
+    /** What comes in by other files of the same act may be the same. */
+    private void meetOthers() {
+      List<BroughtEntryMapper.Other> others;
+      int after = 0;
+      do {
+        others = entries.others(brought, n, after, PAGE);
+        for (BroughtEntryMapper.Other other : others) {
+          after = other.n();
+          if (RecordReader.read(other.record()) instanceof SuppliedRecord.Read read) {
+            remember(new Earlier(other.n(), other.identifier(), read.publication()));
+          }
+        }
+      } while (others.size() == PAGE);
+    }
+
+    private void remember(Earlier entry) {
+      for (String key : SameWork.keys(entry.work())) {
+        List<Earlier> others = byKey.computeIfAbsent(key, k -> new ArrayList<>());
+        if (others.size() < MOST_TWINS) {
+          others.add(entry);
+        }
+      }
     }
 
     private void addProblems(List<BroughtMapper.Problem> problems, int at) {
@@ -183,36 +213,61 @@ class BroughtReading {
       if (problems.size() > MOST_PROBLEMS) {
         told = new ArrayList<>(problems.subList(0, MOST_PROBLEMS));
         String more = "And %,d more.".formatted(problems.size() - MOST_PROBLEMS);
-        told.add(new BroughtMapper.Problem(at, 0, more));
+        told.add(problem(at, 0, more));
       }
       if (!told.isEmpty()) {
         files.addProblems(brought, json.write(told));
       }
     }
 
-    private void page(List<ReadFile.Found> found, int at, List<BroughtMapper.Problem> problems) {
-      ModsWriter mods = new ModsWriter(Included.ALL);
-      List<ReadFile.Found> kept = new ArrayList<>();
-      List<SourceRecord> records = new ArrayList<>();
-      for (ReadFile.Found one : found) {
+    /** Entries on their way; compared and written when they are many, or long. */
+    private final class Page {
+      private final ModsWriter mods = new ModsWriter(Included.ALL);
+      private final List<ReadFile.Found> found = new ArrayList<>();
+      private final List<SourceRecord> records = new ArrayList<>();
+      private final int at;
+      private final List<BroughtMapper.Problem> problems;
+      private int letters;
+
+      Page(int at, List<BroughtMapper.Problem> problems) {
+        this.at = at;
+        this.problems = problems;
+      }
+
+      void add(ReadFile.Found one) {
         String raw = mods.entry(Reference.of("", one.reference().work(), ""));
-        if (raw.length() > RecordReader.LONGEST) {
-          String why = "The entry is longer than %,d letters.".formatted(RecordReader.LONGEST);
-          problems.add(new BroughtMapper.Problem(at, one.line(), why));
-        } else {
-          kept.add(one);
-          records.add(record(raw));
+        if (raw.length() > LONGEST_RECORD) {
+          String why = "The entry is longer than %,d letters.".formatted(LONGEST_RECORD);
+          problems.add(problem(at, one.line(), why));
+          return;
+        }
+        found.add(one);
+        records.add(record(raw));
+        letters += raw.length();
+        if (found.size() == PAGE || letters > LETTERS) {
+          write();
         }
       }
-      List<OwnRecords.Foreseen> foreseen = own.foresee(source, records);
-      List<List<String>> faults =
-          beforeLeaving.ofNew(
-              citing.ofGroup(who), kept.stream().map(f -> f.reference().work()).toList());
-      List<BroughtEntryMapper.NewEntry> rows = new ArrayList<>();
-      for (int i = 0; i < kept.size(); i++) {
-        rows.add(entry(kept.get(i), at, records.get(i), foreseen.get(i), faults.get(i), problems));
+
+      void write() {
+        transactions.executeWithoutResult(status -> compare());
+        found.clear();
+        records.clear();
+        letters = 0;
       }
-      entries.add(brought, json.write(rows));
+
+      private void compare() {
+        List<OwnRecords.Foreseen> foreseen = own.foresee(source, records);
+        List<List<String>> faults =
+            beforeLeaving.ofNew(
+                citing.ofGroup(who), found.stream().map(f -> f.reference().work()).toList());
+        List<BroughtEntryMapper.NewEntry> rows = new ArrayList<>();
+        for (int i = 0; i < found.size(); i++) {
+          rows.add(
+              entry(found.get(i), at, records.get(i), foreseen.get(i), faults.get(i), problems));
+        }
+        entries.add(brought, json.write(rows));
+      }
     }
 
     private SourceRecord record(String raw) {
@@ -228,10 +283,9 @@ class BroughtReading {
         List<String> faults,
         List<BroughtMapper.Problem> problems) {
       Publication work = one.reference().work();
-      List<String> keys = SameWork.keys(work);
       String found = "new";
       String by = foreseen.key();
-      Optional<Earlier> twin = twin(work, keys, record.identifier());
+      Optional<Earlier> twin = twin(work, record.identifier());
       if (foreseen.work().isPresent()) {
         found = "here";
         by = foreseen.known() ? "record" : by;
@@ -242,21 +296,15 @@ class BroughtReading {
         found = "doubtful";
       }
       last++;
-      Earlier self = new Earlier(last, record.identifier(), work);
-      for (String key : keys) {
-        List<Earlier> others = byKey.computeIfAbsent(key, k -> new ArrayList<>());
-        if (others.size() < MOST_TWINS) {
-          others.add(self);
-        }
-      }
+      remember(new Earlier(last, record.identifier(), work));
       return new BroughtEntryMapper.NewEntry(
           last,
           at,
           one.line(),
           record.identifier(),
           record.raw(),
+          json.write(BroughtViews.BesideShown.of(work)),
           reason(one, at, problems),
-          keys,
           found,
           by,
           foreseen.work().map(List::of).orElse(foreseen.doubtful()),
@@ -264,8 +312,8 @@ class BroughtReading {
     }
 
     /** The first of those before that is the same work. */
-    private Optional<Earlier> twin(Publication work, List<String> keys, String identifier) {
-      return keys.stream()
+    private Optional<Earlier> twin(Publication work, String identifier) {
+      return SameWork.keys(work).stream()
           .flatMap(key -> byKey.getOrDefault(key, List.of()).stream())
           .filter(
               other ->
@@ -283,16 +331,21 @@ class BroughtReading {
         String why =
             "Its note has %,d letters; %,d of them are kept."
                 .formatted(whole.length(), LONGEST_REASON);
-        problems.add(new BroughtMapper.Problem(at, one.line(), why));
+        problems.add(problem(at, one.line(), why));
       }
       return Text.atMost(LONGEST_REASON - 1, whole);
     }
   }
 
-  /** An entry before, of the same file. */
+  /** An entry before. */
   private record Earlier(int n, String identifier, Publication work) {}
 
+  /** What a file says may hold what no database can. */
   private static String[] heads(ReferenceFiles.Recognised part) {
-    return part.columns().keySet().toArray(String[]::new);
+    return part.columns().keySet().stream().map(Text::legal).toArray(String[]::new);
+  }
+
+  private static BroughtMapper.Problem problem(int file, int line, String sentence) {
+    return new BroughtMapper.Problem(file, line, Text.legal(sentence));
   }
 }

@@ -33,7 +33,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes entries into the catalogue and the folder, and back, a page in a transaction. */
 @Component
 class BroughtTaking {
-  static final int PAGE = 500;
+  /** Entries of a page: while one is taken, nobody else of the group can do anything. */
+  static final int PAGE = 200;
+
+  /** Letters of their records. */
+  private static final int LETTERS = 4_000_000;
 
   private final BroughtMapper mapper;
   private final BroughtEntryMapper entries;
@@ -108,14 +112,15 @@ class BroughtTaking {
       return stands(row, refused.getMessage());
     }
     entries.leaveOut(row.id());
-    List<BroughtEntryMapper.Row> page = entries.next(row.id(), PAGE);
+    List<BroughtEntryMapper.Row> page = entries.next(row.id(), PAGE, LETTERS);
     entries.note(row.id(), json.write(taken(member.get(), row, into, page)));
     checkpoint.pass("bringing: page kept and noted, not committed");
-    if (page.size() < PAGE) {
+    boolean more = entries.isReady(row.id());
+    if (!more) {
       mapper.state(row.id(), "taken", calendar.now(), null);
       mapper.forgetContents(row.id());
     }
-    return page.size() == PAGE;
+    return more;
   }
 
   /** What was taken stays; it can be gone on with into another folder. */

@@ -10,10 +10,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.quietlantern.core.exchange.RecordReader;
-import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.reference.CsvColumn;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
@@ -35,6 +34,9 @@ class BroughtViews {
   private static final int ENTRIES = 50;
   private static final int PROBLEMS = 50;
   private static final int MOST_PEOPLE = 8;
+
+  /** Letters of what a list shows of one field. */
+  private static final int LONGEST = 1_000;
 
   private final Broughts broughts;
   private final BroughtMapper mapper;
@@ -118,13 +120,23 @@ class BroughtViews {
                   + (work.host().issue().isEmpty() ? "" : "(" + work.host().issue() + ")");
       String pages = last.isEmpty() || last.equals(first) ? first : first + "–" + last;
       return new BesideShown(
-          work.title(),
-          work.authors().stream().limit(MOST_PEOPLE).map(PersonName::family).toList(),
+          clean(work.title()),
+          work.authors().stream()
+              .limit(MOST_PEOPLE)
+              .map(PersonName::family)
+              .map(BesideShown::clean)
+              .toList(),
           work.year().orElse(null),
-          work.where(),
+          clean(work.where()),
           work.kind().word(),
-          Stream.of(volume, pages).filter(s -> !s.isEmpty()).collect(Collectors.joining(", ")),
-          work.doi());
+          clean(
+              Stream.of(volume, pages).filter(s -> !s.isEmpty()).collect(Collectors.joining(", "))),
+          clean(work.doi()));
+    }
+
+    /** Whatever a file says; lists are no longer for it. */
+    private static String clean(String text) {
+      return Text.atMost(LONGEST, Text.clean(text));
     }
   }
 
@@ -289,14 +301,10 @@ class BroughtViews {
         page.rows().stream().map(entry -> shown(entry, files, works)).toList(), page.more());
   }
 
-  private static BroughtEntry shown(
+  private BroughtEntry shown(
       BroughtEntryMapper.Row entry,
       Map<Integer, String> files,
       Map<Integer, StoredPublication> works) {
-    Publication read =
-        RecordReader.read(entry.record()) instanceof SuppliedRecord.Read whole
-            ? whole.publication()
-            : null;
     Map<String, HereShown> here = new LinkedHashMap<>();
     for (Integer id : entry.works()) {
       StoredPublication work = works.get(id);
@@ -312,7 +320,7 @@ class BroughtViews {
         entry.n(),
         files.getOrDefault(entry.file(), ""),
         entry.line(),
-        read == null ? new BesideShown("", List.of(), null, "", "", "", "") : BesideShown.of(read),
+        json.read(entry.shown(), BesideShown.class),
         entry.reason(),
         entry.found(),
         entry.byKey(),

@@ -364,7 +364,7 @@ class Broughts implements CommandKinds {
       throw Refusal.conflict("brought-unread", "A file of it is still being read.");
     }
     entries.again(row.id());
-    if (entries.next(row.id(), 1).isEmpty()) {
+    if (!entries.isReady(row.id())) {
       throw Refusal.conflict("nothing-to-take", "There is nothing in it to be taken.");
     }
     mapper.take(row.id(), into, command);

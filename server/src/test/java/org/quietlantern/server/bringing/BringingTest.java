@@ -307,6 +307,21 @@ class BringingTest {
     throw new IllegalStateException(name);
   }
 
+  @DisplayName("What stands in two files of one act is the same entry twice")
+  @Test
+  void inTwoFiles() {
+    String brought = brought("one.ris", ris("Ospreys of the lake", "Osprey, O", "10.5555/none.9"));
+    String bibtex =
+        "@article{a, title={Ospreys of the Lake}, author={Osprey, Ole}, doi={10.5555/none.9}}";
+    put(brought, 1, "two.bib", bibtex.getBytes(StandardCharsets.UTF_8));
+    assertThat(count(brought, "fresh")).isEqualTo(1);
+    assertThat(entries(brought, "twice").get(0).get("byKey").asString()).isEqualTo("1");
+    take(brought);
+    assertThat(inFolder()).hasSize(1);
+    assertThat(count(brought, "added")).isEqualTo(1);
+    assertThat(count(brought, "there")).isEqualTo(1);
+  }
+
   @DisplayName("What is begun is its bringer's; the same number again replaces a file")
   @Test
   void mine() {
@@ -326,6 +341,41 @@ class BringingTest {
     assertThat(client.get("/brought/" + brought).status()).isEqualTo(404);
   }
 
+  @DisplayName(
+      "Whatever a file says is kept as letters: nothing of it is run, nothing breaks by it")
+  @Test
+  void hostile() {
+    String hostile =
+        "TY  - JOUR\nTI  - <script>alert(1)</script> \u0001 {{7*7}} ${x}\nAU  - O'Drop, \"; drop table\n"
+            + "VL  - \u0001\u0002\nSP  - \u0001\nT2  - Q\nN1  - \u0001 \ud83d\n"
+            + "N1  - "
+            + "a".repeat(9_000)
+            + "\nIS  - \u0000\n"
+            + "ER  - \nTY  - \u0001\nZZ\u0001 - x\nTI  - \u0001\nER  - \n";
+    String brought = brought("%3Cb%3E%2e%2e%2fold.ris", hostile);
+    JsonNode entry = entries(brought, "").get(0);
+    assertThat(entry.at("/entry/title").asString())
+        .isEqualTo("<script>alert(1)</script> {{7*7}} ${x}");
+    take(brought);
+    assertThat(inFolder()).contains("<script>alert(1)</script> {{7*7}} ${x}");
+    String table = brought("t.csv", "Title\u0001;Wh\u0001o\nMosses;x\u0001\nFerns;y\n");
+    assertThat(shown(table).get("reading").asBoolean()).isFalse();
+    StringBuilder fields = new StringBuilder("@article{x, title={Many fields}");
+    for (int n = 0; n < 5_000; n++) {
+      fields.append(", f").append(n).append("={\\input{/etc/passwd}\\loop}");
+    }
+    String many = brought("many.bib", fields + "}\n");
+    assertThat(entries(many, "").toString()).contains("Many fields").doesNotContain("root:");
+    StringBuilder authors = new StringBuilder("TY  - JOUR\nTI  - A crowd\n");
+    for (int n = 0; n < 20_000; n++) {
+      authors.append("AU  - Crowd").append(n).append(", A\n");
+    }
+    String crowd = brought("crowd.ris", authors + "ER  - \n" + ris("Alone", "Reed, R", ""));
+    assertThat(entries(crowd, "").toString()).contains("Alone").doesNotContain("A crowd");
+    assertThat(client.get("/brought/" + crowd + "/problems").body()).contains("longer than");
+    assertThat(client.post("/reference-list", Map.of("text", hostile)).status()).isEqualTo(200);
+  }
+
   @DisplayName("Twelve hundred entries are taken page by page, each once, and back")
   @Test
   void pages() {
@@ -337,7 +387,7 @@ class BringingTest {
     assertThat(count(brought, "fresh") + count(brought, "twice")).isEqualTo(1_200);
     client.post("/brought/" + brought + "/taken", Map.of("folder", folder)).ok();
     assertThat(shown(brought).get("state").asString()).isEqualTo("taking");
-    assertThat(count(brought, "ready")).isEqualTo(700);
+    assertThat(count(brought, "ready")).isEqualTo(1_000);
     goOn();
     assertThat(count(brought, "ready")).isZero();
     int added = count(brought, "added") + count(brought, "there") + count(brought, "joined");
