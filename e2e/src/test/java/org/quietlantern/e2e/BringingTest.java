@@ -92,8 +92,8 @@ class BringingTest {
           .click();
       assertThat(stands(ilse, "taken, in")).isVisible();
       assertThat(ilse.text(Pattern.compile("^1,50\\d added$"))).isVisible();
-      ilse.link("Verge lighting").click();
-      assertThat(ilse.text("Locks and what they hold").first()).isVisible();
+      ilse.link("Locks and what they hold").click();
+      assertThat(ilse.page()).hasTitle(Pattern.compile("Locks and what they hold"));
       ilse.page().goBack();
 
       // Reloaded, it stands as it stood; then all of it goes.
@@ -143,6 +143,7 @@ class BringingTest {
                 maren.page().waitForTimeout(700);
                 route.resume();
               });
+      assertThat(maren.page().getByLabel(Pattern.compile("^Paste the references"))).isFocused();
       Keyboard keyboard = maren.page().keyboard();
       Keyboard.TypeOptions fast = new Keyboard.TypeOptions().setDelay(FAST);
       keyboard.type("1. Somebody. Something. " + dois[0] + "\n", fast);

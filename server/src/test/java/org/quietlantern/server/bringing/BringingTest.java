@@ -1,6 +1,7 @@
 package org.quietlantern.server.bringing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.quietlantern.server.support.Supply.doi;
 import static org.quietlantern.server.support.Supply.mods;
 
@@ -19,6 +20,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.DyingCheckpoint;
 import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -376,7 +378,7 @@ class BringingTest {
     assertThat(client.post("/reference-list", Map.of("text", hostile)).status()).isEqualTo(200);
   }
 
-  @DisplayName("Twelve hundred entries are taken page by page, each once, and back")
+  @DisplayName("Twelve hundred entries are taken page by page, each once, and back, wherever the server dies")
   @Test
   void pages() {
     StringBuilder all = new StringBuilder();
@@ -388,11 +390,21 @@ class BringingTest {
     client.post("/brought/" + brought + "/taken", Map.of("folder", folder)).ok();
     assertThat(shown(brought).get("state").asString()).isEqualTo("taking");
     assertThat(count(brought, "ready")).isEqualTo(1_000);
+    DyingCheckpoint dying = APP.bean(DyingCheckpoint.class);
+    dying.dieAt("bringing: page kept and noted, not committed", 2);
+    assertThatThrownBy(() -> APP.bean(BroughtJob.class).run())
+        .isInstanceOf(DyingCheckpoint.Death.class);
+    assertThat(count(brought, "ready")).isEqualTo(800);
+    assertThat(inFolder()).hasSize(400);
     goOn();
+    assertThat(inFolder()).hasSize(1_200).doesNotHaveDuplicates();
     assertThat(count(brought, "ready")).isZero();
     int added = count(brought, "added") + count(brought, "there") + count(brought, "joined");
     assertThat(added).isEqualTo(1_200);
-    takeBack(brought);
+    dying.dieAt("bringing: page given back, not committed", 2);
+    assertThatThrownBy(() -> takeBack(brought)).isInstanceOf(DyingCheckpoint.Death.class);
+    goOn();
+    assertThat(shown(brought).get("state").asString()).isEqualTo("returned");
     assertThat(inFolder()).isEmpty();
     assertThat(group.find("gulls")).isEmpty();
   }
