@@ -378,7 +378,8 @@ class BringingTest {
     assertThat(client.post("/reference-list", Map.of("text", hostile)).status()).isEqualTo(200);
   }
 
-  @DisplayName("Twelve hundred entries are taken page by page, each once, and back, wherever the server dies")
+  @DisplayName(
+      "Twelve hundred entries are taken page by page, each once, and back, wherever the server dies")
   @Test
   void pages() {
     StringBuilder all = new StringBuilder();
