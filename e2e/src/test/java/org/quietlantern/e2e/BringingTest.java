@@ -155,7 +155,7 @@ class BringingTest {
       keyboard.type("3. " + dois[1] + "\n", fast);
       assertThat(maren.text("2 references: 1 here, 0 perhaps here, 1 not here.")).isVisible();
       assertThat(maren.page().getByLabel(Pattern.compile("^Paste the references")))
-          .hasValue(Pattern.compile("(?s).*" + Pattern.quote(dois[1]) + ".*"));
+          .hasValue(Pattern.compile(dois[1].replace(".", "\\.")));
       maren.button("Look them up").click();
       assertThat(maren.text("3 references: 2 here, 0 perhaps here, 1 not here.")).isVisible();
       maren.exactly("To be looked up").click();
@@ -185,7 +185,7 @@ class BringingTest {
       assertThat(teodor.text("Choose files")).isVisible();
       teodor.page().getByLabel("Or paste what a file would hold").fill("@article{a, title={Open");
       teodor.button("Look at it").click();
-      assertThat(teodor.text("1 place could not be read")).isVisible();
+      assertThat(teodor.text(Pattern.compile("could not be read"))).isVisible();
       assertThat(teodor.page()).hasTitle(Pattern.compile("Bring in"));
     }
   }
