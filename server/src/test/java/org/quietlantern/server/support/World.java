@@ -171,6 +171,16 @@ public final class World {
     return brought;
   }
 
+  /** One that was said just now. */
+  public String freshRemark() {
+    return group
+        .client(0)
+        .post("/publications/" + values.get("publication") + "/remarks", Map.of("text", "Look"))
+        .ok()
+        .get("id")
+        .asString();
+  }
+
   /** Another than {@code brought}, of which nothing was taken. */
   public String openBrought() {
     return broughtOpen(group.client(0), ris("More hedges of our own", ""));
