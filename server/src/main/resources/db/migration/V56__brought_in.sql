@@ -21,7 +21,6 @@ create table brought_file (
   n integer not null,
   name text not null,
   content bytea not null, -- empty once everything of it was taken
-  bytes integer not null,
   columns jsonb not null default '{}', -- what columns of a table hold, where a member said it
   read boolean not null default false,
   format text not null default '',
@@ -53,6 +52,7 @@ create table brought_entry (
   foreign key (brought, file) references brought_file on delete cascade
 );
 create index on brought_entry (brought, file);
+create index on brought_entry (brought, n) where outcome is null;
 create index on brought_entry (decided) where decided is not null;
 create index on brought_entry (work) where work is not null;
 

@@ -77,35 +77,7 @@ interface BroughtEntryMapper {
       int out,
       int failed,
       int returned,
-      int stays) {
-    static final BroughtCounts NONE =
-        new BroughtCounts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
-  }
-
-  /** The same with what they are of. */
-  record CountsOf(
-      int brought,
-      int all,
-      int fresh,
-      int here,
-      int doubtful,
-      int twice,
-      int faulty,
-      int undecided,
-      int ready,
-      int added,
-      int joined,
-      int there,
-      int out,
-      int failed,
-      int returned,
-      int stays) {
-    BroughtCounts counts() {
-      return new BroughtCounts(
-          all, fresh, here, doubtful, twice, faulty, undecided, ready, added, joined, there, out,
-          failed, returned, stays);
-    }
-  }
+      int stays) {}
 
   String COLUMNS =
       """
@@ -136,29 +108,31 @@ interface BroughtEntryMapper {
       """)
   void add(int brought, String rows);
 
-  /** How many there are of each, by what they are of; nothing where there is none. */
+  /** How many entries there are of each, in the order in which they are asked for. */
   @Select(
       """
-      select brought, count(*) as all,
-        count(*) filter (where found = 'new') as fresh,
-        count(*) filter (where found = 'here') as here,
-        count(*) filter (where found = 'doubtful') as doubtful,
-        count(*) filter (where found = 'twice') as twice,
-        count(*) filter (where faults <> '{}') as faulty,
-        count(*) filter (where found = 'doubtful' and decision is null and outcome is null)
+      select count(n) as all,
+        count(n) filter (where found = 'new') as fresh,
+        count(n) filter (where found = 'here') as here,
+        count(n) filter (where found = 'doubtful') as doubtful,
+        count(n) filter (where found = 'twice') as twice,
+        count(n) filter (where faults <> '{}') as faulty,
+        count(n) filter (where found = 'doubtful' and decision is null and outcome is null)
           as undecided,
-        count(*) filter (where outcome is null and not (found = 'doubtful' and decision is null)
+        count(n) filter (where outcome is null and not (found = 'doubtful' and decision is null)
           and decision is distinct from 'out') as ready,
-        count(*) filter (where outcome = 'added') as added,
-        count(*) filter (where outcome = 'joined') as joined,
-        count(*) filter (where outcome = 'there') as there,
-        count(*) filter (where outcome = 'out' or decision = 'out') as out,
-        count(*) filter (where outcome = 'failed') as failed,
-        count(*) filter (where outcome = 'returned') as returned,
-        count(*) filter (where outcome = 'stays') as stays
-      from brought_entry where brought = any(#{broughts}) group by brought
+        count(n) filter (where outcome = 'added') as added,
+        count(n) filter (where outcome = 'joined') as joined,
+        count(n) filter (where outcome = 'there') as there,
+        count(n) filter (where outcome = 'out' or decision = 'out') as out,
+        count(n) filter (where outcome = 'failed') as failed,
+        count(n) filter (where outcome = 'returned') as returned,
+        count(n) filter (where outcome = 'stays') as stays
+      from unnest(#{broughts}::integer[]) with ordinality as asked (id, place)
+      left join brought_entry on brought = asked.id
+      group by asked.place order by asked.place
       """)
-  List<CountsOf> countsOf(Integer[] broughts);
+  List<BroughtCounts> counts(Integer[] broughts);
 
   /** {@code of}: what was found, {@code faulty}, an outcome, or empty for all. */
   @Select(

@@ -32,7 +32,6 @@ interface BroughtMapper {
   record FileRow(
       int n,
       String name,
-      int bytes,
       boolean read,
       String format,
       String[] heads,
@@ -113,16 +112,16 @@ interface BroughtMapper {
 
   @Insert(
       """
-      insert into brought_file (brought, n, name, content, bytes)
-      values (#{brought}, #{n}, #{name}, #{content}, #{bytes})
+      insert into brought_file (brought, n, name, content)
+      values (#{brought}, #{n}, #{name}, #{content})
       """)
-  void addFile(int brought, int n, String name, byte[] content, int bytes);
+  void addFile(int brought, int n, String name, byte[] content);
 
   /** Files of an archive, or a file that was read; {@code heads}: of a table. */
   @Insert(
       """
-      insert into brought_file (brought, n, name, content, bytes, read, format, heads)
-      values (#{brought}, #{n}, #{name}, '', 0, true, #{format}, #{heads}::text[])
+      insert into brought_file (brought, n, name, content, read, format, heads)
+      values (#{brought}, #{n}, #{name}, '', true, #{format}, #{heads}::text[])
       on conflict (brought, n) do update set format = excluded.format, heads = excluded.heads
       """)
   void readFile(int brought, int n, String name, String format, String[] heads);
@@ -139,7 +138,7 @@ interface BroughtMapper {
 
   @Select(
       """
-      select f.n, f.name, f.bytes, f.read, f.format, f.heads, f.columns::text as columns,
+      select f.n, f.name, f.read, f.format, f.heads, f.columns::text as columns,
         (select count(*) from brought_entry e where e.brought = f.brought and e.file = f.n)
           as entries,
         (select count(*) from brought_problem p where p.brought = f.brought and p.file = f.n)

@@ -22,6 +22,7 @@ import org.quietlantern.core.reference.ReferenceFiles;
 import org.quietlantern.server.catalogue.OwnRecords;
 import org.quietlantern.server.citing.BeforeLeaving;
 import org.quietlantern.server.citing.Citing;
+import org.quietlantern.server.folder.Keeping;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.SourceKeeping;
 import org.quietlantern.server.platform.Calendar;
@@ -41,9 +42,6 @@ class BroughtReading {
 
   /** Letters of a record that is taken: thousands of authors have room. */
   private static final int LONGEST_RECORD = 1_000_000;
-
-  /** Letters of what is noted of an entry: as long as a note on an item may be. */
-  private static final int LONGEST_REASON = 4_000;
 
   /** Problems of one file that are kept; that there are more is the last of them. */
   private static final int MOST_PROBLEMS = 10_000;
@@ -327,13 +325,13 @@ class BroughtReading {
       said.add(one.reference().annotation());
       said.removeIf(String::isBlank);
       String whole = Text.legal(String.join("\n", said)).strip();
-      if (whole.length() > LONGEST_REASON) {
+      if (whole.length() > Keeping.LONGEST_NOTE) {
         String why =
             "Its note has %,d letters; %,d of them are kept."
-                .formatted(whole.length(), LONGEST_REASON);
+                .formatted(whole.length(), Keeping.LONGEST_NOTE);
         problems.add(problem(at, one.line(), why));
       }
-      return Text.atMost(LONGEST_REASON - 1, whole);
+      return Text.atMost(Keeping.LONGEST_NOTE - 1, whole);
     }
   }
 

@@ -2,6 +2,7 @@ package org.quietlantern.server.bringing;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -197,11 +198,7 @@ class BroughtViews {
     int from = before == null ? 0 : broughts.get(who, before).id();
     Page<BroughtMapper.Row> page = Page.of(mapper.of(who.id(), from, LINES + 1), LINES);
     Integer[] ids = page.rows().stream().map(BroughtMapper.Row::id).toArray(Integer[]::new);
-    Map<Integer, BroughtEntryMapper.BroughtCounts> counts =
-        entries.countsOf(ids).stream()
-            .collect(
-                Collectors.toMap(
-                    BroughtEntryMapper.CountsOf::brought, BroughtEntryMapper.CountsOf::counts));
+    Iterator<BroughtEntryMapper.BroughtCounts> counts = entries.counts(ids).iterator();
     Map<Integer, List<String>> names =
         mapper.names(ids).stream()
             .collect(
@@ -216,7 +213,7 @@ class BroughtViews {
                         row.pid(),
                         row.state(),
                         names.getOrDefault(row.id(), List.of()),
-                        counts.getOrDefault(row.id(), BroughtEntryMapper.BroughtCounts.NONE),
+                        counts.next(),
                         folder(row),
                         row.begun(),
                         row.ended()))
@@ -236,19 +233,12 @@ class BroughtViews {
         row.state(),
         files.stream().anyMatch(file -> !file.read()),
         files.stream().map(this::shown).toList(),
-        counts(row.id()),
+        entries.counts(new Integer[] {row.id()}).get(0),
         Stream.of(CsvColumn.values()).map(CsvColumn::word).toList(),
         folder(row),
         row.error(),
         row.begun(),
         row.ended());
-  }
-
-  private BroughtEntryMapper.BroughtCounts counts(int brought) {
-    return entries.countsOf(new Integer[] {brought}).stream()
-        .map(BroughtEntryMapper.CountsOf::counts)
-        .findFirst()
-        .orElse(BroughtEntryMapper.BroughtCounts.NONE);
   }
 
   private BroughtFile shown(BroughtMapper.FileRow file) {

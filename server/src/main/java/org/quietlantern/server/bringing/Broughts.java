@@ -199,7 +199,7 @@ class Broughts implements CommandKinds {
           mapper.lock(row.id());
           mapper.removeParts(row.id(), n);
           mapper.removeFile(row.id(), n);
-          mapper.addFile(row.id(), n, clean.isEmpty() ? "a file" : clean, content, content.length);
+          mapper.addFile(row.id(), n, clean.isEmpty() ? "a file" : clean, content);
           if (BroughtReading.isShort(content)) {
             reading.read(who, row.id(), n);
           }

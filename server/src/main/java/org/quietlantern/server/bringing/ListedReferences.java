@@ -18,6 +18,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.task.TaskLists;
+import org.quietlantern.server.task.Tasks;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,9 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class ListedReferences {
-  /** Letters of a task that is made of an entry. */
-  private static final int LONGEST_TASK = 1_000;
-
   private final Publications publications;
   private final Folders folders;
   private final TaskLists tasks;
@@ -135,7 +133,7 @@ class ListedReferences {
         tasks.open(
             who,
             listed.stream().map(ReferenceList.Listed::doi).toList(),
-            listed.stream().map(entry -> Text.atMost(LONGEST_TASK - 1, entry.text())).toList());
+            listed.stream().map(entry -> Text.atMost(Tasks.LONGEST - 1, entry.text())).toList());
     List<ListedShown> shown = new ArrayList<>();
     for (int i = 0; i < listed.size(); i++) {
       ReferenceList.Listed entry = listed.get(i);
@@ -150,7 +148,7 @@ class ListedReferences {
               work == null ? null : work.pid(),
               work == null ? null : BroughtViews.BesideShown.of(work.publication()),
               work == null ? List.of() : held.getOrDefault(work.id(), List.of()),
-              byDoi != null ? byDoi : open.get(Text.atMost(LONGEST_TASK - 1, entry.text()))));
+              byDoi != null ? byDoi : open.get(Text.atMost(Tasks.LONGEST - 1, entry.text()))));
     }
     return shown;
   }

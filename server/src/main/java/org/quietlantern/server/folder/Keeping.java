@@ -33,7 +33,9 @@ public class Keeping implements CommandKinds {
   /** Publications that one act keeps. */
   static final int MOST = 500;
 
-  static final int LONGEST_NOTE = 4000;
+  /** Letters of a note. */
+  public static final int LONGEST_NOTE = 4000;
+
   private final FolderMapper mapper;
   private final Folders folders;
   private final Piles piles;

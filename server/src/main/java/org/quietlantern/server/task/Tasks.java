@@ -29,7 +29,9 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Tasks implements CommandKinds {
-  static final int LONGEST = 1_000;
+  /** Letters of what a task says. */
+  public static final int LONGEST = 1_000;
+
   private static final int LONGEST_DOI = 300;
   static final String OPEN = "open";
   static final String DONE = "done";
