@@ -35,6 +35,15 @@ export async function takeFile(
   throw Problem.unreachable();
 }
 
+/** What a request has whose body is a file: it is sent as it is, and the types know of JSON only. */
+export function asItIs(file: File) {
+  return {
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: file as never,
+    bodySerializer: (sent: unknown) => sent as File,
+  };
+}
+
 /** Takes a file that comes as it is. */
 export async function takeBlob(path: string, wanted: Schema['TableWanted']): Promise<Blob> {
   const answer = await globalThis

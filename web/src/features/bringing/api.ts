@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { api, asItIs, body, commandHeader, keys, newCommand } from '../../api';
 import { counted } from '../../ui';
 import { useAct } from '../session';
 
@@ -94,9 +94,7 @@ export function useSendToBring(group: string, onSending: (name: string) => void)
         onSending(file.name);
         await api.PUT('/api/groups/{group}/brought/{brought}/files/{n}', {
           params: { path: { group, brought: id, n }, query: { name: file.name } },
-          // The description of the server has no body here: it is the file itself.
-          ...({ body: file, bodySerializer: (raw: File) => raw } as object),
-          headers: { 'Content-Type': 'application/octet-stream' },
+          ...asItIs(file),
         });
       }
       return id;

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, body, keys, type Schema } from '../../api';
+import { api, asItIs, body, keys, type Schema } from '../../api';
 
 const loadsKey = (group: string) => [...keys.group(group), 'loads'];
 
@@ -32,9 +32,7 @@ export function useSendFiles(group: string, onSending: (name: string) => void) {
         onSending(file.name);
         await api.POST('/api/groups/{group}/loads', {
           params: { path: { group }, query: { name: file.name, into } },
-          // The description of the server has no body here: it is the file itself.
-          ...({ body: file, bodySerializer: (raw: File) => raw } as object),
-          headers: { 'Content-Type': 'application/octet-stream' },
+          ...asItIs(file),
         });
       }
     },

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand } from '../../api';
+import { api, asItIs, body, commandHeader, keys, newCommand } from '../../api';
 import { useNotice } from '../../ui';
 
 export const textsKey = (group: string, publication: string) =>
@@ -50,10 +50,7 @@ export function useBringText(group: string, publication: string) {
             query: { name: file.name, licence, version, sure },
             header: commandHeader(command),
           },
-          headers: { 'Content-Type': 'application/octet-stream' },
-          // It is sent as it is; the types know of JSON only.
-          body: file as never,
-          bodySerializer: (sent: unknown) => sent as File,
+          ...asItIs(file),
         }),
       );
       return command;

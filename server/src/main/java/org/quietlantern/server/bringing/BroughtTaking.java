@@ -2,14 +2,13 @@ package org.quietlantern.server.bringing;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.catalogue.OwnRecords;
@@ -101,7 +100,7 @@ class BroughtTaking {
 
   private boolean take(BroughtMapper.Row row) {
     commands.holdTurn(row.grp());
-    Optional<Member> member = member(row);
+    Optional<Member> member = groups.inGroup(row.grp(), row.membership());
     if (member.isEmpty() || row.folder() == null) {
       return stands(row, "Who brought it in, or the folder, is not there any more.");
     }
@@ -134,7 +133,7 @@ class BroughtTaking {
     int source = sources.ofGroup(who);
     List<String> identifiers = page.stream().map(BroughtEntryMapper.Row::identifier).toList();
     Set<String> known = own.placed(source, identifiers).keySet();
-    Map<String, SourceRecord> records = new HashMap<>();
+    Map<String, SourceRecord> records = new LinkedHashMap<>();
     for (BroughtEntryMapper.Row entry : page) {
       SourceRecord record = record(who, entry, false);
       if ("same".equals(entry.decision())) {
@@ -147,18 +146,9 @@ class BroughtTaking {
         records.put(record.identifier(), record);
       }
     }
-    taking.take(
-        source,
-        page.stream()
-            .map(BroughtEntryMapper.Row::identifier)
-            .distinct()
-            .filter(records::containsKey)
-            .map(records::get)
-            .toList());
+    taking.take(source, List.copyOf(records.values()));
     Map<String, Integer> placed = own.placed(source, identifiers);
-    Map<Integer, StoredPublication> works =
-        publications.byId(Viewer.of(who), placed.values()).stream()
-            .collect(Collectors.toMap(StoredPublication::asked, work -> work, (one, same) -> one));
+    Map<Integer, StoredPublication> works = publications.byAsked(Viewer.of(who), placed.values());
     List<BroughtEntryMapper.Outcome> outcomes = new ArrayList<>();
     for (BroughtEntryMapper.Row entry : page) {
       StoredPublication work = works.get(placed.get(entry.identifier()));
@@ -195,7 +185,7 @@ class BroughtTaking {
 
   private boolean giveBack(BroughtMapper.Row row) {
     commands.holdTurn(row.grp());
-    Optional<Member> member = member(row);
+    Optional<Member> member = groups.inGroup(row.grp(), row.membership());
     if (member.isEmpty()) {
       mapper.state(row.id(), "taken", row.ended(), "Who brought it in has left the group.");
       return false;
@@ -214,10 +204,8 @@ class BroughtTaking {
       Member who, BroughtMapper.Row row, List<BroughtEntryMapper.Row> page) {
     int source = sources.ofGroup(who);
     Map<Integer, StoredPublication> now =
-        publications
-            .byId(Viewer.of(who), page.stream().map(BroughtEntryMapper.Row::work).toList())
-            .stream()
-            .collect(Collectors.toMap(StoredPublication::asked, work -> work, (one, same) -> one));
+        publications.byAsked(
+            Viewer.of(who), page.stream().map(BroughtEntryMapper.Row::work).toList());
     for (BroughtEntryMapper.Row entry : page) {
       StoredPublication work = now.get(entry.work());
       if (work != null) {
@@ -279,11 +267,5 @@ class BroughtTaking {
         deleted ? "" : entry.record(),
         calendar.today(who.zoneId()).toString(),
         deleted);
-  }
-
-  private Optional<Member> member(BroughtMapper.Row row) {
-    return groups.members(row.grp()).stream()
-        .filter(one -> one.id() == row.membership())
-        .findFirst();
   }
 }

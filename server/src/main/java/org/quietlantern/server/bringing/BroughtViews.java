@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.PersonName;
@@ -282,11 +281,7 @@ class BroughtViews {
                         Stream.of(entry.decided(), entry.work()).filter(Objects::nonNull)))
             .distinct()
             .toList();
-    Map<Integer, StoredPublication> works =
-        publications.byId(Viewer.of(who), asked).stream()
-            .collect(
-                Collectors.toMap(
-                    StoredPublication::asked, Function.identity(), (one, same) -> one));
+    Map<Integer, StoredPublication> works = publications.byAsked(Viewer.of(who), asked);
     return new BroughtEntries(
         page.rows().stream().map(entry -> shown(entry, files, works)).toList(), page.more());
   }

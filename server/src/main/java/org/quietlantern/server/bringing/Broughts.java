@@ -220,9 +220,8 @@ class Broughts implements CommandKinds {
     if (row == null) {
       return;
     }
-    groups.members(row.grp()).stream()
-        .filter(member -> member.id() == row.membership())
-        .findFirst()
+    groups
+        .inGroup(row.grp(), row.membership())
         .ifPresentOrElse(member -> read(member, brought, n), () -> mapper.isRead(brought, n, true));
   }
 

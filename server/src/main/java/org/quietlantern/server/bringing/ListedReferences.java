@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.SameWork;
@@ -72,11 +71,7 @@ class ListedReferences {
             viewer,
             listed.stream().map(ReferenceList.Listed::link).filter(l -> !l.isEmpty()).toList());
     Map<Integer, StoredPublication> works =
-        publications.byId(viewer, byKey.values().stream().flatMap(List::stream).toList()).stream()
-            .filter(work -> !work.withdrawn())
-            .collect(
-                Collectors.toMap(
-                    StoredPublication::asked, Function.identity(), (one, same) -> one));
+        publications.byAsked(viewer, byKey.values().stream().flatMap(List::stream).toList());
     List<Match> matches = listed.stream().map(entry -> match(entry, byKey, byLink, works)).toList();
     return new ListShown(shown(who, listed, matches), ReferenceList.MOST);
   }
@@ -106,7 +101,7 @@ class ListedReferences {
     for (String key : keys(entry).toList()) {
       for (Integer id : byKey.getOrDefault(key, List.of())) {
         StoredPublication work = works.get(id);
-        if (work != null) {
+        if (work != null && !work.withdrawn()) {
           boolean sure =
               key.startsWith("doi:")
                   || ReferenceList.fit(entry, work.publication()) == ReferenceList.Fit.SURE;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.publication.Publication;
@@ -68,6 +69,13 @@ public class Publications {
     return mapper.byId(viewer.group(), ids.toArray(Integer[]::new)).stream()
         .map(this::stored)
         .toList();
+  }
+
+  /** The same, each by the row number that it was asked for by. */
+  public Map<Integer, StoredPublication> byAsked(Viewer viewer, Collection<Integer> ids) {
+    return byId(viewer, ids).stream()
+        .collect(
+            Collectors.toMap(StoredPublication::asked, Function.identity(), (one, same) -> one));
   }
 
   /** The same whoever may see them: for what is built of all, and shown to nobody as it is. */

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.Copy;
@@ -40,9 +39,7 @@ class SentWorks {
   /** Values of the letter: {@code items}, {@code more} and {@code place}. */
   Map<String, Object> values(Member who, Leaving leaving, String place) {
     List<Integer> listed = leaving.works().subList(0, Math.min(LISTED, leaving.works().size()));
-    Map<Integer, StoredPublication> stored =
-        publications.byId(Viewer.of(who), listed).stream()
-            .collect(Collectors.toMap(StoredPublication::asked, Function.identity(), (a, b) -> a));
+    Map<Integer, StoredPublication> stored = publications.byAsked(Viewer.of(who), listed);
     List<StoredPublication> works =
         listed.stream().filter(stored::containsKey).map(stored::get).distinct().toList();
     CitationsShown cited =

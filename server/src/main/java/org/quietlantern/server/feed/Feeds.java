@@ -4,8 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
@@ -137,10 +135,8 @@ public class Feeds implements CommandKinds {
     Page<FeedMapper.Told> page = Page.of(mapper.told(row.alert(), before, ENTRIES + 1), ENTRIES);
     List<FeedMapper.Told> told = page.rows();
     Map<Integer, StoredPublication> stored =
-        publications
-            .byId(new Viewer(row.grp()), told.stream().map(FeedMapper.Told::publication).toList())
-            .stream()
-            .collect(Collectors.toMap(StoredPublication::asked, Function.identity()));
+        publications.byAsked(
+            new Viewer(row.grp()), told.stream().map(FeedMapper.Told::publication).toList());
     String installation = calendar.installation().toString();
     Instant updated = told.stream().map(Feeds::updated).max(Instant::compareTo).orElse(row.at());
     String address = addresses.address(row.pid(), row.generation());

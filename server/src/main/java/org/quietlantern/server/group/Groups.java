@@ -78,6 +78,12 @@ public class Groups {
         .orElseThrow(Refusal::unknown);
   }
 
+  /** Who is in a group now under a membership (row number). */
+  @Transactional(readOnly = true)
+  public Optional<Member> inGroup(int group, int membership) {
+    return members(group).stream().filter(one -> one.id() == membership).findFirst();
+  }
+
   /** Whether nobody else coordinates the group of a member who does. */
   @Transactional(readOnly = true)
   public boolean isLastCoordinator(Member member) {

@@ -83,10 +83,7 @@ public class BeingAway implements CommandKinds {
                   .findFirst()
                   .orElseThrow(Refusal::unknown);
           Member away =
-              groups.members(who.group()).stream()
-                  .filter(one -> one.id() == noted.membership())
-                  .findFirst()
-                  .orElseThrow(Refusal::unknown);
+              groups.inGroup(who.group(), noted.membership()).orElseThrow(Refusal::unknown);
           requireOwn(who, away.pid());
           absences.remove(who.group(), absence);
           return done(away, noted).differing(Aspect.AWAY, days(noted), "");

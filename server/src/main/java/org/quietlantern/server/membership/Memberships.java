@@ -148,9 +148,8 @@ public class Memberships implements CommandKinds {
   }
 
   private String roleBack(Member who, UUID command, Role before) {
-    groups.members(who.group()).stream()
-        .filter(one -> one.id() == before.id())
-        .findFirst()
+    groups
+        .inGroup(who.group(), before.id())
         .ifPresent(
             member -> {
               if (!before.role().equals("coordinator")) {
