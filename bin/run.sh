@@ -76,7 +76,8 @@ start_standins() {
   port_of "$data/stand-ins" 18080
   port_of "$data/mail" 18025
   launch "$data/stand-ins" java -Xmx192m -XX:+UseSerialGC -jar "$(standins_jar)" \
-    "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")" "$(cat "$data/mail.port")"
+    "$(cat "$data/stand-ins.port")" "http://127.0.0.1:$(cat "$data/texts.port")" "$(cat "$data/mail.port")" \
+    "$data/drive"
 }
 
 start_server() {

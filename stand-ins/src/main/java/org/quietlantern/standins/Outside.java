@@ -7,6 +7,8 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
@@ -23,6 +25,7 @@ import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.corpus.Texts;
 import org.quietlantern.standins.host.LendingLibrary;
+import org.quietlantern.standins.host.SharedDrive;
 import org.quietlantern.standins.host.TextPlaces;
 import org.quietlantern.standins.mail.MailDrop;
 import org.quietlantern.standins.mail.MailPages;
@@ -37,13 +40,15 @@ import org.quietlantern.standins.supply.Sources;
 /**
  * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
  * /vocabulary.ttl}, {@code /holdings.txt}, {@code /printed.txt}, {@code /college.txt} and {@code
- * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code /mail}
- * shows what its mail server got; {@code POST /control/clock?now=} sets the day for all of it.
+ * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code
+ * /drive/} is a shared drive; {@code /mail} shows what its mail server got; {@code POST
+ * /control/clock?now=} sets the day for all of it.
  */
 public final class Outside implements AutoCloseable {
   private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
   private final HttpServer server;
   private final MailDrop mail;
+  private final SharedDrive drive;
   private final InstantSource system = InstantSource.system();
   private final Map<String, OaiEndpoint> sources = new LinkedHashMap<>();
   private volatile Duration offset = Duration.ZERO;
@@ -61,6 +66,13 @@ public final class Outside implements AutoCloseable {
   /** {@code mailPort}: where its mail server listens; 0: at any free port. */
   public Outside(int port, Literature literature, TextPlaces places, int mailPort)
       throws IOException {
+    this(port, literature, places, mailPort, Files.createTempDirectory("outside").resolve("drive"));
+  }
+
+  /** {@code drive}: the folder in which its drive has its files. */
+  public Outside(int port, Literature literature, TextPlaces places, int mailPort, Path drive)
+      throws IOException {
+    this.drive = new SharedDrive("/drive/", Files.createDirectories(drive));
     mail = new MailDrop(mailPort);
     server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
     for (Source source : Sources.of(literature)) {
@@ -79,6 +91,7 @@ public final class Outside implements AutoCloseable {
     file("/college.txt", "text/tab-separated-values", Holdings.ofCollege());
     file("/journals.csv", "text/csv", Holdings.journals());
     server.createContext("/lending/", new LendingLibrary(address(), literature, this::now));
+    server.createContext("/drive/", this.drive);
     server.createContext("/mail", new MailPages(mail));
     server.createContext("/control/clock", this::clock);
     server.setExecutor(
@@ -99,6 +112,16 @@ public final class Outside implements AutoCloseable {
   /** The mail server, and what it got. */
   public MailDrop mail() {
     return mail;
+  }
+
+  /** The shared drive. */
+  public SharedDrive drive() {
+    return drive;
+  }
+
+  /** Where the shared drive answers. */
+  public String driveAddress() {
+    return address() + "/drive/";
   }
 
   /** Where a source answers. */

@@ -235,6 +235,11 @@ public class Bibliographies {
     }
   }
 
+  /** Refuses what names no annotations of a file. */
+  public static void requireSaid(String annotated) {
+    Said.named(annotated);
+  }
+
   /** All of a folder's bibliography, to be written as a file. */
   public BibliographyFile file(Member who, String folder, StyleChoice asked, String annotated) {
     return file(read(who, folder, asked), Said.named(annotated), calendar.today(who.zoneId()));

@@ -69,6 +69,8 @@ class Erasing {
     mapper.forgetLettersOfTheirs(account);
     mapper.forgetSendings(account);
     mapper.forgetBrought(account);
+    mapper.forgetDriveFiles(account);
+    mapper.forgetWhoSetDrives(account);
     mapper.forgetInActions(account);
     mapper.forgetNameInActions(account);
     mapper.forgetNameInReports(account);

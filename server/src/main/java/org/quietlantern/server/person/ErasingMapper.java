@@ -103,6 +103,14 @@ interface ErasingMapper {
   @Delete("delete from sending where membership in " + OF_THEIRS)
   void forgetSendings(int account);
 
+  /** What stands on the drive stays there. */
+  @Delete("delete from drive_file where membership in " + OF_THEIRS)
+  void forgetDriveFiles(int account);
+
+  /** The drive is the group's, whoever set it. */
+  @Update("update drive set membership = null where membership in " + OF_THEIRS)
+  void forgetWhoSetDrives(int account);
+
   /** How it came in; what it became is the group's. */
   @Delete("delete from brought where membership in " + OF_THEIRS)
   void forgetBrought(int account);

@@ -118,6 +118,9 @@ interface PersonMapper {
         'sentByMail', (select jsonb_agg(jsonb_build_object('what', d.name, 'publications', d.works,
             'file', d.file, 'at', d.at) order by d.id)
           from sending d where d.membership = m.id),
+        'putOnTheDrive', (select jsonb_agg(jsonb_build_object('path', f.path, 'what', f.title,
+            'at', f.put, 'ended', f.ended) order by f.id)
+          from drive_file f where f.membership = m.id),
         'broughtIn', (select jsonb_agg(jsonb_build_object('files', (select jsonb_agg(f.name order by f.n)
             from brought_file f where f.brought = b.id), 'state', b.state, 'begun', b.begun,
             'ended', b.ended) order by b.id)

@@ -13,8 +13,13 @@ public final class Hash {
   }
 
   public static byte[] of(byte[] bytes) {
+    return begun().digest(bytes);
+  }
+
+  /** One that takes what comes bit by bit. */
+  public static MessageDigest begun() {
     try {
-      return MessageDigest.getInstance("SHA-256").digest(bytes);
+      return MessageDigest.getInstance("SHA-256");
     } catch (NoSuchAlgorithmException impossible) {
       throw new IllegalStateException(impossible);
     }

@@ -7,10 +7,13 @@ import java.net.InetAddress;
 import java.net.URI;
 import java.net.URISyntaxException;
 import java.net.UnknownHostException;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -33,6 +36,7 @@ import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.Header;
 import org.apache.hc.core5.http.io.HttpClientResponseHandler;
+import org.apache.hc.core5.http.io.entity.FileEntity;
 import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.apache.hc.core5.io.CloseMode;
 import org.apache.hc.core5.util.Timeout;
@@ -47,6 +51,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Outbound implements SmartLifecycle, AutoCloseable {
+  /** How the refusal of an address ends that is not public. */
+  public static final String NOT_PUBLIC = "is not a public address";
+
   private static final int LARGEST = 64 * 1024 * 1024;
 
   /** How often one answer may lead to another address. */
@@ -54,6 +61,9 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
 
   /** How long it is looked at how an answer begins. */
   private static final Duration GLANCE = Duration.ofSeconds(5);
+
+  private static final RequestConfig USUAL =
+      RequestConfig.custom().setResponseTimeout(Timeout.ofSeconds(30)).build();
 
   private final CloseableHttpClient client;
   private final List<String> allowed;
@@ -76,8 +86,7 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
             .disableCookieManagement()
             .disableAutomaticRetries()
             .setUserAgent("QuietLantern/1")
-            .setDefaultRequestConfig(
-                RequestConfig.custom().setResponseTimeout(Timeout.ofSeconds(30)).build())
+            .setDefaultRequestConfig(USUAL)
             .setConnectionManager(
                 PoolingHttpClientConnectionManagerBuilder.create()
                     .setDnsResolver(new PublicOnly())
@@ -266,6 +275,64 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
         response -> answer(response, response.getCode() == 201 ? 201 : 200, reading).value());
   }
 
+  /**
+   * What is asked of a server that one has a name at.
+   *
+   * @param fields of its head
+   * @param text of its body; absent where there is none, or a file
+   * @param file its body
+   */
+  public record Ask(
+      String method,
+      URI address,
+      Map<String, String> fields,
+      @Nullable String text,
+      @Nullable Path file) {
+    /** Without its fields: they may hold a password. */
+    @Override
+    public String toString() {
+      return method + " " + address;
+    }
+  }
+
+  /** An answer, whatever its number; {@code fields}: of its head, by names in lower case. */
+  public record Told(int code, Map<String, String> fields, InputStream body) {}
+
+  /** Reads an answer, whatever its number. */
+  public interface Telling<T> {
+    T read(Told told) throws IOException;
+  }
+
+  /**
+   * Asks, and follows nothing: whatever the answer is, it is the reader's.
+   *
+   * @param most how long it may take; absent: as long as all that is fetched
+   */
+  public <T> T ask(Ask ask, @Nullable Duration most, Telling<T> telling) throws IOException {
+    HttpUriRequestBase request = new HttpUriRequestBase(ask.method(), ask.address());
+    ask.fields().forEach(request::setHeader);
+    if (ask.file() != null) {
+      request.setEntity(new FileEntity(ask.file().toFile(), null));
+      // A server that refuses need not be sent the file first.
+      request.setConfig(RequestConfig.copy(USUAL).setExpectContinueEnabled(true).build());
+    } else if (ask.text() != null) {
+      request.setEntity(new StringEntity(ask.text(), ContentType.APPLICATION_XML));
+    }
+    return send(request, most == null ? longest : most, response -> telling.read(told(response)));
+  }
+
+  private static Told told(ClassicHttpResponse response) throws IOException {
+    Map<String, String> fields = new HashMap<>();
+    for (Header one : response.getHeaders()) {
+      fields.put(one.getName().toLowerCase(Locale.ROOT), one.getValue());
+    }
+    InputStream body =
+        response.getEntity() == null
+            ? InputStream.nullInputStream()
+            : response.getEntity().getContent();
+    return new Told(response.getCode(), fields, body);
+  }
+
   /** One exchange: a value, or where to ask instead. */
   private record Step<T>(@Nullable T value, Optional<String> elsewhere, boolean forGood) {}
 
@@ -359,7 +426,7 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
       InetAddress[] addresses = SystemDefaultDnsResolver.INSTANCE.resolve(host);
       if (!allowed.contains(host)
           && Arrays.stream(addresses).anyMatch(a -> !PublicAddress.isPublic(a))) {
-        throw new UnknownHostException(host + " is not a public address");
+        throw new UnknownHostException(host + " " + NOT_PUBLIC);
       }
       return addresses;
     }
@@ -368,6 +435,11 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
     public String resolveCanonicalHostname(String host) {
       return host;
     }
+  }
+
+  /** Whether a host may be asked although its address is not public. */
+  public boolean isAllowed(String host) {
+    return allowed.contains(host);
   }
 
   /** Whether something typed or told is an address of the web. */

@@ -62,7 +62,8 @@ public class Secrets {
     return fresh;
   }
 
-  private byte[] seal(String name, byte[] secret) {
+  /** Sealed, to be kept anywhere; it opens under the same name alone. */
+  public byte[] seal(String name, byte[] secret) {
     try {
       byte[] nonce = new byte[NONCE_BYTES];
       RANDOM.nextBytes(nonce);
@@ -73,7 +74,12 @@ public class Secrets {
     }
   }
 
-  private byte[] open(String name, byte[] sealed) {
+  /**
+   * What was sealed under a name.
+   *
+   * @throws IllegalStateException when it was sealed under another name or key
+   */
+  public byte[] open(String name, byte[] sealed) {
     try {
       ByteBuffer parts = ByteBuffer.wrap(sealed);
       byte[] nonce = new byte[NONCE_BYTES];

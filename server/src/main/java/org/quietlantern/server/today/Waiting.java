@@ -12,6 +12,7 @@ import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
+import org.quietlantern.server.drive.DriveFiles;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.KeptChanges;
 import org.quietlantern.server.group.Member;
@@ -41,6 +42,7 @@ public class Waiting {
   private final Trail trail;
   private final KeptChanges keptChanges;
   private final AnnotationsWaiting annotations;
+  private final DriveFiles drive;
   private final Publications publications;
   private final Calendar calendar;
 
@@ -74,7 +76,10 @@ public class Waiting {
   public record KeptChanged(
       WorkTitled publication, List<String> kinds, Folders.FolderName folder, Instant at) {}
 
-  /** {@code more}: whether there is more of something than is shown. */
+  /**
+   * @param drive files that one put on the drive and that could not be written
+   * @param more whether there is more of something than is shown
+   */
   public record WaitsFor(
       List<Arrivals.AlertOwed> arrivals,
       List<RaisedShown> raised,
@@ -82,6 +87,7 @@ public class Waiting {
       List<CopyCame> copies,
       List<KeptChanged> changed,
       List<AnnotationsWaiting.WaitingInFolder> annotations,
+      List<DriveFiles.DriveFileShown> drive,
       boolean more) {}
 
   Waiting(
@@ -92,6 +98,7 @@ public class Waiting {
       Trail trail,
       KeptChanges keptChanges,
       AnnotationsWaiting annotations,
+      DriveFiles drive,
       Publications publications,
       Calendar calendar) {
     this.arrivals = arrivals;
@@ -101,6 +108,7 @@ public class Waiting {
     this.trail = trail;
     this.keptChanges = keptChanges;
     this.annotations = annotations;
+    this.drive = drive;
     this.publications = publications;
     this.calendar = calendar;
   }
@@ -112,6 +120,7 @@ public class Waiting {
         requests.delivered(who, calendar.now().minus(NEWS), MOST + 1);
     List<KeptChanges.KeptChange> changed = keptChanges.of(who, MOST + 1);
     List<AnnotationsWaiting.WaitingInFolder> annotated = annotations.of(who, MOST + 1);
+    List<DriveFiles.DriveFileShown> onDrive = drive.inTrouble(who, MOST + 1);
     Map<Integer, WorkTitled> titles =
         publications.titles(
             Viewer.of(who),
@@ -156,7 +165,8 @@ public class Waiting {
                         titles.get(one.publication()), one.kinds(), one.folder(), one.at()))
             .toList(),
         annotated.stream().limit(MOST).toList(),
-        Stream.of(raised, mentions, copies, changed, annotated)
+        onDrive.stream().limit(MOST).toList(),
+        Stream.of(raised, mentions, copies, changed, annotated, onDrive)
             .anyMatch(some -> some.size() > MOST));
   }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.quietlantern.standins.host.SharedDrive;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.MissingNode;
 
@@ -33,7 +34,8 @@ public final class World {
           "annotationRemark",
           "quoted",
           "task",
-          "brought");
+          "brought",
+          "driveFile");
 
   private static final String SAID = "Counts moths by hand.";
   private static final String ASKED = "asked@x.example";
@@ -42,6 +44,8 @@ public final class World {
 
   /** One that cannot be read, so that a copy can be asked for. */
   private final String asked;
+
+  private final String driveAddress;
 
   private World(TestApp app) {
     group = app.group("Wilma World", "Willem World").guest("Gus Guest");
@@ -136,6 +140,8 @@ public final class World {
             .get("id")
             .asString());
     values.put("brought", brought(client, folder, group.find("moth")));
+    driveAddress = app.outside().driveAddress();
+    values.put("driveFile", onDrive(client, folder));
     values.put("form", "txt");
     values.put("shelf", "printed");
     values.put("issn", "9999-1004");
@@ -169,6 +175,23 @@ public final class World {
         "/brought/" + brought + "/files/1?name=moths.ris",
         ris.getBytes(java.nio.charset.StandardCharsets.UTF_8));
     return brought;
+  }
+
+  /** A drive, and a file that waits to be written on it. */
+  private String onDrive(Client client, String folder) {
+    client.put("/drive", drive()).ok();
+    return client.post("/drive/files", driveFile(folder)).ok().get("id").asString();
+  }
+
+  private Map<String, Object> drive() {
+    return Map.of(
+        "address", driveAddress, "name", SharedDrive.NAME, "password", SharedDrive.PASSWORD);
+  }
+
+  private static Map<String, Object> driveFile(String folder) {
+    Map<String, String> file = Map.of("what", "references", "format", "bibtex", "folder", folder);
+    String name = UUID.randomUUID() + ".bib";
+    return Map.of("in", "Everything", "name", name, "kept", true, "file", file);
   }
 
   /** One that was said just now. */
@@ -554,6 +577,13 @@ public final class World {
     if (endpoint.path().endsWith("/folders/{folder}/invitations")) {
       body.put("email", ASKED);
       body.put("may", "read");
+    }
+    if (endpoint.path().endsWith("/drive")) {
+      body.putAll(drive());
+    }
+    if (endpoint.path().contains("/drive/")) {
+      body.putAll(driveFile(values.get("folder")));
+      body.put("over", false);
     }
     if (endpoint.path().contains("/vocabulary")) {
       body.put("file", "bW90aHM=");
