@@ -188,6 +188,7 @@ welcome() {
     jon@ternhollow.example (guest)    password of all: $demo_password
 
   Its letters lie at http://127.0.0.1:$(cat "$1/stand-ins.port")/mail
+  Its shared drive answers at http://127.0.0.1:$(cat "$1/stand-ins.port")/drive/ (ternhollow, $demo_password)
 
   ./lantern stop ends it; its data lie in $1
 

@@ -4,6 +4,7 @@ import { ActivityPage } from '../features/activity';
 import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { BringPage, BroughtPage, ListPage } from '../features/bringing';
+import { DrivePage } from '../features/drive';
 import { ArrivalsPage } from '../features/arrivals';
 import {
   HeadingsPage,
@@ -71,6 +72,7 @@ export const router = createBrowserRouter([
       { path: 'sent', element: <SentPage /> },
       { path: 'bring', element: <BringPage /> },
       { path: 'b/:id', element: <BroughtPage /> },
+      { path: 'drive', element: <DrivePage /> },
       { path: 'references', element: <ListPage /> },
       { path: 'questions', element: <QuestionsPage /> },
       { path: 'questions/:id', element: <QuestionPage /> },

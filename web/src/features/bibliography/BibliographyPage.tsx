@@ -11,6 +11,7 @@ import { fetchCopied, fileOf, useBibliography, type Said } from './api';
 import { ChaptersDialog } from './ChaptersDialog';
 import { Entries } from './Entries';
 import { HowDialog } from './HowDialog';
+import { OnDrive } from './OnDrive';
 import { Since } from './Since';
 
 /** Which annotations the address asks for. */
@@ -72,6 +73,7 @@ export function BibliographyPage() {
               <a className="act" href={fileOf(here.id, id, 'text', tried, said)}>
                 Plain text
               </a>
+              {mayWrite(here) && <OnDrive folder={id} said={said} />}
               <LeaveActs of={() => ({ folder: id, order: 'hand' })} />
             </>
           )}

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Dialog } from '../../ui';
+import { DriveDialog } from '../drive';
 import { useHere } from '../session';
+import type { Schema } from '../../api';
 import type { Exported } from './api';
 import { FORMATS } from './formats';
 import { lastWanted, noteWanted, type Chosen } from './lastWanted';
@@ -8,6 +10,8 @@ import { References } from './References';
 import { Table } from './Table';
 
 const TABLE: readonly (readonly [string, string])[] = [['table', 'Table to compare']];
+
+type OnDrive = { file: Schema['DriveWanted']; name: string };
 
 /** Publications as a file: of references in any of the formats, or a table. */
 export function ExportDialog({ of, onClose }: { of: Exported; onClose: () => void }) {
@@ -18,6 +22,8 @@ export function ExportDialog({ of, onClose }: { of: Exported; onClose: () => voi
     setChosen(next);
     noteWanted(here.me.id, next);
   };
+  const [onDrive, setOnDrive] = useState<OnDrive | null>(null);
+  if (onDrive) return <DriveDialog {...onDrive} onClose={onClose} />;
   return (
     <Dialog title="Export" wide onClose={onClose}>
       <fieldset className="mt-3">
@@ -39,7 +45,13 @@ export function ExportDialog({ of, onClose }: { of: Exported; onClose: () => voi
       {chosen.format === 'table' ? (
         <Table of={of} columns={chosen.columns} onChange={change} onClose={onClose} />
       ) : (
-        <References of={of} chosen={chosen} onChange={change} onClose={onClose} />
+        <References
+          of={of}
+          chosen={chosen}
+          onChange={change}
+          onDrive={setOnDrive}
+          onClose={onClose}
+        />
       )}
     </Dialog>
   );

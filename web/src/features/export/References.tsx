@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
 import { Act, counted, useNotice } from '../../ui';
-import { useHere } from '../session';
-import { usePreview, type Exported, type Wanted } from './api';
+import type { Schema } from '../../api';
+import { mayWrite, useHere } from '../session';
+import { placeOf, usePreview, wantedOf, type Exported, type Wanted } from './api';
 import { named } from './formats';
 import type { Chosen } from './lastWanted';
 import { Outcome } from './Outcome';
@@ -23,11 +24,14 @@ export function References({
   of,
   chosen,
   onChange,
+  onDrive,
   onClose,
 }: {
   of: Exported;
   chosen: Chosen;
   onChange: (part: Partial<Chosen>) => void;
+  /** Asks where on the drive it shall stand. */
+  onDrive: (wanted: { file: Schema['DriveWanted']; name: string }) => void;
   onClose: () => void;
 }) {
   const here = useHere();
@@ -113,6 +117,20 @@ export function References({
         <Act disabled={none} onClick={() => void copy()}>
           Copy it
         </Act>
+        {mayWrite(here) && (
+          <Act
+            disabled={none}
+            onClick={() =>
+              shown &&
+              onDrive({
+                file: { ...wantedOf(of, wanted), ...placeOf(of), what: 'references' },
+                name: named(shown.fileName, chosen.format),
+              })
+            }
+          >
+            Put it on the drive…
+          </Act>
+        )}
         <Act onClick={onClose}>Close</Act>
       </div>
     </>

@@ -23,6 +23,13 @@ export function wantedOf(of: Exported, wanted: Wanted): Schema['ExportWanted'] {
   return 'publications' in of ? { ...wanted, publications: [...of.publications] } : wanted;
 }
 
+/** What of it is named; of chosen publications nothing but themselves. */
+export function placeOf(of: Exported): { folder?: string; q?: string; round?: string } {
+  if ('folder' in of) return { folder: of.folder };
+  if ('q' in of) return { q: of.q };
+  return 'round' in of ? { round: of.round } : {};
+}
+
 async function preview(group: string, of: Exported, wanted: Wanted, signal: AbortSignal) {
   const asked = { body: wantedOf(of, wanted), signal };
   if ('folder' in of) {

@@ -58,6 +58,14 @@ export function FoldersPage() {
           <span className="text-soft">references from files of other programs</span>
         </p>
       )}
+      {mayWrite(here) && (
+        <p className="mt-1">
+          <Link className="act" to={`/g/${here.id}/drive`}>
+            The drive
+          </Link>{' '}
+          <span className="text-soft">what of the group stands in its shared folder</span>
+        </p>
+      )}
       {!here.me.onlyFolders && (
         <p className="mt-1">
           <Link className="act" to={`/g/${here.id}/references`}>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
@@ -34,6 +35,17 @@ export function GroupPage() {
       </section>
       {mayWrite(here) && <Away members={found.data} />}
       {(coordinates || (here.membersInvite && mayWrite(here))) && <Invitations />}
+      {mayWrite(here) && (
+        <section aria-label="The drive" className="mt-6">
+          <h2 className="small-head">The drive</h2>
+          <p>
+            <Link className="act" to={`/g/${here.id}/drive`}>
+              The group’s shared folder
+            </Link>{' '}
+            <span className="text-soft">and what is written there</span>
+          </p>
+        </section>
+      )}
       {coordinates && <Settings />}
       <Leave />
     </div>

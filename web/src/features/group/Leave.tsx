@@ -18,7 +18,7 @@ export function Leave() {
       { onSuccess: () => void navigate('/', { replace: true }) },
     );
   return (
-    <p className="mt-6">
+    <div className="mt-6">
       <Act onClick={() => setAsking(true)}>Leave the group</Act>
       {asking && (
         <DialogForm
@@ -44,6 +44,6 @@ export function Leave() {
           </p>
         </DialogForm>
       )}
-    </p>
+    </div>
   );
 }

@@ -30,6 +30,19 @@ export const FOLDERS: Record<string, HelpOf> = {
     ],
     words: ['keep', 'stable link'],
   },
+  drive: {
+    title: 'The drive',
+    path: 'drive',
+    says: [
+      'A drive is a folder that everybody in the group has on their machine, at an address that speaks WebDAV. A coordinator sets it; it is tried before it is kept, and its password is never shown again.',
+      'Onto it go a folder, a search, a round or chosen works as a file of references, a bibliography, or a text; into a folder that is made if it is not there.',
+      'A file can be kept up to date: it is written again when what it holds has changed, at most once in a quarter of an hour. A manuscript’s .bib is never old so.',
+      'Nothing of others is written over: if another file stands under that name, or somebody changed ours there, it says so and waits for you.',
+      'A file holds what whoever put it there may see. When they leave the group it stays as it is, until somebody puts it there in their own name.',
+      'What passes by itself is tried again: a drive that is full, slow or locked. What needs you stands on Today.',
+    ],
+    words: ['stable link'],
+  },
   bibliography: {
     title: 'A bibliography',
     path: 'folders',

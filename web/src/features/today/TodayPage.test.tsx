@@ -13,6 +13,7 @@ const NOTHING: Schema['WaitsFor'] = {
   copies: [],
   changed: [],
   annotations: [],
+  drive: [],
   more: false,
 };
 const month = Array.from({ length: 31 }, (_, at) => ({
@@ -80,6 +81,19 @@ it('leads to what waits, and lets a mention wait no more', async () => {
         },
       ],
       annotations: [{ folder: { id: 'f1', name: 'Verges' }, toBeRead: 2, remarks: 1 }],
+      drive: [
+        {
+          id: 'd1',
+          path: 'verges.bib',
+          title: 'Verges',
+          what: 'references',
+          kept: true,
+          state: 'waiting',
+          trouble: 'The drive is full.',
+          taken: false,
+          works: 0,
+        },
+      ],
     },
     [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
     [
@@ -95,6 +109,7 @@ it('leads to what waits, and lets a mention wait no more', async () => {
   );
   const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
   expect(waits.getByText('retracted on 22 Nov; kept in Verges')).toBeVisible();
+  expect(waits.getByText('not on the drive yet: The drive is full.')).toBeVisible();
   expect(
     waits.getByText('2 annotations to be read, and agreed to; 1 remark on what you write'),
   ).toBeVisible();

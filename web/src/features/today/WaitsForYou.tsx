@@ -29,7 +29,7 @@ export function WaitsForYou({
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
   const stopped = useStopped(here);
-  const { arrivals, raised, mentions, copies, changed, annotations } = waits;
+  const { arrivals, raised, mentions, copies, changed, annotations, drive } = waits;
   const g = `/g/${here.id}`;
   const all = [
     arrivals,
@@ -38,6 +38,7 @@ export function WaitsForYou({
     copies,
     changed,
     annotations,
+    drive,
     questions.questions,
     tasks.tasks,
   ].reduce((sum, { length }) => sum + length, 0);
@@ -93,6 +94,11 @@ export function WaitsForYou({
           {one.due && `${one.late ? 'was due on' : 'until'} ${day(one.due)}; `}
           noted by {one.by} on {shortDay(one.at)}
           {one.publication && ` for “${one.publication.title}”`}
+        </Waits>
+      ))}
+      {drive.map((one) => (
+        <Waits key={`drive ${one.id}`} title={one.path} to={`${g}/drive`} act="Look">
+          {one.state === 'waiting' ? 'not on the drive yet' : 'not on the drive'}: {one.trouble}
         </Waits>
       ))}
       {annotations.map((one) => (

@@ -248,6 +248,10 @@ class CommandLawTest {
     if (command.toString().equals("DELETE " + GROUP + "/brought/{brought}")) {
       return command.path().replace("{brought}", WORLD.openBrought());
     }
+    if (command.path().startsWith(GROUP + "/drive")) {
+      // It may have been given up, with all that was on it.
+      return command.path().replace("{driveFile}", WORLD.freshDriveFile());
+    }
     if (command.toString().equals("PUT " + GROUP + "/remarks/{remark}")) {
       // It is written anew for a quarter of an hour, and this takes longer on a slow machine.
       return command.path().replace("{remark}", WORLD.freshRemark());

@@ -15,6 +15,7 @@ import org.quietlantern.server.support.StatementCounter;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.quietlantern.server.support.World;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
  * Every endpoint that reads sends as many statements for much as for little; a new one falls under
@@ -67,6 +68,7 @@ class StatementsTest {
         group.client(1).post("/folders/" + folder + "/items", body).ok();
       }
       annotate(folder, size);
+      putOnDrive(folder, size);
       String search = "";
       String alert = "";
       String feed = "";
@@ -174,6 +176,16 @@ class StatementsTest {
               Map.entry("{source}", "night-index"),
               Map.entry("{n}", "1"),
               Map.entry("{year}", "2025"));
+    }
+
+    /** Files that wait for a drive, of which each was in trouble once. */
+    private void putOnDrive(String folder, int size) {
+      client.put("/drive", World.driveAt(APP.outside().driveAddress())).ok();
+      for (int i = 0; i < size; i++) {
+        client.post("/drive/files", World.driveFile(folder)).ok();
+      }
+      APP.bean(JdbcTemplate.class)
+          .update("update drive_file set trouble = 'full' where folder = ?", folder);
     }
 
     private void annotate(String folder, int size) {

@@ -92,6 +92,9 @@ class StrangersTest {
           "GET /api/groups/{group}/brought/{brought}",
           "GET /api/groups/{group}/brought/{brought}/entries",
           "GET /api/groups/{group}/brought/{brought}/problems",
+          "GET /api/groups/{group}/drive",
+          "GET /api/groups/{group}/drive/files",
+          "GET /api/groups/{group}/drive/folder",
           "GET /api/groups/{group}/folders/{folder}/link",
           "GET /api/groups/{group}/folders/{folder}/invitations");
 

@@ -46,6 +46,7 @@ class DemoStart implements ApplicationRunner {
   private final Groups groups;
   private final Harvests harvests;
   private final DemoLibrary library;
+  private final DemoDrive drive;
   private final IndexKeeper index;
 
   DemoStart(
@@ -57,6 +58,7 @@ class DemoStart implements ApplicationRunner {
       Groups groups,
       Harvests harvests,
       DemoLibrary library,
+      DemoDrive drive,
       IndexKeeper index) {
     this.properties = properties;
     this.calendar = calendar;
@@ -66,6 +68,7 @@ class DemoStart implements ApplicationRunner {
     this.groups = groups;
     this.harvests = harvests;
     this.library = library;
+    this.drive = drive;
     this.index = index;
   }
 
@@ -91,6 +94,7 @@ class DemoStart implements ApplicationRunner {
     library.sayWhoLends();
     LOG.info("demo: can be searched");
     live();
+    drive.set();
     LOG.info("demo: ready");
   }
 

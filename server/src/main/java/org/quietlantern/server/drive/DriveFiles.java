@@ -94,7 +94,7 @@ public class DriveFiles implements CommandKinds {
    * @param in a folder of the drive, made where it is not there; empty: the group's own
    * @param name of the file; empty: one by what it is
    */
-  record PutWanted(String in, String name, boolean kept, DriveWanted file) {}
+  public record PutWanted(String in, String name, boolean kept, DriveWanted file) {}
 
   DriveFiles(
       DriveFileMapper mapper,
@@ -134,8 +134,7 @@ public class DriveFiles implements CommandKinds {
   /** Files of a member that could not be written, the latest first. */
   @Transactional(readOnly = true)
   public List<DriveFileShown> inTrouble(Member who, int most) {
-    List<DriveFileMapper.Row> rows = mapper.inTrouble(who.id(), most);
-    return rows.isEmpty() ? List.of() : shown(who, rows);
+    return mapper.inTrouble(who.id(), most).stream().map(row -> shown(row, who.name())).toList();
   }
 
   private List<DriveFileShown> shown(Member who, List<DriveFileMapper.Row> rows) {
@@ -184,7 +183,7 @@ public class DriveFiles implements CommandKinds {
   }
 
   /** It is written soon; the same again under the same name takes the place of what was ours. */
-  OnDrive put(Member who, UUID command, PutWanted wanted) {
+  public OnDrive put(Member who, UUID command, PutWanted wanted) {
     drives.requireOne(who);
     if (wanted.kept() && !wanted.file().changes()) {
       throw Refusal.unusable(
@@ -249,6 +248,7 @@ public class DriveFiles implements CommandKinds {
 
   /** Has it written now; {@code over}: also in the place of what is not ours. */
   OnDrive again(Member who, UUID command, String pid, boolean over) {
+    row(who, pid);
     drives.requireOne(who);
     return commands.run(
         who,

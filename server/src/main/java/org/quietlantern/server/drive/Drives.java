@@ -29,7 +29,7 @@ import org.springframework.stereotype.Service;
 
 /** The drive of a group: where it is, and under which name it is spoken to. */
 @Service
-class Drives implements CommandKinds {
+public class Drives implements CommandKinds {
   private static final String COORDINATORS = "A coordinator sets the group’s drive.";
   private static final int LONGEST = 1_000;
 
@@ -60,7 +60,7 @@ class Drives implements CommandKinds {
    * @param by who set it; absent also where that is nobody any more
    * @param tried when it last was found to do what it should
    */
-  record DriveShown(
+  public record DriveShown(
       @Nullable String address,
       @Nullable String name,
       @Nullable String by,
@@ -69,7 +69,7 @@ class Drives implements CommandKinds {
   }
 
   /** {@code password} is never shown again. */
-  record SetWanted(String address, String name, String password) {
+  public record SetWanted(String address, String name, String password) {
     /** Without what nobody may see. */
     @Override
     public String toString() {
@@ -113,7 +113,7 @@ class Drives implements CommandKinds {
     }
   }
 
-  DriveShown of(Member who) {
+  public DriveShown of(Member who) {
     requireMember(who);
     return shown(mapper.find(who.group()));
   }
@@ -157,7 +157,7 @@ class Drives implements CommandKinds {
   }
 
   /** Tries it and keeps it; what is to be written there is tried anew. */
-  DriveShown set(Member who, UUID command, SetWanted wanted) {
+  public DriveShown set(Member who, UUID command, SetWanted wanted) {
     who.requireCoordinator(COORDINATORS);
     return commands.run(
         who,

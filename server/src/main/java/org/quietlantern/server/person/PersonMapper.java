@@ -118,6 +118,8 @@ interface PersonMapper {
         'sentByMail', (select jsonb_agg(jsonb_build_object('what', d.name, 'publications', d.works,
             'file', d.file, 'at', d.at) order by d.id)
           from sending d where d.membership = m.id),
+        'driveSet', (select jsonb_build_object('address', e.address, 'name', e.name, 'at', e.tried)
+          from drive e where e.membership = m.id),
         'putOnTheDrive', (select jsonb_agg(jsonb_build_object('path', f.path, 'what', f.title,
             'at', f.put, 'ended', f.ended) order by f.id)
           from drive_file f where f.membership = m.id),

@@ -179,16 +179,17 @@ public final class World {
 
   /** A drive, and a file that waits to be written on it. */
   private String onDrive(Client client, String folder) {
-    client.put("/drive", drive()).ok();
+    client.put("/drive", driveAt(driveAddress)).ok();
     return client.post("/drive/files", driveFile(folder)).ok().get("id").asString();
   }
 
-  private Map<String, Object> drive() {
-    return Map.of(
-        "address", driveAddress, "name", SharedDrive.NAME, "password", SharedDrive.PASSWORD);
+  /** What sets the drive of the world outside. */
+  public static Map<String, Object> driveAt(String address) {
+    return Map.of("address", address, "name", SharedDrive.NAME, "password", SharedDrive.PASSWORD);
   }
 
-  private static Map<String, Object> driveFile(String folder) {
+  /** Another one each time. */
+  public static Map<String, Object> driveFile(String folder) {
     Map<String, String> file = Map.of("what", "references", "format", "bibtex", "folder", folder);
     String name = UUID.randomUUID() + ".bib";
     return Map.of("in", "Everything", "name", name, "kept", true, "file", file);
@@ -202,6 +203,11 @@ public final class World {
         .ok()
         .get("id")
         .asString();
+  }
+
+  /** One that waits to be written, on a drive that is set. */
+  public String freshDriveFile() {
+    return onDrive(group.client(0), values.get("folder"));
   }
 
   /** Another than {@code brought}, of which nothing was taken. */
@@ -579,7 +585,7 @@ public final class World {
       body.put("may", "read");
     }
     if (endpoint.path().endsWith("/drive")) {
-      body.putAll(drive());
+      body.putAll(driveAt(driveAddress));
     }
     if (endpoint.path().contains("/drive/")) {
       body.putAll(driveFile(values.get("folder")));

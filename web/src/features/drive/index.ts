@@ -1,0 +1,2 @@
+export { DriveDialog } from './DriveDialog';
+export { DrivePage } from './DrivePage';
