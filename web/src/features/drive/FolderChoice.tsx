@@ -1,4 +1,4 @@
-import { Act, counted } from '../../ui';
+import { Act } from '../../ui';
 import { useHere } from '../session';
 import { useDriveFolder } from './api';
 
@@ -29,7 +29,7 @@ export function FolderChoice({ at, onChange }: { at: string; onChange: (at: stri
       </p>
       <div
         role="group"
-        aria-label="Folders in it"
+        aria-label="What is in it"
         aria-busy={!inside && !found.error}
         className="mt-1 h-[8.5rem] overflow-auto rounded-field border border-base-300 bg-base-200 p-2"
       >
@@ -48,9 +48,15 @@ export function FolderChoice({ at, onChange }: { at: string; onChange: (at: stri
                 </li>
               ))}
             </ul>
+            <ul className="text-soft">
+              {inside.files.map((name) => (
+                <li key={name} className="break-all">
+                  {name}
+                </li>
+              ))}
+            </ul>
             <p className="text-[13px] text-soft">
-              {inside.folders.length === 0 && 'No folders in it. '}
-              {inside.files.length > 0 && `${counted(inside.files.length, 'file')} in it. `}
+              {inside.folders.length + inside.files.length === 0 && 'Nothing stands in it.'}
               {inside.more > 0 && `${inside.more} more are not shown.`}
             </p>
           </>

@@ -142,10 +142,10 @@ interface DriveFileMapper {
   @Update("update drive_file set ended = #{now} where grp = #{group} and ended is null")
   void endAll(int group, Instant now);
 
-  /** The drive is another one: nothing is known of what stands there. */
+  /** The drive is another one, or has moved: what was ours is ours by its content alone. */
   @Update(
       """
-      update drive_file set sending = null, sent = null, meaning = null, tag = ''
+      update drive_file set sending = coalesce(sent, sending), sent = null, tag = ''
       where grp = #{group}
       """)
   void forgetSent(int group);

@@ -39,6 +39,7 @@ import org.apache.hc.core5.http.io.HttpClientResponseHandler;
 import org.apache.hc.core5.http.io.entity.FileEntity;
 import org.apache.hc.core5.http.io.entity.StringEntity;
 import org.apache.hc.core5.io.CloseMode;
+import org.apache.hc.core5.util.TimeValue;
 import org.apache.hc.core5.util.Timeout;
 import org.quietlantern.core.publication.Text;
 import org.springframework.context.SmartLifecycle;
@@ -91,7 +92,11 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
                 PoolingHttpClientConnectionManagerBuilder.create()
                     .setDnsResolver(new PublicOnly())
                     .setDefaultConnectionConfig(
-                        ConnectionConfig.custom().setConnectTimeout(Timeout.ofSeconds(10)).build())
+                        ConnectionConfig.custom()
+                            .setConnectTimeout(Timeout.ofSeconds(10))
+                            // One that the other side has closed meanwhile is not used again.
+                            .setValidateAfterInactivity(TimeValue.ZERO_MILLISECONDS)
+                            .build())
                     .build())
             .build();
   }

@@ -352,6 +352,27 @@ class DriveTest {
         .isEqualTo(404);
   }
 
+  @DisplayName("A drive that has moved with its files is gone on with; an empty one gets them anew")
+  @Test
+  void moved() throws IOException {
+    String file = put("", "all.bib", true, bibtex());
+    work();
+    Path next = DRIVE.root().resolve(place + "-next");
+    Files.move(root, next);
+    keep(moths.subList(3, 4));
+    String there = APP.outside().driveAddress() + next.getFileName();
+    client.put("/drive", drive(there, SharedDrive.PASSWORD)).ok();
+    work();
+    assertThat(state(file)).isEqualTo("written");
+    String moved = Files.readString(next.resolve("all.bib"));
+    assertThat(BibtexReader.read(moved).references()).hasSize(4);
+    Files.createDirectories(root);
+    set(SharedDrive.PASSWORD);
+    work();
+    assertThat(state(file)).isEqualTo("written");
+    assertThat(entries("all.bib")).isEqualTo(4);
+  }
+
   @DisplayName(
       "It is written in the name of whoever put it there, and stands still when they leave")
   @Test
