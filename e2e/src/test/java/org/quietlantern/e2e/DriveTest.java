@@ -139,7 +139,7 @@ class DriveTest {
       assertThat(line(ilse, "theirs.bib")).containsText("Written on");
       assertThat(read(drive("theirs.bib"))).contains("@");
       // Off the list and back on it, by keys alone.
-      line(ilse, "theirs.bib").getByText("Off this list").press("Enter");
+      ilse.button("Off this list: theirs.bib").press("Enter");
       assertThat(line(ilse, "theirs.bib")).hasCount(0);
       ilse.exactly("Undo").click();
       assertThat(line(ilse, "theirs.bib")).hasCount(1);
@@ -172,7 +172,8 @@ class DriveTest {
     try (Person jon = BROWSING.person("jon")) {
       jon.go("Folders");
       assertThat(jon.link("The drive")).hasCount(0);
-      jon.page().navigate(jon.path().replaceFirst("/folders.*", "/drive"));
+      jon.page()
+          .navigate(BROWSING.lantern().address() + jon.path().replaceFirst("/folders.*", "/drive"));
       assertThat(jon.text("The drive is for members of the group.")).isVisible();
     }
   }
@@ -193,6 +194,8 @@ class DriveTest {
         ilse.exactly("Web page…").click();
         assertThat(dialog(ilse).getByText("Manuscript")).isVisible();
         Views.sound(ilse, scheme);
+        ilse.page().keyboard().press("Escape");
+        assertThat(dialog(ilse)).isHidden();
       }
     }
   }
