@@ -172,7 +172,8 @@ bench() {
       build_bench
       measure ExchangeBench "${@:2}"
       ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations or exchange" ;;
+    bringing) bench_bringing "${@:2}" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations, exchange or bringing" ;;
   esac
 }
 
@@ -226,6 +227,18 @@ bench_folders() {
   place=$(data_folder "$root/target/folders")
   rm -rf "${place:?}"/*
   measure FolderBench "$place" "${@:-20000}"
+  rm -rf "${place:?}"
+}
+
+# Old records of a group brought in end to end, beside so many that all share.
+bench_bringing() {
+  local place
+  need_running
+  build
+  build_bench
+  place=$(data_folder "$root/target/bringing")
+  rm -rf "${place:?}"/*
+  measure BringingBench "$place" "$@"
   rm -rf "${place:?}"
 }
 

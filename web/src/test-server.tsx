@@ -43,6 +43,16 @@ export type Asked = {
   command: string | null;
 };
 
+/** JSON, or a file as it is. */
+function sent(text: string): unknown {
+  if (text === '') return null;
+  try {
+    return JSON.parse(text);
+  } catch {
+    return text;
+  }
+}
+
 /** Answers requests by method and path; what was asked is noted. */
 export function serve(answers: Record<string, unknown>): Asked[] {
   const asked: Asked[] = [];
@@ -53,7 +63,7 @@ export function serve(answers: Record<string, unknown>): Asked[] {
       method: request.method,
       path,
       query: new URL(request.url).search,
-      body: text ? JSON.parse(text) : null,
+      body: sent(text),
       command: request.headers.get('Command-Id'),
     });
     const answer = answers[`${request.method} ${path}`];

@@ -27,7 +27,7 @@ export function Beside({
   const here = useHere();
   return (
     <>
-      {entry.here.map(({ id, own, work }) => (
+      {entry.here.map(({ id, own, access, work }) => (
         <table key={id} className="mt-1 w-full max-w-[52rem] table-fixed text-[13px]">
           <thead>
             <tr className="text-left">
@@ -39,7 +39,9 @@ export function Beside({
               </th>
               <th className="small-head" scope="col">
                 <Link to={`/g/${here.id}/p/${id}`}>What is here</Link>
-                {own && <span className="font-normal"> (brought in)</span>}
+                <span className="font-normal">
+                  {own && ' (brought in)'} · {access}
+                </span>
               </th>
             </tr>
           </thead>

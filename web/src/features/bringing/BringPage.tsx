@@ -40,8 +40,9 @@ export function BringPage() {
       <Title help="bringing">Bring in</Title>
       <p className="mt-2 max-w-[65ch] text-soft">
         Files of references from any program: RIS, BibTeX, BibLaTeX, CSL-JSON, MODS, MARCXML, JATS,
-        Dublin Core or a table, several at once or packed as ZIP. What they are shows in what they
-        hold. Nothing is written before you have looked at it.
+        Dublin Core or a table, several at once or packed as ZIP; also citations in any style, which
+        are taken apart. What they are shows in what they hold. Nothing is written before you have
+        looked at it.
       </p>
       <div
         className={`mt-4 max-w-[46rem] border border-dashed p-4 ${over ? 'border-primary bg-base-200' : 'border-base-300'}`}

@@ -13,9 +13,10 @@ export function Entries({ brought, of }: { brought: Schema['BroughtShown']; of: 
   const address = useAddress();
   const from = Number(address.params.get('from')) || 0;
   const { id, state, reading, counts } = brought;
-  const going = reading || state === 'taking' || state === 'returning';
+  const moving = state === 'taking' || state === 'returning';
+  const going = reading || moving;
   const page = useEntries(here.id, id, of, from, `${state} ${counts.all} ${counts.ready}`);
-  const { decide } = useBringing(here.id, id);
+  const { decide, giveOneBack } = useBringing(here.id, id);
   if (page.error) return <Failed error={page.error} again={() => void page.refetch()} />;
   if (!page.data) return <Waiting what="entries" />;
   const { entries, more } = page.data;
@@ -45,8 +46,9 @@ export function Entries({ brought, of }: { brought: Schema['BroughtShown']; of: 
           <li key={entry.n} className="border-b border-base-300 py-2.5">
             <Entry
               entry={entry}
-              deciding={decide.isPending}
-              onDecide={going ? undefined : (wanted) => decide.mutate(wanted)}
+              deciding={decide.isPending || giveOneBack.isPending}
+              onDecide={moving ? undefined : (wanted) => decide.mutate(wanted)}
+              onBack={going ? undefined : () => giveOneBack.mutate(entry.n)}
             />
           </li>
         ))}

@@ -6,16 +6,21 @@ import type { Decision, ToDecide } from './api';
 import { Beside } from './Beside';
 import { standing } from './words';
 
+const TAKEN = ['added', 'joined', 'there'];
+
 /** An entry of a file: what it is, how it stands, and what can be decided of it. */
 export function Entry({
   entry,
   deciding,
   onDecide,
+  onBack,
 }: {
   entry: Schema['BroughtEntry'];
   deciding: boolean;
   /** Absent while nothing can be decided. */
   onDecide: ((wanted: ToDecide) => void) | undefined;
+  /** Takes it back; absent while nothing can be. */
+  onBack: (() => void) | undefined;
 }) {
   const here = useHere();
   const { n, file, line, note, found, byKey, faults, decision, outcome, work } = entry;
@@ -57,7 +62,7 @@ export function Entry({
       </p>
       {found === 'here' && only && !outcome && byKey !== 'record' && (
         <p className="text-[13px] text-soft">
-          here: <Link to={`/g/${here.id}/p/${only.id}`}>{only.work.title}</Link>
+          here: <Link to={`/g/${here.id}/p/${only.id}`}>{only.work.title}</Link> · {only.access}
         </p>
       )}
       {found === 'doubtful' && !outcome && (
@@ -85,6 +90,11 @@ export function Entry({
           byKey !== 'record' &&
           act('another', 'It is another work')}
         {open && decision !== 'out' && act('out', 'Leave it out')}
+        {onBack && outcome && TAKEN.includes(outcome) && (
+          <Act disabled={deciding} onClick={onBack}>
+            Take this one back
+          </Act>
+        )}
       </p>
     </article>
   );

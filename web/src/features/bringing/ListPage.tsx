@@ -1,9 +1,11 @@
 import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, Failed, Waiting } from '../../ui';
 import { Title } from '../help';
 import { KeepDialog } from '../keeping';
 import { mayWrite, useHere } from '../session';
+import { useSendToBring } from './api';
 import { Listed } from './Listed';
 import { PASTED, useListed, useNoteAll } from './listApi';
 
@@ -54,6 +56,8 @@ function Found({ list }: { list: Schema['ListShown'] }) {
   const writes = mayWrite(here);
   const [keeping, setKeeping] = useState<string[] | null>(null);
   const note = useNoteAll(here.id);
+  const navigate = useNavigate();
+  const bring = useSendToBring(here.id, () => undefined);
   const { entries, most } = list;
   const sure = entries.filter(({ fit }) => fit === 'sure');
   const perhaps = entries.filter(({ fit }) => fit === 'perhaps');
@@ -80,6 +84,28 @@ function Found({ list }: { list: Schema['ListShown'] }) {
               Note the {open.length} that are not, to be looked up
             </Act>
           )}
+          {not.length > 0 && (
+            <Act
+              disabled={bring.isPending}
+              onClick={() =>
+                bring.mutate(
+                  [new File([not.map(({ text }) => text).join('\n\n')], 'pasted citations')],
+                  {
+                    onSuccess: (id) =>
+                      void navigate({ pathname: `../b/${id}`, search: location.search }),
+                  },
+                )
+              }
+            >
+              Bring in the {not.length} that {not.length === 1 ? 'is' : 'are'} not, as they are
+              cited
+            </Act>
+          )}
+        </p>
+      )}
+      {bring.error && (
+        <p role="alert" className="text-error">
+          {bring.error.message}
         </p>
       )}
       <ol className="mt-2">

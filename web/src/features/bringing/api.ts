@@ -170,6 +170,17 @@ export function useBringing(group: string, brought: string) {
       () => 'It is being taken back.',
       { stays: () => true },
     ),
+    giveOneBack: useAct(
+      group,
+      async (n: number, header) =>
+        body(
+          await api.DELETE('/api/groups/{group}/brought/{brought}/entries/{n}/taken', {
+            params: { path: { ...path, n }, header },
+          }),
+        ),
+      () => 'The entry is taken back; it can be decided anew.',
+      { stays: () => true },
+    ),
     leave: useAct(
       group,
       async (_: null, header) =>

@@ -64,7 +64,7 @@ const ENTRY: Schema['BroughtEntry'] = {
   note: 'Read in spring.',
   found: 'doubtful',
   byKey: 'doi',
-  here: [{ id: 'p1', own: false, work: work('Otters at weirs') }],
+  here: [{ id: 'p1', own: false, access: 'open to all', work: work('Otters at weirs') }],
   faults: ['The pages are reversed.'],
 };
 
@@ -92,6 +92,7 @@ const show = (brought = BROUGHT, entries: Schema['BroughtEntry'][] = [ENTRY]) =>
     'PUT /brought/b1/decisions': { entries: 1 },
     'POST /brought/b1/taken': { id: 'b1' },
     'DELETE /brought/b1/taken': { id: 'b1' },
+    'DELETE /brought/b1/entries/2/taken': { id: 'b1' },
     'PUT /brought/b1/files/0/columns': {},
   });
   showAt('/g/group/b/b1', <BroughtPage />, undefined, 'b/:id');
@@ -125,6 +126,16 @@ it('takes in what is ready into the folder that is chosen, once however often it
     expect(asked.filter(({ path }) => path === '/brought/b1/taken')).toHaveLength(1),
   );
   expect(asked.find(({ path }) => path === '/brought/b1/taken')?.body).toEqual({ folder: 'f1' });
+});
+
+it('takes one entry back, so that it can be decided anew', async () => {
+  const asked = show({ ...BROUGHT, state: 'taken' }, [{ ...ENTRY, outcome: 'joined' }]);
+  await userEvent.click(await screen.findByText('Take this one back'));
+  await waitFor(() =>
+    expect(asked.find(({ method }) => method === 'DELETE')?.path).toBe(
+      '/brought/b1/entries/2/taken',
+    ),
+  );
 });
 
 it('names what could not be read, with file and line', async () => {

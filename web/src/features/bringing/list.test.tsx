@@ -35,6 +35,8 @@ it('looks a list up, and notes what is not here', async () => {
       most: 1000,
     },
     'POST /tasks': { id: 't1' },
+    'POST /brought': { id: 'b1' },
+    'PUT /brought/b1/files/0': {},
   });
   showAt('/g/group/references', <ListPage />);
   await userEvent.type(screen.getByLabelText(/Paste the references/), 'Reed');
@@ -43,6 +45,8 @@ it('looks a list up, and notes what is not here', async () => {
     await screen.findByText('2 references: 1 here, 0 perhaps here, 1 not here.'),
   ).toBeVisible();
   expect(screen.getByText(/in Verges/)).toBeVisible();
+  await userEvent.click(screen.getByText('Bring in the 1 that is not, as they are cited'));
+  await waitFor(() => expect(asked.map(({ path }) => path)).toContain('/brought/b1/files/0'));
   await userEvent.click(screen.getByText('To be looked up'));
   await waitFor(() =>
     expect(asked.find(({ path }) => path === '/tasks')?.body).toEqual({

@@ -21,10 +21,10 @@ export const FOLDERS: Record<string, HelpOf> = {
     title: 'Bringing references in',
     path: 'bring',
     says: [
-      'Files of references come in from any program, several at once or packed; what they are shows in what they hold. What cannot be read is named with file and line, and the rest comes in.',
+      'Files of references come in from any program, several at once or packed; what they are shows in what they hold. A long one can be looked at as it begins, while the rest is read. What cannot be read is named with file and line, and the rest comes in.',
       'Before anything is written, each entry says whether it is new, here already and by which key, like something that is here but not surely the same, or in the files twice; and what is wrong in it. A doubtful one stands beside what it may be: it is this one, another work, or left out. The others need not wait for it.',
       'What is taken goes into one folder, as kept by you, with its notes as the reason. It is the group’s own: searched together with everything else, seen by no other group, announced by no alert. Of a work that is here already only your group’s record is added.',
-      'The receipt says of each entry what became of it, and takes all of it back, also while it is still being taken; what a colleague keeps or said something of stays. The same file again adds nothing.',
+      'The receipt says of each entry what became of it, and takes all of it back, also while it is still being taken, or one that was decided wrongly, to be decided anew; what a colleague keeps or said something of stays. The same file again adds nothing.',
       'What the columns of a table hold can be said, and is remembered for the next table with the same heads.',
       'A list of references, pasted as a paper has it, is looked up by DOIs, stable links and titles: those that are here go into a folder, the others can be noted to be looked up.',
     ],

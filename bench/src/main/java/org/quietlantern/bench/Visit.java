@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -54,12 +55,33 @@ final class Visit {
   /** The answer, whatever it is; {@code IOException} where there is none. */
   HttpResponse<String> ask(String method, String path, String body, UUID command)
       throws IOException {
+    return ask(
+        method, path, "application/json", HttpRequest.BodyPublishers.ofString(body), command);
+  }
+
+  /** Sends a file below the address of the member's group; a refusal ends the measurement. */
+  void sendFile(String path, Path file) throws IOException {
+    HttpResponse<String> answer =
+        ask(
+            "PUT",
+            below(path),
+            "application/octet-stream",
+            HttpRequest.BodyPublishers.ofFile(file),
+            UUID.randomUUID());
+    if (answer.statusCode() >= 400) {
+      throw new IllegalStateException(path + ": " + answer.statusCode() + " " + answer.body());
+    }
+  }
+
+  private HttpResponse<String> ask(
+      String method, String path, String type, HttpRequest.BodyPublisher body, UUID command)
+      throws IOException {
     try {
       HttpRequest.Builder request =
           HttpRequest.newBuilder(URI.create(address + path))
-              .header("Content-Type", "application/json")
+              .header("Content-Type", type)
               .header("Command-Id", command.toString())
-              .method(method, HttpRequest.BodyPublishers.ofString(body));
+              .method(method, body);
       cookies.getCookieStore().getCookies().stream()
           .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
           .forEach(cookie -> request.setHeader("X-XSRF-TOKEN", cookie.getValue()));

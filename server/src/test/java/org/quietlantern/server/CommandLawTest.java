@@ -40,7 +40,7 @@ class CommandLawTest {
    */
   private static final Pattern NOT_READ =
       Pattern.compile(
-          "/(changes|activity|today/done|report.*|.*bibliography/docx|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
+          "/(changes|activity|today/done|report.*|.*bibliography/docx|texts/\\{text}/noted|vocabulary/.*|headings.*|journals.*|sources.*|set-aside|house"
               + "|search/(properties|suggestions|comparison|supplied|waiting)"
               + "|publications/\\{publication}/(outward|versions|history))$");
 
@@ -82,6 +82,9 @@ class CommandLawTest {
           entry(
               "PUT " + GROUP + "/requests/{request}/answer",
               "PUT " + GROUP + "/requests/{request}/state"),
+          entry(
+              "DELETE " + GROUP + "/brought/{brought}/entries/{n}/taken",
+              "POST " + GROUP + "/brought/{brought}/taken"),
           entry(
               "POST " + GROUP + "/alerts/{alert}/resume",
               "POST " + GROUP + "/alerts/{alert}/pause"));

@@ -24,6 +24,7 @@ public final class Wording {
           entry("brought.leave", "left files that were not brought in"),
           entry("brought.decide", "decided what entries of files are"),
           entry("brought.take", "brought files of references into {folder}"),
+          entry("brought.return-one", "took back an entry of files"),
           entry("brought.return", "took back what files brought into {folder}"),
           entry("item.take-out", "took {publications} out of {folder}"),
           entry("item.put-back", "brought {publications} back into {folder}"),

@@ -168,6 +168,10 @@ public final class ReferenceFiles {
     boolean mapped = columns.keySet().stream().anyMatch(mapping::containsKey);
     boolean known = columns.size() > 1 && columns.values().stream().anyMatch(Optional::isPresent);
     if (!mapped && !known) {
+      ReadFile cited = CitationReader.read(text);
+      if (cited.references().size() > cited.problems().size()) {
+        return new Recognised(name, "Citations", cited);
+      }
       Recognised unread = unread(name, "It is in no format of references that is known here.");
       return CsvReader.isTable(text) ? new Recognised(name, "", unread.file(), columns) : unread;
     }

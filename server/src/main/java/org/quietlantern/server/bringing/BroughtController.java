@@ -156,6 +156,16 @@ class BroughtController {
     return broughts.take(me, command, brought, body.folder());
   }
 
+  /** Takes one entry back; it can be decided anew. */
+  @DeleteMapping("/{brought}/entries/{n}/taken")
+  Broughts.BroughtName giveOneBackBrought(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String brought,
+      @PathVariable int n) {
+    return broughts.giveOneBack(me, command, brought, n);
+  }
+
   /** Takes all of it back; what colleagues keep or said something of stays. */
   @DeleteMapping("/{brought}/taken")
   Broughts.BroughtName giveBackBrought(

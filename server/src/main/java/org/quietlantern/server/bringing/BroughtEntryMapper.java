@@ -92,6 +92,17 @@ interface BroughtEntryMapper {
   @Delete("delete from brought_entry where brought = #{brought} and file = #{file}")
   void removeOf(int brought, int file);
 
+  /** An entry that is there already. */
+  record There(int n, String identifier) {}
+
+  /** Those of a file, in their order. */
+  @Select(
+      """
+      select n, identifier from brought_entry
+      where brought = #{brought} and file = #{file} order by n
+      """)
+  List<There> there(int brought, int file);
+
   @Select("select coalesce(max(n), 0) from brought_entry where brought = #{brought}")
   int last(int brought);
 
@@ -229,6 +240,31 @@ interface BroughtEntryMapper {
           order by work, n limit #{most}
           """)
   List<Row> toReturn(int brought, int most);
+
+  /** One that is taken. */
+  @Select(
+      COLUMNS
+          + """
+          where brought = #{brought} and n = #{n} and outcome in ('added', 'joined', 'there')
+          """)
+  Row taken(int brought, int n);
+
+  /** Whether another entry than this one was taken as the same work. */
+  @Select(
+      """
+      select exists (select 1 from brought_entry
+        where brought = #{brought} and n <> #{n} and work = #{work}
+          and outcome in ('added', 'joined', 'there'))
+      """)
+  boolean hasTwin(int brought, int n, int work);
+
+  /** Nothing became of it yet. */
+  @Update(
+      """
+      update brought_entry set outcome = null, work = null, item_reason = null, event = null
+      where brought = #{brought} and n = #{n}
+      """)
+  void reopen(int brought, int n);
 
   /** Those of some records that other files brought in, too, and that are here by them. */
   @Select(

@@ -1,7 +1,7 @@
 package org.quietlantern.server.bringing;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,7 +10,6 @@ import java.util.Optional;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.exchange.SuppliedRecord;
 import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.reference.CsvColumn;
@@ -46,11 +45,15 @@ class BroughtReading {
   /** Problems of one file that are kept; that there are more is the last of them. */
   private static final int MOST_PROBLEMS = 10_000;
 
-  /** Entries with one key that the next ones are compared with; they are seldom more than two. */
-  private static final int MOST_TWINS = 20;
-
   /** Files of an archive have the numbers from a thousand times theirs on. */
   static final int PARTS = 1_000;
+
+  /**
+   * Bytes and entries of the beginning of a longer one that are looked at while its sender waits.
+   */
+  private static final int GLANCE = 300_000;
+
+  private static final int GLANCED = 200;
 
   /** Up to so many bytes a file is read while its sender waits. */
   private static final int AT_ONCE = 1_000_000;
@@ -86,12 +89,30 @@ class BroughtReading {
     this.calendar = calendar;
   }
 
-  /** Reads a file; what was read of it before is forgotten first. */
+  /** Reads a file; goes on behind what was read of it before, if it begins like that. */
   void read(Member who, int brought, int n) {
     BroughtMapper.Content content = files.content(brought, n);
     if (content != null) {
       new Reading(who, brought, n).read(content.content());
     }
+  }
+
+  /** Reads how a long file begins, so that whoever sent it can begin to look. */
+  void glance(Member who, int brought, int n) {
+    byte[] beginning = beginning(files.content(brought, n).content());
+    if (beginning.length > 0 && !ReferenceFiles.isArchive(beginning)) {
+      new Reading(who, brought, n).glance(beginning);
+    }
+  }
+
+  /** Whole lines; none where letters have several bytes each, that could be parted. */
+  private static byte[] beginning(byte[] content) {
+    int end = Math.min(GLANCE, content.length);
+    boolean wide = content.length > 1 && (content[0] & 0xff) >= 0xfe && (content[1] & 0xff) >= 0xfe;
+    while (end > 0 && content[end - 1] != '\n') {
+      end--;
+    }
+    return wide ? new byte[0] : Arrays.copyOf(content, end);
   }
 
   /** Whether a file is read while its sender waits: short, and no archive of who knows what. */
@@ -116,8 +137,11 @@ class BroughtReading {
     private final int brought;
     private final int n;
     private final int source;
-    private final Map<String, List<Earlier>> byKey = new HashMap<>();
+    private final Twins twins = new Twins();
     private int last;
+
+    /** What was read of the file before, and begins it. */
+    private List<BroughtEntryMapper.There> there = List.of();
 
     Reading(Member who, int brought, int n) {
       this.who = who;
@@ -126,24 +150,53 @@ class BroughtReading {
       this.source = sources.ofGroup(who);
     }
 
+    private BroughtMapper.FileRow file() {
+      return files.files(brought).stream().filter(f -> f.n() == n).findFirst().orElseThrow();
+    }
+
+    /** The last entry may go on behind the beginning. */
+    void glance(byte[] beginning) {
+      List<ReadFile.Found> found = recognised(file(), beginning).get(0).file().references();
+      last = entries.last(brought);
+      meetOthers();
+      Page page = new Page(n, new ArrayList<>());
+      found.subList(0, Math.min(GLANCED, Math.max(0, found.size() - 1))).forEach(page::add);
+      page.write();
+    }
+
     void read(byte[] content) {
-      BroughtMapper.FileRow file =
-          files.files(brought).stream().filter(f -> f.n() == n).findFirst().orElseThrow();
+      BroughtMapper.FileRow file = file();
       List<ReferenceFiles.Recognised> parts = recognised(file, content);
+      boolean archive = parts.size() > 1 || !parts.get(0).name().equals(file.name());
+      there = archive ? List.of() : goesOnBehind(parts.get(0).file().references());
       transactions.executeWithoutResult(
           status -> {
             files.removeParts(brought, n);
-            entries.removeOf(brought, n);
             files.removeProblems(brought, n);
+            if (there.isEmpty()) {
+              entries.removeOf(brought, n);
+            }
           });
       last = entries.last(brought);
       meetOthers();
-      boolean archive = parts.size() > 1 || !parts.get(0).name().equals(file.name());
       for (int i = 0; i < parts.size(); i++) {
         int at = archive ? PARTS * (n + 1) + Math.min(i, PARTS - 1) : n;
         part(parts.get(i), at);
       }
       files.isRead(brought, n, true);
+    }
+
+    /** What was read of it before; nothing where that is not how it begins. */
+    private List<BroughtEntryMapper.There> goesOnBehind(List<ReadFile.Found> found) {
+      List<BroughtEntryMapper.There> before = entries.there(brought, n);
+      ModsWriter mods = new ModsWriter(Included.ALL);
+      for (int i = 0; i < before.size(); i++) {
+        if (i == found.size()
+            || !identifier(raw(mods, found.get(i))).equals(before.get(i).identifier())) {
+          return List.of();
+        }
+      }
+      return before;
     }
 
     /** As the member says what columns hold, or as the group knows it of a table like this. */
@@ -175,9 +228,14 @@ class BroughtReading {
                   part.format(),
                   heads(part)));
       Page page = new Page(at, problems);
-      for (ReadFile.Found one : part.file().references()) {
-        page.add(one);
+      List<ReadFile.Found> found = part.file().references();
+      for (int i = 0; i < there.size(); i++) {
+        reason(found.get(i), at, problems);
+        BroughtEntryMapper.There known = there.get(i);
+        twins.remember(
+            new Twins.Earlier(known.n(), known.identifier(), found.get(i).reference().work()));
       }
+      found.subList(there.size(), found.size()).forEach(page::add);
       page.write();
       transactions.executeWithoutResult(status -> addProblems(problems, at));
     }
@@ -191,19 +249,10 @@ class BroughtReading {
         for (BroughtEntryMapper.Other other : others) {
           after = other.n();
           if (RecordReader.read(other.record()) instanceof SuppliedRecord.Read read) {
-            remember(new Earlier(other.n(), other.identifier(), read.publication()));
+            twins.remember(new Twins.Earlier(other.n(), other.identifier(), read.publication()));
           }
         }
       } while (others.size() == PAGE);
-    }
-
-    private void remember(Earlier entry) {
-      for (String key : SameWork.keys(entry.work())) {
-        List<Earlier> others = byKey.computeIfAbsent(key, k -> new ArrayList<>());
-        if (others.size() < MOST_TWINS) {
-          others.add(entry);
-        }
-      }
     }
 
     private void addProblems(List<BroughtMapper.Problem> problems, int at) {
@@ -233,7 +282,7 @@ class BroughtReading {
       }
 
       void add(ReadFile.Found one) {
-        String raw = mods.entry(Reference.of("", one.reference().work(), ""));
+        String raw = raw(mods, one);
         if (raw.length() > LONGEST_RECORD) {
           String why = "The entry is longer than %,d letters.".formatted(LONGEST_RECORD);
           problems.add(problem(at, one.line(), why));
@@ -269,8 +318,8 @@ class BroughtReading {
     }
 
     private SourceRecord record(String raw) {
-      String name = "ref:" + HexFormat.of().formatHex(Hash.of(raw), 0, 16);
-      return new SourceRecord(name, "mods", raw, calendar.today(who.zoneId()).toString(), false);
+      return new SourceRecord(
+          identifier(raw), "mods", raw, calendar.today(who.zoneId()).toString(), false);
     }
 
     private BroughtEntryMapper.NewEntry entry(
@@ -283,7 +332,7 @@ class BroughtReading {
       Publication work = one.reference().work();
       String found = "new";
       String by = foreseen.key();
-      Optional<Earlier> twin = twin(work, record.identifier());
+      Optional<Twins.Earlier> twin = twins.of(work, record.identifier());
       if (foreseen.work().isPresent()) {
         found = "here";
         by = foreseen.known() ? "record" : by;
@@ -294,7 +343,7 @@ class BroughtReading {
         found = "doubtful";
       }
       last++;
-      remember(new Earlier(last, record.identifier(), work));
+      twins.remember(new Twins.Earlier(last, record.identifier(), work));
       return new BroughtEntryMapper.NewEntry(
           last,
           at,
@@ -307,17 +356,6 @@ class BroughtReading {
           by,
           foreseen.work().map(List::of).orElse(foreseen.doubtful()),
           faults);
-    }
-
-    /** The first of those before that is the same work. */
-    private Optional<Earlier> twin(Publication work, String identifier) {
-      return SameWork.keys(work).stream()
-          .flatMap(key -> byKey.getOrDefault(key, List.of()).stream())
-          .filter(
-              other ->
-                  other.identifier().equals(identifier)
-                      || SameWork.compare(other.work(), work) == SameWork.Likeness.SAME)
-          .findFirst();
     }
 
     private String reason(ReadFile.Found one, int at, List<BroughtMapper.Problem> problems) {
@@ -335,8 +373,14 @@ class BroughtReading {
     }
   }
 
-  /** An entry before. */
-  private record Earlier(int n, String identifier, Publication work) {}
+  private static String raw(ModsWriter mods, ReadFile.Found one) {
+    return mods.entry(Reference.of("", one.reference().work(), ""));
+  }
+
+  /** Of a record, by what is in it. */
+  private static String identifier(String raw) {
+    return "ref:" + HexFormat.of().formatHex(Hash.of(raw), 0, 16);
+  }
 
   /** What a file says may hold what no database can. */
   private static String[] heads(ReferenceFiles.Recognised part) {

@@ -27,6 +27,7 @@ import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Takes entries into the catalogue and the folder, and back, a page in a transaction. */
@@ -199,6 +200,17 @@ class BroughtTaking {
     return page.size() == PAGE;
   }
 
+  /** Takes one entry back; it can be decided anew, unless it has to stay. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void backOne(Member who, BroughtMapper.Row row, BroughtEntryMapper.Row entry) {
+    List<BroughtEntryMapper.Outcome> outcomes = returned(who, row, List.of(entry));
+    if (outcomes.get(0).outcome().equals("stays")) {
+      entries.note(row.id(), json.write(outcomes));
+    } else {
+      entries.reopen(row.id(), entry.n());
+    }
+  }
+
   /** What a colleague keeps or has said something of stays, with its record. */
   private List<BroughtEntryMapper.Outcome> returned(
       Member who, BroughtMapper.Row row, List<BroughtEntryMapper.Row> page) {
@@ -237,6 +249,7 @@ class BroughtTaking {
           new BroughtEntryMapper.Outcome(entry.n(), outcome, null, entry.known(), null, null));
     }
     taking.take(source, gone);
+    own.letGo(source, gone.stream().map(SourceRecord::identifier).toList());
     return outcomes;
   }
 

@@ -16,10 +16,12 @@ import org.quietlantern.core.publication.Text;
 import org.quietlantern.core.reference.CsvColumn;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.folder.Folders.FolderName;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Page;
@@ -42,6 +44,7 @@ class BroughtViews {
   private final BroughtMapper mapper;
   private final BroughtEntryMapper entries;
   private final Publications publications;
+  private final Summaries summaries;
   private final Json json;
 
   /**
@@ -140,8 +143,13 @@ class BroughtViews {
     }
   }
 
-  /** A work that is here; {@code own}: that only the group has. */
-  record HereShown(String id, boolean own, BesideShown work) {}
+  /**
+   * A work that is here.
+   *
+   * @param own that only the group has
+   * @param access how the group comes to its text, in a word of rule L7
+   */
+  record HereShown(String id, boolean own, String access, BesideShown work) {}
 
   /**
    * An entry of a file.
@@ -184,11 +192,13 @@ class BroughtViews {
       BroughtMapper mapper,
       BroughtEntryMapper entries,
       Publications publications,
+      Summaries summaries,
       Json json) {
     this.broughts = broughts;
     this.mapper = mapper;
     this.entries = entries;
     this.publications = publications;
+    this.summaries = summaries;
     this.json = json;
   }
 
@@ -282,21 +292,27 @@ class BroughtViews {
             .distinct()
             .toList();
     Map<Integer, StoredPublication> works = publications.byAsked(Viewer.of(who), asked);
+    Map<Integer, Summary> known = summaries.of(who, works.values());
     return new BroughtEntries(
-        page.rows().stream().map(entry -> shown(entry, files, works)).toList(), page.more());
+        page.rows().stream().map(entry -> shown(entry, files, works, known)).toList(), page.more());
   }
 
   private BroughtEntry shown(
       BroughtEntryMapper.Row entry,
       Map<Integer, String> files,
-      Map<Integer, StoredPublication> works) {
+      Map<Integer, StoredPublication> works,
+      Map<Integer, Summary> known) {
     Map<String, HereShown> here = new LinkedHashMap<>();
     for (Integer id : entry.works()) {
       StoredPublication work = works.get(id);
       if (work != null) {
         here.putIfAbsent(
             work.pid(),
-            new HereShown(work.pid(), work.group() != 0, BesideShown.of(work.publication())));
+            new HereShown(
+                work.pid(),
+                work.group() != 0,
+                known.get(work.id()).access(),
+                BesideShown.of(work.publication())));
       }
     }
     StoredPublication decided = works.get(entry.decided());

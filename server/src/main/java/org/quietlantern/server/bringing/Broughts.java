@@ -93,6 +93,10 @@ class Broughts implements CommandKinds {
       CommandKind.forGood(
           "brought.return", BroughtName.class, "Its receipt takes it in again, if that is wanted.");
 
+  private final CommandKind<BroughtName, CommandKind.Nothing> giveOneBack =
+      CommandKind.forGood(
+          "brought.return-one", BroughtName.class, "It can be decided anew and taken in again.");
+
   private final BroughtMapper mapper;
   private final BroughtEntryMapper entries;
   private final BroughtReading reading;
@@ -141,7 +145,7 @@ class Broughts implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return List.of(begin, leave, decide, take, giveBack);
+    return List.of(begin, leave, decide, take, giveBack, giveOneBack);
   }
 
   /** What a member brought in is theirs to see; what it became, the group's. */
@@ -202,6 +206,8 @@ class Broughts implements CommandKinds {
           mapper.addFile(row.id(), n, clean.isEmpty() ? "a file" : clean, content);
           if (BroughtReading.isShort(content)) {
             reading.read(who, row.id(), n);
+          } else {
+            reading.glance(who, row.id(), n);
           }
         });
   }
@@ -371,6 +377,40 @@ class Broughts implements CommandKinds {
         .changing(List.of("brought:" + brought))
         .about(Subject.Of.FOLDER, List.of(folder))
         .toldTo(folders.audience(who, folder));
+  }
+
+  /** Takes one entry back, so that it can be decided anew. */
+  BroughtName giveOneBack(Member who, UUID command, String brought, int n) {
+    int id = get(who, brought).id();
+    BroughtName returned =
+        commands.run(
+            who,
+            command,
+            giveOneBack,
+            () -> {
+              BroughtMapper.Row row = mapper.lock(id);
+              if (row.state().equals("taking") || row.state().equals("returning")) {
+                throw Refusal.conflict("brought-under-way", "It is under way; wait for its end.");
+              }
+              taking.backOne(who, row, takenEntry(row, n));
+              return CommandResult.of(new BroughtName(brought), new CommandKind.Nothing())
+                  .changing(List.of("brought:" + brought + ":" + n))
+                  .toldTo(Audience.ME);
+            });
+    goOn(id);
+    return returned;
+  }
+
+  private BroughtEntryMapper.Row takenEntry(BroughtMapper.Row row, int n) {
+    BroughtEntryMapper.Row entry = entries.taken(row.id(), n);
+    if (entry == null) {
+      throw Refusal.conflict("nothing-taken", "This entry is not taken, or was taken back.");
+    }
+    if (entry.work() != null && entries.hasTwin(row.id(), n, entry.work())) {
+      throw Refusal.conflict(
+          "one-of-several", "Another entry was taken as the same work; take all of it back.");
+    }
+    return entry;
   }
 
   /** Takes all of it back, the first page at once; the rest goes on by itself. */

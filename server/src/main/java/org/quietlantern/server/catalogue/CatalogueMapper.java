@@ -92,6 +92,16 @@ interface CatalogueMapper {
       """)
   List<Standing> standing(int source, String[] identifiers);
 
+  /** What was taken back stands under no shared publication any more. */
+  @Update(
+      """
+      update source_record r set publication = null
+      from publication p join publication c on c.id = coalesce(p.canonical, p.id)
+      where p.id = r.publication and r.source = #{source}
+        and r.identifier = any(#{identifiers}) and r.deleted and c.grp is null
+      """)
+  void letGo(int source, String[] identifiers);
+
   /** A record of a source, and the publication that it stands under now. */
   record Placed(String identifier, int work) {}
 

@@ -113,6 +113,16 @@ public class OwnRecords {
         source, calendar.now(), List.of(new PageWriter.Placed(member, Optional.of(publication))));
   }
 
+  /**
+   * Records that were taken back: where they stood under a shared work it is open again what they
+   * are.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void letGo(int source, Collection<String> identifiers) {
+    mapper.lock();
+    mapper.letGo(source, identifiers.toArray(String[]::new));
+  }
+
   /** Keeps a record apart from works (row numbers) that a person said it is not of, for good. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void keepApart(int source, String identifier, Collection<Integer> publications) {

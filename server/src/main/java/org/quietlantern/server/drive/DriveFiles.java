@@ -30,7 +30,7 @@ public class DriveFiles implements CommandKinds {
   private static final CommandKind<OnDrive, CommandKind.Nothing> PUT =
       CommandKind.forGood("drive.put", OnDrive.class, "Files are taken off the drive there.");
   private static final CommandKind<OnDrive, CommandKind.Nothing> AGAIN =
-      CommandKind.forGood("drive.again", OnDrive.class, "It was sent.");
+      CommandKind.forGood("drive.again", OnDrive.class, "It was sent, and stands on the drive.");
 
   private final CommandKind<OnDrive, KeptBefore> keep =
       new CommandKind<>("drive.keep", OnDrive.class, KeptBefore.class, this::keptBack);

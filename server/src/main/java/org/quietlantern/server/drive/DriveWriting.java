@@ -82,9 +82,10 @@ class DriveWriting {
       failed(row, why(row, refused), false, false);
     } catch (Outbound.Closing stopping) {
       LOG.debug("file {} goes on after the next start", row.pid());
-    } catch (IOException broken) {
-      LOG.warn("file {} could not be made", row.pid(), broken);
-      failed(row, "The file could not be made here: " + broken.getMessage(), true, false);
+    } catch (IOException | RuntimeException broken) {
+      // Others go on; this one is tried again.
+      LOG.error("file {} could not be made", row.pid(), broken);
+      failed(row, "The file could not be made here.", true, false);
     }
     return false;
   }

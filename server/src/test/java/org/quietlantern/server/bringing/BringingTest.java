@@ -233,6 +233,43 @@ class BringingTest {
     assertThat(count(other, "here")).isEqualTo(1);
   }
 
+  private Client.Response oneBack(String brought, int n) {
+    String path = "/brought/" + brought + "/entries/" + n + "/taken";
+    return client.write("DELETE", path, Map.of(), UUID.randomUUID());
+  }
+
+  @DisplayName("What was decided wrongly is taken back alone, decided anew, and taken again")
+  @Test
+  void oneBack() {
+    Map<String, Object> one = shared(6);
+    String brought =
+        brought(
+            "wrong.ris",
+            ris("Bitterns by the mill", "Bittern, B", (String) one.get("doi"))
+                + ris("Coots by the mill", "Coot, C", "10.5555/none.7"));
+    String decisions = "/brought/" + brought + "/decisions";
+    client.put(decisions, Map.of("entries", List.of(1), "decision", "same")).ok();
+    take(brought);
+    assertThat(inFolder())
+        .containsExactlyInAnyOrder("Coots by the mill", (String) one.get("title"));
+    oneBack(brought, 1).ok();
+    assertThat(oneBack(brought, 1).type()).isEqualTo("nothing-taken");
+    assertThat(inFolder()).containsExactly("Coots by the mill");
+    client.put(decisions, Map.of("entries", List.of(1), "decision", "another")).ok();
+    take(brought);
+    assertThat(inFolder()).containsExactlyInAnyOrder("Coots by the mill", "Bitterns by the mill");
+    assertThat(group.find("bitterns")).hasSize(1);
+    // And the other way round.
+    oneBack(brought, 1).ok();
+    assertThat(group.find("bitterns")).isEmpty();
+    client.put(decisions, Map.of("entries", List.of(1), "decision", "same")).ok();
+    take(brought);
+    assertThat(group.find("bitterns")).isEmpty();
+    assertThat(inFolder()).contains((String) one.get("title"));
+    takeBack(brought);
+    assertThat(inFolder()).isEmpty();
+  }
+
   @DisplayName("Taken back whole; what a colleague kept or said something of stays")
   @Test
   void takenBack() {
@@ -418,5 +455,50 @@ class BringingTest {
     assertThat(shown(brought).get("state").asString()).isEqualTo("returned");
     assertThat(inFolder()).isEmpty();
     assertThat(group.find("gulls")).isEmpty();
+  }
+
+  @DisplayName(
+      "A long file is looked at as it begins; what was decided meanwhile stays, and nothing stands twice")
+  @Test
+  void begins() {
+    String like =
+        client.get("/publications/" + group.find("moth").get(0)).ok().get("doi").asString();
+    StringBuilder ris = new StringBuilder();
+    ris.append("TY  - JOUR\nTI  - Not the title that is here\nDO  - ")
+        .append(like)
+        .append("\nER  - \n");
+    for (int n = 1; n < 2_000; n++) {
+      ris.append("TY  - JOUR\nTI  - Slow carts of parish ").append(n).append("\nAB  - ");
+      ris.append("axle ".repeat(120)).append("\nER  - \n");
+    }
+    String brought = brought("long.ris", ris.toString());
+    assertThat(shown(brought).get("reading").asBoolean()).isTrue();
+    assertThat(count(brought, "all")).isEqualTo(200);
+    String entry = entries(brought, "doubtful").get(0).get("n").asString();
+    Map<String, Object> decided =
+        Map.of("entries", List.of(Integer.valueOf(entry)), "decision", "another");
+    client.put("/brought/" + brought + "/decisions", decided).ok();
+    goOn();
+    assertThat(shown(brought).get("reading").asBoolean()).isFalse();
+    assertThat(count(brought, "all")).isEqualTo(2_000);
+    assertThat(count(brought, "twice")).isZero();
+    assertThat(count(brought, "undecided")).isZero();
+  }
+
+  @DisplayName("A long file whose end says what its beginning means is read anew")
+  @Test
+  void meantOtherwise() {
+    StringBuilder bibtex = new StringBuilder();
+    for (int n = 0; n < 2_000; n++) {
+      bibtex.append(
+          "@inproceedings{k%d, title={Slow carts of field %d}, crossref={all},\n".formatted(n, n));
+      bibtex.append(" abstract={").append("axle ".repeat(120)).append("}}\n");
+    }
+    bibtex.append("@proceedings{all, title={Carts and Axles}, year=2018}\n");
+    String brought = brought("long.bib", bibtex.toString());
+    assertThat(count(brought, "all")).isEqualTo(200);
+    goOn();
+    assertThat(count(brought, "all")).isEqualTo(2_001);
+    assertThat(entries(brought, "").get(0).toString()).contains("Carts and Axles");
   }
 }
