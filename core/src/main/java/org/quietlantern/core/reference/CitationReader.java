@@ -78,8 +78,10 @@ public final class CitationReader {
           one -> found.add(new ReadFile.Found(one, 0)),
           () -> problems.add(new ReadFile.Problem(0, untold(entry.text()))));
     }
-    if (entries.size() == ReferenceList.MOST) {
-      String most = "Of citations %,d are read at once.".formatted(ReferenceList.MOST);
+    if (entries.size() == ReferenceList.MOST || text.length() > ReferenceList.LONGEST) {
+      String most =
+          "Of citations %,d are read at once, in %,d letters; bring the rest in by another file."
+              .formatted(ReferenceList.MOST, ReferenceList.LONGEST);
       problems.add(new ReadFile.Problem(0, most));
     }
     return new ReadFile(found, problems);

@@ -142,6 +142,10 @@ class CitationReaderTest {
     assertThat(read.references()).isEmpty();
     assertThat(read.problems()).hasSize(2);
     assertThat(read.problems().get(1).sentence()).contains("See above.");
+    String many = "Oxlade, R. (2020). Lamps and moths. Night, 3(2), 1–9.\n".repeat(1_200);
+    ReadFile cut = CitationReader.read(many);
+    assertThat(cut.references()).hasSize(ReferenceList.MOST);
+    assertThat(cut.problems().get(0).sentence()).contains("1,000 are read at once");
     String prose = "We met in spring. It rained, and nobody came.\n\nIn summer we met again.";
     assertThat(
             ReferenceFiles.read(
