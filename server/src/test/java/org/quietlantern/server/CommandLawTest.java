@@ -3,6 +3,7 @@ package org.quietlantern.server;
 import static java.util.Map.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.Undoing;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Endpoints;
 import org.quietlantern.server.support.Readings;
@@ -33,6 +35,11 @@ class CommandLawTest {
   @RegisterExtension private static final TestApp APP = TestApp.own();
   private static final World WORLD = World.in(APP).withSteward(APP);
   private static final String GROUP = "/api/groups/{group}";
+
+  static {
+    // What may be written anew for a quarter of an hour would say so no more in the middle.
+    APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofMinutes(16)));
+  }
 
   /**
    * Not read: numbers of what happened, files that are made anew each time, and what is the same
