@@ -32,7 +32,7 @@ public record DriveListing(boolean isFolder, List<String> folders, List<String> 
   public static DriveListing read(String path, String answer) throws IOException {
     Element root = root(answer);
     if (!DAV.equals(root.getNamespaceURI()) || !"multistatus".equals(root.getLocalName())) {
-      throw new IOException("What answers there is no drive that speaks WebDAV.");
+      throw new IOException(DriveAnswer.NO_DRIVE.words());
     }
     List<String> asked = DrivePath.decoded(path);
     boolean isFolder = false;

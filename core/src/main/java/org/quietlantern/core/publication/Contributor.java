@@ -18,7 +18,8 @@ public record Contributor(
     affiliations = List.copyOf(affiliations);
   }
 
-  static Contributor author(PersonName name) {
+  /** An author of whom the name alone is known. */
+  public static Contributor author(PersonName name) {
     return new Contributor(name, AUTHOR, false, "", List.of());
   }
 

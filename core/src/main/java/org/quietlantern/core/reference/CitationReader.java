@@ -195,9 +195,7 @@ public final class CitationReader {
         new ReadWork(
                 kind,
                 title,
-                names.stream()
-                    .map(name -> new Contributor(name, Contributor.AUTHOR, false, "", List.of()))
-                    .toList(),
+                names.stream().map(Contributor::author).toList(),
                 PartialDate.read(year),
                 inside ? host : Host.NONE,
                 inside ? "" : where,

@@ -89,6 +89,9 @@ interface BroughtEntryMapper {
   /** What is taken next: all but what waits for a decision. */
   String READY = " outcome is null and not (found = 'doubtful' and decision is null) ";
 
+  /** What was taken and is here. */
+  String TAKEN = " outcome in ('added', 'joined', 'there') ";
+
   @Delete("delete from brought_entry where brought = #{brought} and file = #{file}")
   void removeOf(int brought, int file);
 
@@ -235,27 +238,25 @@ interface BroughtEntryMapper {
   /** What was taken and is to be taken back next; entries of one work stand together. */
   @Select(
       COLUMNS
+          + " where brought = #{brought} and "
+          + TAKEN
           + """
-          where brought = #{brought} and outcome in ('added', 'joined', 'there')
           order by work, n limit #{most}
           """)
   List<Row> toReturn(int brought, int most);
 
   /** One that is taken. */
-  @Select(
-      COLUMNS
-          + """
-          where brought = #{brought} and n = #{n} and outcome in ('added', 'joined', 'there')
-          """)
+  @Select(COLUMNS + " where brought = #{brought} and n = #{n} and " + TAKEN)
   Row taken(int brought, int n);
 
   /** Whether another entry than this one was taken as the same work. */
   @Select(
       """
       select exists (select 1 from brought_entry
-        where brought = #{brought} and n <> #{n} and work = #{work}
-          and outcome in ('added', 'joined', 'there'))
-      """)
+        where brought = #{brought} and n <> #{n} and work = #{work} and
+      """
+          + TAKEN
+          + ")")
   boolean hasTwin(int brought, int n, int work);
 
   /** Nothing became of it yet. */

@@ -18,6 +18,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -125,10 +126,8 @@ public class DriveFiles implements CommandKinds {
     if (from == null) {
       throw Refusal.unknown();
     }
-    List<DriveFileMapper.Row> rows = mapper.of(who.group(), from, PAGE + 1);
-    List<DriveFileMapper.Row> some = rows.subList(0, Math.min(PAGE, rows.size()));
-    return new DrivePage(
-        shown(who, some), rows.size() > PAGE ? some.get(some.size() - 1).pid() : null);
+    Page<DriveFileMapper.Row> page = Page.of(mapper.of(who.group(), from, PAGE + 1), PAGE);
+    return new DrivePage(shown(who, page.rows()), page.more() ? page.last().pid() : null);
   }
 
   /** Files of a member that could not be written, the latest first. */
@@ -185,15 +184,19 @@ public class DriveFiles implements CommandKinds {
   /** It is written soon; the same again under the same name takes the place of what was ours. */
   public OnDrive put(Member who, UUID command, PutWanted wanted) {
     drives.requireOne(who);
-    if (wanted.kept() && !wanted.file().changes()) {
-      throw Refusal.unusable(
-          "kept", "A text does not change; there is nothing to keep up to date.");
-    }
+    requireKeepable(wanted.kept(), wanted.file());
     DriveContents.Described described = contents.describe(who, wanted.file());
     String name = wanted.name().isBlank() ? described.name() : wanted.name();
     DrivePath in = Drives.path(wanted.in());
     DrivePath path = Drives.path(in.text() + "/" + name.replace('/', ' '));
     return commands.run(who, command, PUT, () -> put(who, wanted, described.title(), path));
+  }
+
+  private static void requireKeepable(boolean kept, DriveWanted file) {
+    if (kept && !file.changes()) {
+      throw Refusal.unusable(
+          "kept", "A text does not change; there is nothing to keep up to date.");
+    }
   }
 
   private CommandResult<OnDrive, CommandKind.Nothing> put(
@@ -269,10 +272,7 @@ public class DriveFiles implements CommandKinds {
         keep,
         () -> {
           DriveFileMapper.Row row = row(who, pid);
-          if (kept && !wanted(row).changes()) {
-            throw Refusal.unusable(
-                "kept", "A text does not change; there is nothing to keep up to date.");
-          }
+          requireKeepable(kept, wanted(row));
           mapper.keep(row.id(), kept, calendar.now());
           OnDrive file = new OnDrive(row.pid(), row.path());
           return about(

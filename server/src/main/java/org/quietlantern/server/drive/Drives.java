@@ -200,12 +200,8 @@ public class Drives implements CommandKinds {
     DriveTalk.Place place = new DriveTalk.Place(address, name, typed.password());
     try {
       tryOut(place);
-    } catch (DriveTrouble trouble) {
-      throw Refusal.unusable("drive", trouble.getMessage());
-    } catch (Outbound.Closing stopping) {
-      throw Refusal.busy("The server is stopping; try again in a moment.");
     } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
+      throw refused(failed);
     }
     byte[] password = typed.password().getBytes(StandardCharsets.UTF_8);
     return new Tried(
@@ -285,13 +281,19 @@ public class Drives implements CommandKinds {
           listing.folders().subList(0, most),
           listing.files().subList(0, rest),
           listing.folders().size() - most + listing.files().size() - rest);
-    } catch (DriveTrouble trouble) {
-      throw Refusal.unusable("drive", trouble.getMessage());
-    } catch (Outbound.Closing stopping) {
-      throw Refusal.busy("The server is stopping; try again in a moment.");
     } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
+      throw refused(failed);
     }
+  }
+
+  /** What somebody who waits for the drive is told. */
+  private static RuntimeException refused(IOException failed) {
+    if (failed instanceof DriveTrouble) {
+      return Refusal.unusable("drive", failed.getMessage());
+    }
+    return failed instanceof Outbound.Closing
+        ? Refusal.busy("The server is stopping; try again in a moment.")
+        : new UncheckedIOException(failed);
   }
 
   static DrivePath path(String typed) {
