@@ -1,5 +1,6 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { RouterProvider } from 'react-router';
 import { isProblem, keys, Problem } from '../api';
 import { router } from './routes';
@@ -33,7 +34,7 @@ export function App() {
   const [client] = useState(makeClient);
   return (
     <QueryClientProvider client={client}>
-      <RouterProvider router={router} />
+      <RouterProvider router={router} flushSync={(draw) => void flushSync(draw)} />
     </QueryClientProvider>
   );
 }

@@ -9,18 +9,23 @@ function put(params: URLSearchParams, values: Record<string, string>): URLSearch
   return params;
 }
 
+/**
+ * `replace`: without a step of history. `atOnce`: drawn before the next key, which may be meant for
+ * what is drawn.
+ */
+type How = { replace: boolean; atOnce?: boolean };
+
 /** What stands behind the question mark of the address, and ways to change it. */
 export function useAddress() {
   const [params, setParams] = useSearchParams();
-  const changeAll = (values: Record<string, string>, { replace }: { replace: boolean }) =>
-    setParams((now) => put(now, values), { replace });
+  const changeAll = (values: Record<string, string>, how: How) =>
+    setParams((now) => put(now, values), { replace: how.replace, flushSync: how.atOnce ?? false });
   return {
     params,
-    /** Sets values at once, or takes those away that are empty; `replace`: without a step of history. */
+    /** Sets values together, or takes those away that are empty. */
     changeAll,
     /** The same for one value. */
-    change: (key: string, value: string, how: { replace: boolean }) =>
-      changeAll({ [key]: value }, how),
+    change: (key: string, value: string, how: How) => changeAll({ [key]: value }, how),
     /** The same address with another value, and without some. */
     to: (key: string, value: string, ...without: string[]) => {
       const next = new URLSearchParams(params);

@@ -53,8 +53,9 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
   const arrival = arrivals[chosen];
   const id = arrival?.publication.id ?? '';
   const leaf = useLeaf(here.id, id, null);
+  // What is pressed next, and typed then, is meant for this one.
   const choose = (index: number) =>
-    setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true });
+    setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true, flushSync: true });
   const place = usePlace(chosen, arrivals.length, choose);
   const next = place.step;
   const writes = mayWrite(here) && id !== '';

@@ -42,7 +42,9 @@ export function Entries({
     0,
     entries.findIndex((one) => one.publication === wanted),
   );
-  const show = (which: string | undefined) => change('p', which ?? '', { replace: true });
+  // What is pressed next, and typed then, is meant for this one.
+  const show = (which: string | undefined) =>
+    change('p', which ?? '', { replace: true, atOnce: true });
   const place = usePlace(
     chosen,
     entries.length,

@@ -16,12 +16,13 @@ export function useDrive(group: string) {
   });
 }
 
-/** What stands in a folder of the drive; the drive itself is asked. */
+/** What stands in a folder of the drive; the drive itself is asked, each time somebody looks. */
 export function useDriveFolder(group: string, at: string, asked: boolean) {
   return useQuery({
     queryKey: [...drive(group), 'folder', at],
     placeholderData: keepPreviousData,
     enabled: asked,
+    staleTime: 0,
     retry: false,
     queryFn: async ({ signal }) =>
       body(

@@ -3,10 +3,10 @@ package org.quietlantern.core.drive;
 import java.io.IOException;
 import java.text.Collator;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.quietlantern.core.exchange.Xml;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
@@ -49,10 +49,19 @@ public record DriveListing(boolean isFolder, List<String> folders, List<String> 
         (collection ? folders : files).add(names.get(names.size() - 1));
       }
     }
-    Comparator<Object> alphabet = Collator.getInstance(Locale.ROOT);
-    folders.sort(alphabet);
-    files.sort(alphabet);
-    return new DriveListing(isFolder, List.copyOf(folders), List.copyOf(files));
+    return new DriveListing(isFolder, sorted(folders), sorted(files));
+  }
+
+  /** Also with folders that are not made yet. */
+  public DriveListing withFolders(List<String> more) {
+    return new DriveListing(
+        isFolder,
+        sorted(Stream.concat(folders.stream(), more.stream()).distinct().toList()),
+        files);
+  }
+
+  private static List<String> sorted(List<String> names) {
+    return names.stream().sorted(Collator.getInstance(Locale.ROOT)).toList();
   }
 
   private static Element root(String answer) throws IOException {

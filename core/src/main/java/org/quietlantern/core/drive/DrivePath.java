@@ -82,6 +82,11 @@ public record DrivePath(List<String> names) {
     return String.join("/", names);
   }
 
+  /** With which the paths of all that is in this folder begin. */
+  public String inside() {
+    return names.isEmpty() ? "" : text() + "/";
+  }
+
   /** As it stands in an address (RFC 3986, 3.3): each name in UTF-8, encoded. */
   public String encoded() {
     return String.join("/", names.stream().map(DrivePath::encoded).toList());

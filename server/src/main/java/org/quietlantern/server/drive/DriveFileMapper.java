@@ -88,6 +88,18 @@ interface DriveFileMapper {
       """)
   Row at(int group, String path);
 
+  /**
+   * Paths that files on their way will have in a folder.
+   *
+   * @param in empty, or the folder with a slash behind it
+   */
+  @Select(
+      """
+      select path from drive_file
+      where grp = #{group} and ended is null and state = 'waiting' and starts_with(path, #{in})
+      """)
+  List<String> toCome(int group, String in);
+
   /** {@code wanted}: JSON. */
   record NewFile(
       String pid,

@@ -268,12 +268,14 @@ public class Drives implements CommandKinds {
         });
   }
 
-  /** What stands in a folder of the drive, now. */
+  /** What stands in a folder of the drive now, with the folders that files on their way make. */
   DriveFolder folder(Member who, String at) {
     requireOne(who);
     DrivePath path = path(at);
+    List<DrivePath> toCome =
+        files.toCome(who.group(), path.inside()).stream().map(DrivePath::read).toList();
     try {
-      DriveListing listing = talk.list(place(who.group()), path);
+      DriveListing listing = listing(place(who.group()), path, toCome);
       int most = Math.min(SHOWN, listing.folders().size());
       int rest = Math.min(SHOWN - most, listing.files().size());
       return new DriveFolder(
@@ -283,6 +285,26 @@ public class Drives implements CommandKinds {
           listing.folders().size() - most + listing.files().size() - rest);
     } catch (IOException failed) {
       throw refused(failed);
+    }
+  }
+
+  private DriveListing listing(DriveTalk.Place place, DrivePath path, List<DrivePath> toCome)
+      throws IOException {
+    int depth = path.names().size();
+    List<String> folders =
+        toCome.stream()
+            .map(DrivePath::names)
+            .filter(names -> names.size() > depth + 1)
+            .map(names -> names.get(depth))
+            .toList();
+    try {
+      return talk.list(place, path).withFolders(folders);
+    } catch (DriveTrouble trouble) {
+      // It is made when the first of them is written.
+      if (!toCome.isEmpty() && trouble.is(DriveAnswer.NOTHING_THERE)) {
+        return new DriveListing(true, List.of(), List.of()).withFolders(folders);
+      }
+      throw trouble;
     }
   }
 
