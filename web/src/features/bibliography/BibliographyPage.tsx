@@ -74,7 +74,10 @@ export function BibliographyPage() {
                 Plain text
               </a>
               {mayWrite(here) && <OnDrive folder={id} said={said} />}
-              <LeaveActs of={() => ({ folder: id, order: 'hand' })} />
+              <LeaveActs
+                of={() => ({ folder: id, order: 'hand' })}
+                annotations={said === '' ? 'all' : said}
+              />
             </>
           )}
           <HelpLink place="bibliography" />

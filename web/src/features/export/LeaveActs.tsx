@@ -3,7 +3,7 @@ import { Act } from '../../ui';
 import { mayWrite, useHere } from '../session';
 import type { Exported } from './api';
 import { ExportDialog } from './ExportDialog';
-import { MailDialog } from './MailDialog';
+import { MailDialog, type Annotations } from './MailDialog';
 
 /**
  * How something leaves: as a file, and by mail for whoever may write. `of`: what is shown now, or
@@ -11,9 +11,12 @@ import { MailDialog } from './MailDialog';
  */
 export function LeaveActs({
   of,
+  annotations,
   disabled = false,
 }: {
   of: () => Exported | null | Promise<Exported | null>;
+  /** It is mailed as a bibliography, with these. */
+  annotations?: Annotations | undefined;
   disabled?: boolean;
 }) {
   const here = useHere();
@@ -32,7 +35,9 @@ export function LeaveActs({
         </Act>
       )}
       {exported && <ExportDialog of={exported} onClose={() => setExported(null)} />}
-      {mailed && <MailDialog of={mailed} onClose={() => setMailed(null)} />}
+      {mailed && (
+        <MailDialog of={mailed} annotations={annotations} onClose={() => setMailed(null)} />
+      )}
     </>
   );
 }

@@ -5,13 +5,37 @@ import { useHere } from '../session';
 import { usePreview, type Exported } from './api';
 import { FORMATS } from './formats';
 import { useSend } from './mailApi';
+import { TextsAlong } from './TextsAlong';
 import { Ticks } from './Ticks';
+
+export type Annotations = 'all' | 'agreed' | 'none';
+
+const ALONG = {
+  all: 'with all annotations',
+  agreed: 'with agreed annotations',
+  none: 'without annotations',
+};
+
+const FORMS = [
+  { id: 'docx', name: 'DOCX' },
+  { id: 'html', name: 'Web page' },
+  { id: 'text', name: 'Plain text' },
+];
 
 /** What goes along in a file that leaves the group: what is of the work, and nothing that members said. */
 const OF_THE_WORK = ['abstract', 'keywords', 'link'];
 
 /** Publications as a letter to members and others. */
-export function MailDialog({ of, onClose }: { of: Exported; onClose: () => void }) {
+export function MailDialog({
+  of,
+  annotations,
+  onClose,
+}: {
+  of: Exported;
+  /** Of a folder's bibliography: which go along; absent: it is no bibliography. */
+  annotations?: Annotations | undefined;
+  onClose: () => void;
+}) {
   const here = useHere();
   const others = here.members.filter((one) => one.id !== here.me.id);
   const [typed, setTyped] = useState('');
@@ -19,14 +43,22 @@ export function MailDialog({ of, onClose }: { of: Exported; onClose: () => void 
   const [copy, setCopy] = useState(false);
   const [note, setNote] = useState('');
   const [format, setFormat] = useState('');
+  const [form, setForm] = useState('');
+  const [texts, setTexts] = useState(false);
   const preview = usePreview(here.id, of, { format: 'text', with: [] });
-  const send = useSend(here.id, of);
+  const send = useSend(here.id, of, annotations, form);
   const shown = preview.data;
   const addresses = typed.split(/[\s,;]+/).filter((one) => one !== '');
   const nobody = addresses.length === 0 && members.length === 0 && !copy;
   return (
     <DialogForm
-      title={shown ? `Mail ${counted(shown.works, 'publication')}` : 'Mail publications'}
+      title={
+        annotations
+          ? 'Mail the bibliography'
+          : shown
+            ? `Mail ${counted(shown.works, 'publication')}`
+            : 'Mail publications'
+      }
       wide
       act="Send"
       leave="Send nothing"
@@ -34,7 +66,7 @@ export function MailDialog({ of, onClose }: { of: Exported; onClose: () => void 
       error={send.error ?? preview.error}
       onSubmit={() =>
         send.mutate(
-          { addresses, members, copy, note, format, with: OF_THE_WORK },
+          { addresses, members, copy, note, format, texts, with: OF_THE_WORK },
           { onSuccess: onClose },
         )
       }
@@ -71,17 +103,30 @@ export function MailDialog({ of, onClose }: { of: Exported; onClose: () => void 
           onChange={(event) => setNote(event.target.value)}
         />
       </label>
+      {annotations && (
+        <ChoiceField
+          label="The bibliography as a file that goes along"
+          value={form}
+          of={FORMS}
+          none="none"
+          onChange={setForm}
+        />
+      )}
       <ChoiceField
-        label="A file that goes along"
+        label={annotations ? 'A file of references that goes along' : 'A file that goes along'}
         value={format}
         of={FORMATS.map(([id, name]) => ({ id, name }))}
         none="none"
         onChange={setFormat}
       />
+      <TextsAlong of={of} chosen={texts} onChange={setTexts} />
       <p className="mt-2 max-w-[62ch] text-[13px] text-soft">
-        The letter cites each work as the group cites, with its stable link and where its text is
-        open to all; of more than fifty it says where they are. Nothing that members said goes
-        along. Answers go to your address.{' '}
+        {annotations
+          ? `The letter has the entries in their style, below their headings, ${ALONG[annotations]}`
+          : 'The letter cites each work as the group cites'}
+        , with its stable link and where its text is open to all; of more than fifty it says where
+        they are. {annotations ? 'No mark or note goes' : 'Nothing that members said goes'} along.
+        Answers go to your address.{' '}
         <Link className="act" to={`/g/${here.id}/sent`}>
           What you sent
         </Link>

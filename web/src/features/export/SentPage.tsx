@@ -43,13 +43,14 @@ export function SentPage() {
 }
 
 function Sent({ sent }: { sent: Schema['SendingShown'] }) {
-  const { name, works, file, at, letters } = sent;
+  const { name, works, file, texts, at, letters } = sent;
   return (
     <li className="border-b border-base-300 py-2">
       <p className="font-serif text-[15.5px]">{name}</p>
       <p className="text-[13px] text-soft">
         {counted(works, 'publication')} on {shortDay(at)}
         {file && `, with ${file}`}
+        {texts > 0 && `${file ? ' and' : ', with'} ${counted(texts, 'text')}`}
       </p>
       <ul className="text-[13px]">
         {letters.map(({ to, state, trouble }) => (

@@ -3,7 +3,6 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { serve, showAt } from '../../test-server';
 import { LeaveActs } from './LeaveActs';
-import { SentPage } from './SentPage';
 
 const preview = {
   fileName: 'Verges.bib',
@@ -135,63 +134,4 @@ it('asks for a table of the columns that were ticked, in the order in which they
       publications: null,
     },
   ]);
-});
-
-it('mails to addresses as they were pasted and to members, once', async () => {
-  const asked = serve({
-    'POST /folders/f1/export/preview': { ...preview, works: 5 },
-    'POST /folders/f1/sendings': { id: 's1', letters: 3 },
-  });
-  showAt('/g/group/x', <LeaveActs of={() => ({ folder: 'f1', order: 'kept' })} />);
-  await userEvent.click(await screen.findByRole('button', { name: 'Mail…' }));
-  await screen.findByText('Mail 5 publications');
-  expect(screen.getByRole('button', { name: 'Send' })).toBeDisabled();
-  await userEvent.type(screen.getByLabelText(/^To addresses/), 'a@x.example; b@x.example,');
-  await userEvent.click(screen.getByLabelText('Teodor Vance'));
-  await userEvent.type(screen.getByLabelText('What you say to it'), 'For the talk');
-  await userEvent.dblClick(screen.getByRole('button', { name: 'Send' }));
-  await waitFor(() => expect(screen.queryByText('Mail 5 publications')).toBeNull());
-  const sent = asked.filter(({ path }) => path.endsWith('/sendings'));
-  expect(sent.map(({ body }) => body)).toEqual([
-    {
-      addresses: ['a@x.example', 'b@x.example'],
-      members: ['teo'],
-      copy: false,
-      note: 'For the talk',
-      format: '',
-      with: ['abstract', 'keywords', 'link'],
-      order: 'kept',
-    },
-  ]);
-});
-
-it('keeps what was written where a letter is refused, and says why', async () => {
-  serve({ 'POST /folders/f1/export/preview': preview });
-  showAt('/g/group/x', <LeaveActs of={() => ({ folder: 'f1', order: 'kept' })} />);
-  await userEvent.click(await screen.findByRole('button', { name: 'Mail…' }));
-  await userEvent.type(screen.getByLabelText(/^To addresses/), 'nobody');
-  await userEvent.click(screen.getByRole('button', { name: 'Send' }));
-  expect(await screen.findByRole('alert')).toBeInTheDocument();
-  expect(screen.getByLabelText(/^To addresses/)).toHaveValue('nobody');
-});
-
-it('says how letters stand, and why one could not be handed over', async () => {
-  serve({
-    'GET /sendings': [
-      {
-        id: 's1',
-        name: 'Verges',
-        works: 5,
-        file: 'Verges.bib',
-        at: '2026-11-24T08:00:00Z',
-        letters: [
-          { to: 'a@x.example', state: 'sent', trouble: null },
-          { to: 'b@x.example', state: 'given up', trouble: '550 nobody of that name' },
-        ],
-      },
-    ],
-  });
-  showAt('/g/group/sent', <SentPage />);
-  expect(await screen.findByText('a@x.example: handed over')).toBeInTheDocument();
-  expect(screen.getByText(/b@x.example: given up · 550 nobody/)).toBeInTheDocument();
 });

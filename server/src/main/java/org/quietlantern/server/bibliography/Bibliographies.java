@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.annotation.AnnotationState;
+import org.quietlantern.core.citation.csl.Block;
 import org.quietlantern.core.citation.file.BibliographyFile;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.citing.CitedPart;
@@ -262,20 +263,53 @@ public class Bibliographies {
     return file(read, annotated ? Said.AGREED : Said.NONE, today);
   }
 
-  private BibliographyFile file(Read read, Said wanted, LocalDate today) {
+  /**
+   * An entry as it leaves.
+   *
+   * @param work row number
+   * @param chapter below which heading it stands; empty for none
+   */
+  public record LeavingEntry(
+      int work, String chapter, List<Block> blocks, List<BibliographyFile.Annotation> below) {}
+
+  /** A folder's bibliography to be sent: {@code name} of the folder. */
+  public record LeavingBibliography(
+      String name, List<LeavingEntry> entries, BibliographyFile file) {}
+
+  /** What prints something, in its order, and the same as a file. */
+  public LeavingBibliography leaving(Member who, String folder, String annotated) {
+    Read read = read(who, folder, StyleChoice.NONE);
+    Said wanted = Said.named(annotated);
+    return new LeavingBibliography(
+        read.works().name(),
+        entries(read, wanted),
+        file(read, wanted, calendar.today(who.zoneId())));
+  }
+
+  private List<LeavingEntry> entries(Read read, Said wanted) {
     Map<Integer, BelowEntries.Below> below = wanted == Said.NONE ? Map.of() : below(read);
+    return read.whole().entries().stream()
+        .filter(entry -> !entry.blocks().isEmpty())
+        .map(
+            entry ->
+                new LeavingEntry(
+                    read.id(entry),
+                    entry.chapter(),
+                    entry.blocks(),
+                    below(below.getOrDefault(read.id(entry), BelowEntries.Below.NOTHING), wanted)))
+        .toList();
+  }
+
+  private BibliographyFile file(Read read, Said wanted, LocalDate today) {
     List<BibliographyFile.Part> parts = new ArrayList<>();
     String chapter = "";
-    for (EntriesMaking.Entry entry : read.whole().entries()) {
-      if (entry.blocks().isEmpty()) {
-        continue;
-      }
+    for (LeavingEntry entry : entries(read, wanted)) {
       if (!entry.chapter().equals(chapter)) {
         chapter = entry.chapter();
         parts.add(new BibliographyFile.Heading(chapter));
       }
       parts.add(new BibliographyFile.Entry(entry.blocks()));
-      parts.addAll(below(below.getOrDefault(read.id(entry), BelowEntries.Below.NOTHING), wanted));
+      parts.addAll(entry.below());
     }
     String order =
         read.whole().sorted() ? "in the order of the style" : "in the order of the folder";
@@ -287,8 +321,8 @@ public class Bibliographies {
   }
 
   /** Where all is carried, what is not agreed says so, and what nobody has read. */
-  private static List<BibliographyFile.Part> below(BelowEntries.Below below, Said wanted) {
-    List<BibliographyFile.Part> parts = new ArrayList<>();
+  private static List<BibliographyFile.Annotation> below(BelowEntries.Below below, Said wanted) {
+    List<BibliographyFile.Annotation> parts = new ArrayList<>();
     for (BelowEntries.QuotedShown one : below.quoted()) {
       parts.add(
           BibliographyFile.Annotation.plain(

@@ -2,7 +2,6 @@ package org.quietlantern.server.bibliography;
 
 import java.time.LocalDate;
 import java.util.UUID;
-import org.quietlantern.core.citation.file.BibliographyDocx;
 import org.quietlantern.core.citation.file.BibliographyFile;
 import org.quietlantern.core.citation.file.BibliographyHtml;
 import org.quietlantern.core.citation.file.BibliographyText;
@@ -120,9 +119,7 @@ class BibliographyController {
       @RequestParam(defaultValue = "") String style,
       @RequestParam(defaultValue = "") String language,
       @RequestParam(defaultValue = "") String annotations) {
-    BibliographyFile file =
-        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
-    return Attachment.of(Attachment.name(file.title(), "html"), BibliographyHtml.document(file));
+    return file(me, folder, new StyleChoice(style, language), annotations, BibliographyForm.HTML);
   }
 
   /** As plain text. */
@@ -134,9 +131,7 @@ class BibliographyController {
       @RequestParam(defaultValue = "") String style,
       @RequestParam(defaultValue = "") String language,
       @RequestParam(defaultValue = "") String annotations) {
-    BibliographyFile file =
-        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
-    return Attachment.of(Attachment.name(file.title(), "txt"), BibliographyText.write(file));
+    return file(me, folder, new StyleChoice(style, language), annotations, BibliographyForm.TEXT);
   }
 
   /** As DOCX (ISO/IEC 29500). */
@@ -148,8 +143,12 @@ class BibliographyController {
       @RequestParam(defaultValue = "") String style,
       @RequestParam(defaultValue = "") String language,
       @RequestParam(defaultValue = "") String annotations) {
-    BibliographyFile file =
-        bibliographies.file(me, folder, new StyleChoice(style, language), annotations);
-    return Attachment.of(Attachment.name(file.title(), "docx"), BibliographyDocx.write(file));
+    return file(me, folder, new StyleChoice(style, language), annotations, BibliographyForm.DOCX);
+  }
+
+  private ResponseEntity<byte[]> file(
+      Member me, String folder, StyleChoice choice, String annotations, BibliographyForm form) {
+    BibliographyFile file = bibliographies.file(me, folder, choice, annotations);
+    return Attachment.of(Attachment.name(file.title(), form.ending()), form.write(file));
   }
 }

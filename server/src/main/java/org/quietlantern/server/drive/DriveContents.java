@@ -4,18 +4,16 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.util.List;
 import java.util.Objects;
-import org.quietlantern.core.citation.file.BibliographyDocx;
 import org.quietlantern.core.citation.file.BibliographyFile;
 import org.quietlantern.core.citation.file.BibliographyHtml;
-import org.quietlantern.core.citation.file.BibliographyText;
 import org.quietlantern.server.bibliography.Bibliographies;
+import org.quietlantern.server.bibliography.BibliographyForm;
 import org.quietlantern.server.citing.StyleChoice;
 import org.quietlantern.server.export.WholeFiles;
 import org.quietlantern.server.folder.FolderReading;
@@ -74,7 +72,7 @@ class DriveContents {
       case "bibliography" -> {
         String name = folders.works(who, folder(wanted)).name();
         Bibliographies.requireSaid(annotations(wanted));
-        return new Described(name, Attachment.name(name, ending(wanted)));
+        return new Described(name, Attachment.name(name, form(wanted).ending()));
       }
       case "text" -> {
         String name = texts.of(who, text(wanted)).name();
@@ -100,12 +98,7 @@ class DriveContents {
   private Made bibliography(Member who, DriveWanted wanted, Path to) throws IOException {
     BibliographyFile file =
         bibliographies.file(who, folder(wanted), StyleChoice.NONE, annotations(wanted));
-    byte[] bytes =
-        switch (ending(wanted)) {
-          case "docx" -> BibliographyDocx.write(file);
-          case "html" -> BibliographyHtml.document(file).getBytes(StandardCharsets.UTF_8);
-          default -> BibliographyText.write(file).getBytes(StandardCharsets.UTF_8);
-        };
+    byte[] bytes = form(wanted).write(file);
     int works =
         (int) file.parts().stream().filter(BibliographyFile.Entry.class::isInstance).count();
     Made made =
@@ -168,13 +161,7 @@ class DriveContents {
     return Objects.requireNonNullElse(wanted.annotations(), "");
   }
 
-  /** Of a bibliography's file. */
-  private static String ending(DriveWanted wanted) {
-    return switch (Objects.requireNonNullElse(wanted.format(), "")) {
-      case "docx" -> "docx";
-      case "html" -> "html";
-      case "text" -> "txt";
-      default -> throw Refusal.unusable("format", "A bibliography is docx, html or text.");
-    };
+  private static BibliographyForm form(DriveWanted wanted) {
+    return BibliographyForm.named(Objects.requireNonNullElse(wanted.format(), ""));
   }
 }

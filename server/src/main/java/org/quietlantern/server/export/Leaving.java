@@ -27,6 +27,16 @@ record Leaving(
   /** Works that are read at once. */
   private static final int PAGE = 500;
 
+  /** The first so many of them. */
+  List<Integer> listed(int most) {
+    return works.subList(0, Math.min(most, works.size()));
+  }
+
+  /** The same with others in their place. */
+  Leaving with(String otherOrder, List<Integer> others) {
+    return new Leaving(name, otherOrder, others, unknown, offered, said);
+  }
+
   /** All works, some at a time. */
   List<List<Integer>> pages() {
     List<List<Integer>> pages = new ArrayList<>();

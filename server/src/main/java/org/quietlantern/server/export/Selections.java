@@ -67,6 +67,30 @@ class Selections {
     this.groups = groups;
   }
 
+  /**
+   * What leaves, by one of the first four.
+   *
+   * @param q of a settled search
+   * @param publications in their order
+   * @param order of a folder, as lists have it; absent: the usual one
+   */
+  public record Named(
+      @Nullable String folder,
+      @Nullable String q,
+      @Nullable String round,
+      @Nullable List<String> publications,
+      @Nullable String order) {}
+
+  Leaving of(Member who, Named named) {
+    if (named.folder() != null) {
+      return folder(who, named.folder(), named.order());
+    }
+    if (named.q() != null) {
+      return search(who, named.q());
+    }
+    return named.round() != null ? round(who, named.round()) : works(who, named.publications());
+  }
+
   /** {@code order}: as lists have it; absent: the usual one. */
   Leaving folder(Member who, String pid, @Nullable String order) {
     FolderReading.Contents contents = folders.contents(who, pid, order == null ? "" : order);

@@ -2,6 +2,9 @@ package org.quietlantern.server.export;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.bibliography.Bibliographies;
+import org.quietlantern.server.bibliography.Bibliographies.LeavingBibliography;
+import org.quietlantern.server.bibliography.BibliographyForm;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SendingController {
   private final Selections selections;
   private final Sendings sendings;
+  private final Bibliographies bibliographies;
 
   /**
    * What is sent to whom.
@@ -29,6 +33,7 @@ class SendingController {
    * @param note may be empty
    * @param format of the file that goes along; empty: none
    * @param with what goes along in the file
+   * @param texts whether texts go along, where their licence lets them; absent: no
    * @param order of a folder, as lists have it; absent: the usual one
    * @param publications in their order, where no folder, search or round is named
    */
@@ -39,20 +44,39 @@ class SendingController {
       String note,
       String format,
       List<String> with,
+      @Nullable Boolean texts,
       @Nullable String order,
       @Nullable List<String> publications) {
     Sendings.SendWanted wanted(String place) {
+      return wanted(place, null, null);
+    }
+
+    private Sendings.SendWanted wanted(
+        String place, @Nullable LeavingBibliography bibliography, @Nullable BibliographyForm form) {
       return new Sendings.SendWanted(
           addresses,
           members,
           copy,
           note,
           format.isEmpty() ? null : ExportFiles.Wanted.of(format, false, with),
+          Boolean.TRUE.equals(texts),
+          bibliography,
+          form,
           place);
     }
   }
 
-  SendingController(Selections selections, Sendings sendings) {
+  /**
+   * A bibliography as a letter.
+   *
+   * @param annotations {@code none}, {@code agreed} or {@code all}
+   * @param form of it as a file that goes along: {@code docx}, {@code html}, {@code text}; empty:
+   *     none
+   */
+  record SendBibliographyBody(SendBody letter, String annotations, String form) {}
+
+  SendingController(Selections selections, Sendings sendings, Bibliographies bibliographies) {
+    this.bibliographies = bibliographies;
     this.selections = selections;
     this.sendings = sendings;
   }
@@ -62,6 +86,12 @@ class SendingController {
   List<Sendings.SendingShown> sendings(
       Member me, @RequestParam(required = false) @Nullable String before) {
     return sendings.of(me, before);
+  }
+
+  /** Which texts would go along with a letter, and why the others would not. */
+  @PostMapping("/sendings/texts")
+  Sendings.TextsAlong texts(Member me, @RequestBody Selections.Named body) {
+    return sendings.texts(me, selections.of(me, body));
   }
 
   /** Sends some publications. */
@@ -80,6 +110,29 @@ class SendingController {
       @RequestBody SendBody body) {
     return sendings.send(
         me, command, selections.folder(me, folder, body.order()), body.wanted("/f/" + folder));
+  }
+
+  /** Sends a folder's bibliography: in its style and order, with what is said below its entries. */
+  @PostMapping("/folders/{folder}/bibliography/sendings")
+  Sendings.Sent bibliography(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @PathVariable String folder,
+      @RequestBody SendBibliographyBody body) {
+    LeavingBibliography leaving = bibliographies.leaving(me, folder, body.annotations());
+    return sendings.send(
+        me,
+        command,
+        selections
+            .folder(me, folder, null)
+            .with(
+                "in the order of the bibliography",
+                leaving.entries().stream().map(Bibliographies.LeavingEntry::work).toList()),
+        body.letter()
+            .wanted(
+                "/f/" + folder + "/bibliography",
+                leaving,
+                body.form().isEmpty() ? null : BibliographyForm.named(body.form())));
   }
 
   /** Sends what a settled search finds. */

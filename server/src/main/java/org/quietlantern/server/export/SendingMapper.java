@@ -10,9 +10,16 @@ import org.quietlantern.server.platform.Nullable;
 @Mapper
 interface SendingMapper {
   record NewSending(
-      String pid, int group, int membership, String name, int works, String file, Instant at) {}
+      String pid,
+      int group,
+      int membership,
+      String name,
+      int works,
+      String file,
+      int texts,
+      Instant at) {}
 
-  record Row(int id, String pid, String name, int works, String file, Instant at) {}
+  record Row(int id, String pid, String name, int works, String file, int texts, Instant at) {}
 
   record LetterRow(int sending, String to, String state, @Nullable String trouble) {}
 
@@ -20,8 +27,8 @@ interface SendingMapper {
 
   @Select(
       """
-      insert into sending (pid, grp, membership, name, works, file, at)
-      values (#{pid}, #{group}, #{membership}, #{name}, #{works}, #{file}, #{at}) returning id
+      insert into sending (pid, grp, membership, name, works, file, texts, at)
+      values (#{pid}, #{group}, #{membership}, #{name}, #{works}, #{file}, #{texts}, #{at}) returning id
       """)
   int add(NewSending sending);
 
@@ -31,7 +38,7 @@ interface SendingMapper {
   /** The latest first; {@code before}: of the page before, 0 for the first. */
   @Select(
       """
-      select id, pid, name, works, file, at from sending
+      select id, pid, name, works, file, texts, at from sending
       where membership = #{membership} and (#{before} = 0 or id < #{before})
       order by id desc limit #{most}
       """)

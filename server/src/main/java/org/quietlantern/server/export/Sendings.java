@@ -18,6 +18,8 @@ import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.bibliography.Bibliographies.LeavingBibliography;
+import org.quietlantern.server.bibliography.BibliographyForm;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mail.Letter;
@@ -48,6 +50,7 @@ public class Sendings implements CommandKinds {
   private final SendingMapper mapper;
   private final SentWorks works;
   private final ExportFiles files;
+  private final SentTexts texts;
   private final Groups groups;
   private final Outbox outbox;
   private final Commands commands;
@@ -62,6 +65,9 @@ public class Sendings implements CommandKinds {
    * @param copy whether one goes to oneself, too
    * @param note may be empty
    * @param file absent for none
+   * @param texts whether texts go along, where that may be
+   * @param bibliography the works as a folder's bibliography has them; absent: as the group cites
+   * @param form of the bibliography as a file; absent for none
    * @param place below the group's address, where members find it; empty for nowhere
    */
   record SendWanted(
@@ -70,22 +76,49 @@ public class Sendings implements CommandKinds {
       boolean copy,
       String note,
       @Nullable ExportFiles.Wanted file,
-      String place) {}
+      boolean texts,
+      @Nullable LeavingBibliography bibliography,
+      @Nullable BibliographyForm form,
+      String place) {
+    boolean hasAll() {
+      return file != null || form != null;
+    }
+  }
 
-  /** To how many it goes. */
-  public record Sent(String id, int letters) {}
+  /** To how many it goes, and with how many texts. */
+  public record Sent(String id, int letters, int texts) {}
+
+  /** A text that goes along. {@code size}: in bytes. */
+  public record TextAlong(String publication, String title, String name, int size) {}
+
+  /** {@code why}: as a sentence. */
+  public record TextNotAlong(String publication, String title, String why) {}
+
+  /**
+   * Which texts would go along.
+   *
+   * @param more works that a letter would not list; nothing of them goes along
+   */
+  public record TextsAlong(List<TextAlong> along, List<TextNotAlong> not, int more) {}
 
   /** {@code state}: waiting, sent or given up; {@code trouble}: why the last try failed. */
   public record LetterShown(String to, String state, @Nullable String trouble) {}
 
   /** {@code file}: its name; empty for none. */
   public record SendingShown(
-      String id, String name, int works, String file, Instant at, List<LetterShown> letters) {}
+      String id,
+      String name,
+      int works,
+      String file,
+      int texts,
+      Instant at,
+      List<LetterShown> letters) {}
 
   Sendings(
       SendingMapper mapper,
       SentWorks works,
       ExportFiles files,
+      SentTexts texts,
       Groups groups,
       Outbox outbox,
       Commands commands,
@@ -94,6 +127,7 @@ public class Sendings implements CommandKinds {
     this.mapper = mapper;
     this.works = works;
     this.files = files;
+    this.texts = texts;
     this.groups = groups;
     this.outbox = outbox;
     this.commands = commands;
@@ -129,9 +163,26 @@ public class Sendings implements CommandKinds {
                     row.name(),
                     row.works(),
                     row.file(),
+                    row.texts(),
                     row.at(),
                     letters.getOrDefault(row.id(), List.of())))
         .toList();
+  }
+
+  /** Which texts would go along with a letter, and why the others would not. */
+  @Transactional(readOnly = true)
+  public TextsAlong texts(Member who, Leaving leaving) {
+    List<SentTexts.SentText> all = texts.of(who, leaving);
+    return new TextsAlong(
+        all.stream()
+            .filter(one -> one.file() != null)
+            .map(one -> new TextAlong(one.publication(), one.title(), one.name(), one.size()))
+            .toList(),
+        all.stream()
+            .filter(one -> one.file() == null)
+            .map(one -> new TextNotAlong(one.publication(), one.title(), one.why()))
+            .toList(),
+        leaving.works().size() - leaving.listed(SentWorks.LISTED).size());
   }
 
   Sent send(Member who, UUID command, Leaving leaving, SendWanted wanted) {
@@ -183,13 +234,13 @@ public class Sendings implements CommandKinds {
       throw Refusal.unusable("publications", "Nothing is there to be sent.");
     }
     boolean partly = leaving.works().size() > SentWorks.LISTED;
-    if (partly && wanted.file() == null && wanted.place().isEmpty()) {
+    if (partly && !wanted.hasAll() && wanted.place().isEmpty()) {
       throw Refusal.unusable(
           "file",
           "A letter lists %d publications; choose a file for all %,d."
               .formatted(SentWorks.LISTED, leaving.works().size()));
     }
-    if (wanted.file() != null && leaving.works().size() > MOST_IN_FILE) {
+    if (wanted.hasAll() && leaving.works().size() > MOST_IN_FILE) {
       throw Refusal.unusable(
           "file",
           "A file of %,d publications is too much for a letter: it takes %d. Send it without one."
@@ -199,11 +250,28 @@ public class Sendings implements CommandKinds {
 
   private CommandResult<Sent, CommandKind.Nothing> sent(
       Member who, Leaving leaving, SendWanted wanted, Set<MailAddress> to) {
-    Letter.Enclosed file = wanted.file() == null ? null : enclosed(who, leaving, wanted.file());
+    List<Letter.Enclosed> enclosed = new ArrayList<>();
+    if (wanted.file() != null) {
+      enclosed.add(references(who, leaving, wanted.file()));
+    }
+    if (wanted.form() != null && wanted.bibliography() != null) {
+      enclosed.add(bibliography(wanted.bibliography(), wanted.form()));
+    }
+    String all = enclosed.stream().map(Letter.Enclosed::name).collect(Collectors.joining(", "));
+    List<SentTexts.SentText> along = wanted.texts() ? texts.of(who, leaving) : List.of();
+    along.stream().filter(one -> one.file() != null).map(Sendings::text).forEach(enclosed::add);
+    int textsAlong = (int) along.stream().filter(one -> one.file() != null).count();
     String group = groups.name(who.group());
     int many = leaving.works().size();
     String what = many == 1 ? "a publication" : "%,d publications".formatted(many);
-    Map<String, Object> values = new HashMap<>(works.values(who, leaving, wanted.place()));
+    Map<String, Object> values =
+        new HashMap<>(
+            works.values(
+                who,
+                leaving,
+                wanted.place(),
+                along.stream().collect(Collectors.toMap(SentTexts.SentText::work, one -> one)),
+                wanted.bibliography() == null ? List.of() : wanted.bibliography().entries()));
     values.put("who", who.name());
     values.put("group", group);
     values.put("what", what);
@@ -212,29 +280,39 @@ public class Sendings implements CommandKinds {
     values.put(
         "paragraphs",
         wanted.note().lines().filter(line -> !line.isBlank()).map(l -> Map.of("text", l)).toList());
-    values.put("file", file == null ? "" : file.name());
+    values.put("file", all);
     String answer = mapper.addresses(who.group(), new String[] {who.pid()}).get(0).email();
     String subject = "%s: %s".formatted(what.replaceFirst("^a ", "A "), leaving.name());
     String pid = ids.next();
     int sending =
         mapper.add(
             new SendingMapper.NewSending(
-                pid,
-                who.group(),
-                who.id(),
-                leaving.name(),
-                many,
-                file == null ? "" : file.name(),
-                calendar.now()));
+                pid, who.group(), who.id(), leaving.name(), many, all, textsAlong, calendar.now()));
+    List<Long> kept = enclosed.stream().map(outbox::keep).toList();
     for (MailAddress one : to) {
       long letter =
-          outbox.write(new Letter(one, subject, "sending", values, who.group(), answer, file));
+          outbox.write(new Letter(one, subject, "sending", values, who.group(), answer, kept));
       mapper.addLetter(sending, letter);
     }
-    return CommandKind.done(new Sent(pid, to.size())).toldTo(Audience.ME);
+    return CommandKind.done(new Sent(pid, to.size(), textsAlong)).toldTo(Audience.ME);
   }
 
-  private Letter.Enclosed enclosed(Member who, Leaving leaving, ExportFiles.Wanted wanted) {
+  private static Letter.Enclosed bibliography(LeavingBibliography of, BibliographyForm form) {
+    return new Letter.Enclosed(
+        Attachment.name(of.name(), form.ending()), form.type(), form.write(of.file()));
+  }
+
+  private static Letter.Enclosed text(SentTexts.SentText text) {
+    try {
+      return new Letter.Enclosed(
+          text.name(), text.file().type(), text.file().file().getContentAsByteArray());
+    } catch (IOException gone) {
+      throw Refusal.conflict(
+          "changed-since", "“%s” was taken out just now; look again.".formatted(text.name()));
+    }
+  }
+
+  private Letter.Enclosed references(Member who, Leaving leaving, ExportFiles.Wanted wanted) {
     StringBuilder text = new StringBuilder();
     try {
       files.write(who, leaving, wanted, piece -> text.append(piece.text()));

@@ -74,14 +74,7 @@ public class WholeFiles {
   }
 
   private Leaving leaving(Member who, References of) {
-    if (of.folder() != null) {
-      return selections.folder(who, of.folder(), of.order());
-    }
-    if (of.q() != null) {
-      return selections.search(who, of.q());
-    }
-    return of.round() != null
-        ? selections.round(who, of.round())
-        : selections.works(who, of.publications());
+    return selections.of(
+        who, new Selections.Named(of.folder(), of.q(), of.round(), of.publications(), of.order()));
   }
 }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.mail;
 
+import java.util.List;
 import java.util.Map;
 import org.quietlantern.core.mail.MailAddress;
 import org.quietlantern.server.platform.Nullable;
@@ -12,7 +13,7 @@ import org.quietlantern.server.platform.Refusal;
  * @param values what stands in the places of the template, and of the subject
  * @param group row number of the group on whose account it goes; none for the installation
  * @param replyTo whoever answers writes to this address; none: to nobody
- * @param file that goes along; none for most
+ * @param files that go along, as {@link Outbox#keep} named them
  */
 public record Letter(
     MailAddress to,
@@ -21,9 +22,13 @@ public record Letter(
     Map<String, ?> values,
     @Nullable Integer group,
     @Nullable String replyTo,
-    @Nullable Enclosed file) {
+    List<Long> files) {
 
-  /** {@code type}: its media type. */
+  public Letter {
+    files = List.copyOf(files);
+  }
+
+  /** A file that goes along. {@code type}: its media type. */
   public record Enclosed(String name, String type, byte[] content) {}
 
   /** One of ours, which nobody answers. */
@@ -33,7 +38,7 @@ public record Letter(
       String template,
       Map<String, ?> values,
       @Nullable Integer group) {
-    this(to, subject, template, values, group, null, null);
+    this(to, subject, template, values, group, null, List.of());
   }
 
   /** To whom a letter is to go; refused, in its field of a form, where that is no address. */

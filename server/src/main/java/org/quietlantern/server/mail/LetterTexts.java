@@ -27,7 +27,9 @@ final class LetterTexts {
 
   private static String written(String file, boolean isHtml, Map<String, ?> values) {
     return KNOWN
-        .computeIfAbsent(file, name -> compiled(Mustache.compiler().escapeHTML(isHtml), name))
+        .computeIfAbsent(
+            file,
+            name -> compiled(Mustache.compiler().escapeHTML(isHtml).emptyStringIsFalse(true), name))
         .execute(values);
   }
 

@@ -49,15 +49,16 @@ public class MailJob implements Job {
       Instant now = system.now();
       OutboxMapper.Row letter = mapper.take(now, now.plus(LEASE));
       if (letter == null) {
-        return;
+        break;
       }
       send(letter);
     }
+    mapper.forgetFiles();
   }
 
   private void send(OutboxMapper.Row letter) {
     try {
-      postman.send(letter);
+      postman.send(letter, mapper.files(letter.id()));
       mapper.sent(letter.id(), calendar.now());
     } catch (MessagingException failed) {
       String trouble = trouble(failed);

@@ -66,20 +66,26 @@ public class Outbox {
           "The group has written %d letters within an hour. Try again later."
               .formatted(OF_A_GROUP));
     }
-    return mapper.add(
-        new OutboxMapper.NewLetter(
-            "<%s@%s>".formatted(UUID.randomUUID(), properties.mail().domain()),
-            letter.group(),
-            letter.to().text(),
-            letter.subject(),
-            LetterTexts.text(letter.template(), letter.values()),
-            LetterTexts.html(letter.template(), letter.values()),
-            calendar.now(),
-            now,
-            letter.replyTo(),
-            letter.file() == null ? null : letter.file().name(),
-            letter.file() == null ? null : letter.file().type(),
-            letter.file() == null ? null : letter.file().content()));
+    long number =
+        mapper.add(
+            new OutboxMapper.NewLetter(
+                "<%s@%s>".formatted(UUID.randomUUID(), properties.mail().domain()),
+                letter.group(),
+                letter.to().text(),
+                letter.subject(),
+                LetterTexts.text(letter.template(), letter.values()),
+                LetterTexts.html(letter.template(), letter.values()),
+                calendar.now(),
+                now,
+                letter.replyTo()));
+    mapper.enclose(number, letter.files().toArray(Long[]::new));
+    return number;
+  }
+
+  /** Keeps a file for letters that are written with it; answers its number. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public long keep(Letter.Enclosed file) {
+    return mapper.addFile(file);
   }
 
   /** How letters stand, by number. */

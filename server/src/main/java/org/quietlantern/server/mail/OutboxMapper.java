@@ -2,6 +2,8 @@ package org.quietlantern.server.mail;
 
 import java.time.Instant;
 import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -18,10 +20,7 @@ interface OutboxMapper {
       String html,
       Instant at,
       Instant systemNow,
-      @Nullable String replyTo,
-      @Nullable String fileName,
-      @Nullable String fileType,
-      @Nullable byte[] file) {}
+      @Nullable String replyTo) {}
 
   record Row(
       long id,
@@ -31,22 +30,48 @@ interface OutboxMapper {
       String text,
       String html,
       int tries,
-      @Nullable String replyTo,
-      @Nullable String fileName,
-      @Nullable String fileType,
-      @Nullable byte[] file) {}
+      @Nullable String replyTo) {}
 
   record StateRow(long id, String state, @Nullable String trouble) {}
 
   @Select(
       """
       insert into outbox (message_id, grp, recipient, subject, body_text, body_html, at, state,
-        system_due, system_at, reply_to, file_name, file_type, file)
+        system_due, system_at, reply_to)
       values (#{messageId}, #{grp}, #{recipient}, #{subject}, #{text}, #{html}, #{at}, 'waiting',
-        #{systemNow}, #{systemNow}, #{replyTo}, #{fileName}, #{fileType}, #{file})
+        #{systemNow}, #{systemNow}, #{replyTo})
       returning id
       """)
   long add(NewLetter letter);
+
+  @Select(
+      """
+      insert into letter_file (name, type, content) values (#{name}, #{type}, #{content})
+      returning id
+      """)
+  long addFile(Letter.Enclosed file);
+
+  /** In their order. */
+  @Insert(
+      """
+      insert into outbox_file (letter, no, file)
+      select #{letter}, f.no, f.file from unnest(#{files}) with ordinality f(file, no)
+      """)
+  void enclose(long letter, Long[] files);
+
+  @Select(
+      """
+      select f.name, f.type, f.content from outbox_file o join letter_file f on f.id = o.file
+      where o.letter = #{letter} order by o.no
+      """)
+  List<Letter.Enclosed> files(long letter);
+
+  /** Files of which the last letter has left. */
+  @Delete(
+      """
+      delete from letter_file f where not exists (select from outbox_file o where o.file = f.id)
+      """)
+  void forgetFiles();
 
   @Select("select count(*) from outbox where grp = #{group} and system_at > #{since}")
   int writtenSince(int group, Instant since);
@@ -62,15 +87,16 @@ interface OutboxMapper {
         select id from outbox where state = 'waiting' and system_due <= #{now}
         order by system_due, id limit 1 for update skip locked)
       returning id, message_id, recipient, subject, body_text as text, body_html as html, tries,
-        reply_to, file_name, file_type, file
+        reply_to
       """)
   Row take(Instant now, Instant until);
 
   /** What it said is forgotten. */
   @Update(
       """
+      with gone as (delete from outbox_file where letter = #{id})
       update outbox set state = 'sent', sent = #{now}, trouble = null, body_text = '',
-        body_html = '', reply_to = null, file = null
+        body_html = '', reply_to = null
       where id = #{id} and state = 'waiting'
       """)
   void sent(long id, Instant now);
@@ -82,8 +108,9 @@ interface OutboxMapper {
 
   @Update(
       """
+      with gone as (delete from outbox_file where letter = #{id})
       update outbox set state = 'given up', trouble = #{trouble}, body_text = '', body_html = '',
-        reply_to = null, file = null
+        reply_to = null
       where id = #{id} and state = 'waiting'
       """)
   void giveUp(long id, String trouble);

@@ -15,6 +15,7 @@ import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.util.ByteArrayDataSource;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
+import java.util.List;
 import java.util.Properties;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
@@ -35,7 +36,7 @@ class Postman {
     this.calendar = calendar;
   }
 
-  void send(OutboxMapper.Row letter) throws MessagingException {
+  void send(OutboxMapper.Row letter, List<Letter.Enclosed> files) throws MessagingException {
     Session session = Session.getInstance(properties());
     try (Transport transport = session.getTransport("smtp")) {
       transport.connect(
@@ -43,7 +44,7 @@ class Postman {
           mail.port(),
           mail.user().isEmpty() ? null : mail.user(),
           mail.user().isEmpty() ? null : mail.password());
-      MimeMessage message = message(session, letter);
+      MimeMessage message = message(session, letter, files);
       transport.sendMessage(message, message.getAllRecipients());
     }
   }
@@ -64,7 +65,8 @@ class Postman {
   }
 
   /** Plain text, and the same as HTML (RFC 2046, 5.1.4: the best comes last). */
-  private MimeMessage message(Session session, OutboxMapper.Row letter) throws MessagingException {
+  private MimeMessage message(Session session, OutboxMapper.Row letter, List<Letter.Enclosed> files)
+      throws MessagingException {
     MimeMessage message =
         new MimeMessage(session) {
           @Override
@@ -83,7 +85,7 @@ class Postman {
     MimeBodyPart html = new MimeBodyPart();
     html.setText(letter.html(), StandardCharsets.UTF_8.name(), "html");
     MimeMultipart said = new MimeMultipart("alternative", text, html);
-    message.setContent(letter.file() == null ? said : enclosing(said, letter));
+    message.setContent(files.isEmpty() ? said : enclosing(said, files));
     if (letter.replyTo() != null) {
       message.setReplyTo(new Address[] {new InternetAddress(letter.replyTo(), true)});
     }
@@ -91,16 +93,20 @@ class Postman {
     return message;
   }
 
-  /** What is said, and a file behind it (RFC 2046, 5.1.3; RFC 2183). */
-  private static MimeMultipart enclosing(MimeMultipart said, OutboxMapper.Row letter)
+  /** What is said, and files behind it (RFC 2046, 5.1.3; RFC 2183). */
+  private static MimeMultipart enclosing(MimeMultipart said, List<Letter.Enclosed> files)
       throws MessagingException {
     MimeBodyPart body = new MimeBodyPart();
     body.setContent(said);
-    MimeBodyPart file = new MimeBodyPart();
-    file.setDataHandler(new DataHandler(new ByteArrayDataSource(letter.file(), letter.fileType())));
-    file.setFileName(letter.fileName());
-    file.setDisposition(Part.ATTACHMENT);
-    return new MimeMultipart("mixed", body, file);
+    MimeMultipart all = new MimeMultipart("mixed", body);
+    for (Letter.Enclosed one : files) {
+      MimeBodyPart file = new MimeBodyPart();
+      file.setDataHandler(new DataHandler(new ByteArrayDataSource(one.content(), one.type())));
+      file.setFileName(one.name());
+      file.setDisposition(Part.ATTACHMENT);
+      all.addBodyPart(file);
+    }
+    return all;
   }
 
   /** A name of a group may hold anything; a header ends with its line. */

@@ -76,10 +76,10 @@ public class Downloads {
   @Transactional(readOnly = true)
   public Download of(Member who, String text) {
     TextMapper.Row row = texts.row(who, text);
-    return file(row, texts.work(who, row).publication());
+    return file(mapper, row, texts.work(who, row).publication());
   }
 
-  private Download file(TextMapper.Row row, Publication publication) {
+  static Download file(TextMapper mapper, TextMapper.Row row, Publication publication) {
     boolean isPdf = row.form().equals("pdf");
     return new Download(
         Attachment.name(name(publication), row.form()),
@@ -93,7 +93,7 @@ public class Downloads {
   public Download bundle(Member who, String text) {
     TextMapper.Row row = texts.row(who, text);
     StoredPublication work = texts.work(who, row);
-    Download file = file(row, work.publication());
+    Download file = file(mapper, row, work.publication());
     String link = properties.stableLink(work.pid());
     Publication read = Mends.read(work, mends.of(who, List.of(work.id())));
     String cited = PlainCitation.of(read) + "\n" + link + "\n";

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
+import org.quietlantern.core.text.Licence;
 import org.quietlantern.core.text.TakenText;
 import org.quietlantern.server.address.WayShown;
 import org.quietlantern.server.catalogue.Publications;
@@ -157,7 +158,7 @@ public class Fetching implements DeliveredCopies {
         TextStore.FETCHED,
         way.address(),
         nameIn(way.address()),
-        "open to all",
+        Licence.OPEN,
         found.doubt());
   }
 

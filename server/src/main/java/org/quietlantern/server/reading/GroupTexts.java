@@ -2,6 +2,7 @@ package org.quietlantern.server.reading;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -111,6 +112,13 @@ public class GroupTexts {
     return mapper.of(who.group(), publications.withParts(stored)).stream()
         .filter(row -> mayRead(who, row))
         .sorted(Comparator.comparing(row -> row.doubt() != null))
+        .toList();
+  }
+
+  /** Those without doubt, of some publications (row numbers), what appeared first. */
+  List<TextMapper.Row> certain(Member who, Collection<Integer> works) {
+    return mapper.of(who.group(), works.toArray(Integer[]::new)).stream()
+        .filter(row -> mayRead(who, row) && row.doubt() == null)
         .toList();
   }
 

@@ -260,7 +260,7 @@ class DriveTest {
     "FULL,is full,waiting",
     "LOCKED,has the file locked,waiting",
     "BROKEN,does not work,waiting",
-    "SLOW,did not end in 2 s,waiting",
+    "SLOW,did not end in 4 s,waiting",
     "REFUSES,refuses the name,failed",
     "LEADS_HOME,leads to another address,failed"
   })

@@ -98,6 +98,94 @@ class SendingTest {
     assertThat(own).isEqualTo(letter.subject());
   }
 
+  @DisplayName(
+      "Texts go along where their licence lets them, and the letter says why others do not")
+  @Test
+  void texts() {
+    String text = group.text();
+    String work = client.get("/texts/" + text).ok().at("/copy/publication").asString();
+    Map<String, Object> chosen = wanted(List.of(outside, "two-" + outside), "ris");
+    chosen.put("publications", List.of(kept.get(4), work));
+    chosen.put("texts", true);
+    JsonNode foreseen = client.post("/sendings/texts", chosen(kept.get(4), work)).ok();
+    assertThat(foreseen.at("/along/0/publication").asString()).isEqualTo(work);
+    assertThat(foreseen.at("/not/0/why").asString()).isEqualTo("The group has no text of it.");
+    assertThat(client.post("/sendings", chosen).ok().get("texts").asInt()).isEqualTo(1);
+    JdbcTemplate database = APP.bean(JdbcTemplate.class);
+    // What goes to two is kept once.
+    assertThat(files(database)).isEqualTo(2);
+    work();
+    assertThat(files(database)).isZero();
+    MailDrop.Got letter = got(outside);
+    String name = foreseen.at("/along/0/name").asString();
+    assertThat(letter.files()).extracting(MailDrop.Enclosed::name).contains(name).hasSize(2);
+    assertThat(letter.files().get(1).text()).startsWith("%PDF-").endsWith("%%EOF\n");
+    assertThat(letter.text()).contains("Its text goes along: " + name);
+    assertThat(client.get("/sendings").ok().get(0).get("texts").asInt()).isEqualTo(1);
+
+    database.update("update text_copy set licence = 'a copy for your group alone'");
+    foreseen = client.post("/sendings/texts", chosen(work)).ok();
+    assertThat(foreseen.get("along")).isEmpty();
+    assertThat(foreseen.at("/not/0/why").asString())
+        .startsWith("Its text is not sent (a copy for your group alone); members read it at ")
+        .endsWith("/p/" + work + "/text");
+    database.update("update text_copy set licence = 'CC BY 4.0'");
+    database.update("update text_file set size = 10000001");
+    assertThat(client.post("/sendings/texts", chosen(work)).ok().at("/not/0/why").asString())
+        .contains("10,000 KB", "too large");
+  }
+
+  private static Map<String, Object> chosen(String... works) {
+    return Map.of("publications", List.of(works));
+  }
+
+  private static int files(JdbcTemplate database) {
+    return database.queryForObject("select count(*)::int from letter_file", Integer.class);
+  }
+
+  @DisplayName(
+      "A bibliography is sent in its style, with its headings and what is said below entries")
+  @Test
+  void bibliography() {
+    String at = "/folders/" + folder;
+    client
+        .put(
+            at + "/annotations/" + kept.get(2),
+            Map.of("text", "Counts *moths* by <night>.", "version", 0))
+        .ok();
+    client
+        .put(
+            at + "/bibliography/chapters",
+            Map.of(
+                "chaptersSeen",
+                List.of(),
+                "chapters",
+                List.of(Map.of("was", "", "name", "By night"))))
+        .ok();
+    client
+        .put(
+            at + "/bibliography/chapter",
+            Map.of("publications", kept.subList(2, 3), "chapter", "By night"))
+        .ok();
+    Map<String, Object> letter = wanted(List.of(outside), "");
+    letter.put("note", "");
+    Map<String, Object> body = Map.of("letter", letter, "annotations", "all", "form", "docx");
+    client.post(at + "/bibliography/sendings", body).ok();
+    work();
+    MailDrop.Got got = got(outside);
+    assertThat(got.text()).contains("    Counts moths by <night>.", "[draft]", "/bibliography");
+    assertThat(got.text()).containsPattern("\\R\\RBy night\\R\\R");
+    assertThat(got.html()).contains(">By night</h2>");
+    assertThat(got.html()).contains("Counts <i>moths</i> by &lt;night&gt;.");
+    assertThat(got.files().get(0).name()).isEqualTo("To-be-sent.docx");
+    assertThat(got.files().get(0).text()).startsWith("PK");
+    Map<String, Object> none = Map.of("letter", letter, "annotations", "agreed", "form", "");
+    assertThat(client.post(at + "/bibliography/sendings", none).ok().get("letters").asInt())
+        .isOne();
+    Map<String, Object> odd = Map.of("letter", letter, "annotations", "all", "form", "pdf");
+    assertThat(client.post(at + "/bibliography/sendings", odd).type()).isEqualTo("format");
+  }
+
   @DisplayName("The sender sees how the letters stand, and nobody else sees them")
   @Test
   void failures() {

@@ -600,6 +600,11 @@ public final class World {
     if (endpoint.path().endsWith("/alerts/{alert}")) {
       body.put("asked", 1);
     }
+    if (endpoint.path().endsWith("/bibliography/sendings")) {
+      body.put("letter", new HashMap<>(body));
+      body.put("annotations", "all");
+      body.put("form", "docx");
+    }
     if (endpoint.path().endsWith("/texts/fetched")) {
       body.remove("address");
     }

@@ -56,7 +56,7 @@ public record BibliographyFile(String title, String stated, EntryLayout layout, 
       return new Annotation(List.of(new Run(text, Run.Look.PLAIN)));
     }
 
-    String text() {
+    public String text() {
       return runs.stream().map(Run::text).collect(Collectors.joining());
     }
   }
