@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
-import { ChoiceField, DialogForm } from '../../ui';
+import { DialogForm } from '../../ui';
 import { useHere } from '../session';
 import { useFolderNames } from './api';
 import type { useAlertChanges } from './changes';
-import { RHYTHMS } from './rhythm';
+import { WhenAndWho } from './WhenAndWho';
 
 /** Changes when rounds close, how many look at each arrival, and where keeps go. */
 export function ChangeAlertDialog({
@@ -18,13 +18,12 @@ export function ChangeAlertDialog({
 }) {
   const here = useHere();
   const folders = useFolderNames(here.id).data ?? [alert.folder];
-  const [rhythm, setRhythm] = useState(alert.rhythm);
-  const [hour, setHour] = useState(alert.hour.slice(0, 5));
-  const [asked, setAsked] = useState(String(alert.asked));
-  const [folder, setFolder] = useState(alert.folder.id);
-  const rhythms = RHYTHMS.some(([value]) => value === alert.rhythm)
-    ? RHYTHMS
-    : [[alert.rhythm, 'as it is now'] as const, ...RHYTHMS];
+  const [chosen, setChosen] = useState({
+    rhythm: alert.rhythm,
+    hour: alert.hour.slice(0, 5),
+    asked: String(alert.asked),
+    folder: alert.folder.id,
+  });
   return (
     <DialogForm
       title={`Change the alert on “${alert.name}”`}
@@ -32,49 +31,11 @@ export function ChangeAlertDialog({
       disabled={change.isPending}
       error={change.error}
       onSubmit={() =>
-        change.mutate({ rhythm, hour, asked: Number(asked), folder }, { onSuccess: onClose })
+        change.mutate({ ...chosen, asked: Number(chosen.asked) }, { onSuccess: onClose })
       }
       onClose={onClose}
     >
-      <label className="mt-3 block">
-        <span className="small-head">Its rounds close</span>
-        <select
-          className="field block w-full"
-          value={rhythm}
-          onChange={(event) => setRhythm(event.target.value)}
-        >
-          {rhythms.map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <div className="mt-3 flex gap-4">
-        <label>
-          <span className="small-head">At (the group’s time)</span>
-          <input
-            type="time"
-            required
-            className="field block"
-            value={hour}
-            onChange={(event) => setHour(event.target.value)}
-          />
-        </label>
-        <label>
-          <span className="small-head">Lit lamps that cover an arrival</span>
-          <input
-            type="number"
-            required
-            min={1}
-            max={20}
-            className="field block w-24"
-            value={asked}
-            onChange={(event) => setAsked(event.target.value)}
-          />
-        </label>
-      </div>
-      <ChoiceField label="A keep goes into" value={folder} of={folders} onChange={setFolder} />
+      <WhenAndWho chosen={chosen} folders={folders} onChange={setChosen} />
     </DialogForm>
   );
 }

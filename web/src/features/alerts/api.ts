@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
+import { api, body, commandHeader, keys, newCommand, useRefresh, type Schema } from '../../api';
 import { counted, useNotice } from '../../ui';
 
 export function useAlerts(group: string) {
@@ -31,11 +31,25 @@ export function useFeeds(group: string) {
   });
 }
 
+/** What an alert on a saved search would bring. */
+export function useForeseen(group: string, search: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'foreseen', search],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/searches/{search}/foreseen', {
+          params: { path: { group, search } },
+          signal,
+        }),
+      ),
+  });
+}
+
 export function useSetAlert(group: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);
   return useMutation({
-    mutationFn: async (alert: { search: string; rhythm: string }) => {
+    mutationFn: async (alert: Schema['AlertWanted']) => {
       const command = newCommand();
       const set = body(
         await api.POST('/api/groups/{group}/alerts', {
@@ -46,9 +60,11 @@ export function useSetAlert(group: string) {
       return { command, set };
     },
     onSuccess: ({ command, set }) => {
-      const there = counted(set.baseline, 'publication');
+      const there = counted(set.baseline - set.past, 'publication');
+      const past =
+        set.past > 0 ? `Its first round gathers ${counted(set.past, 'arrival')} of the past. ` : '';
       tell({
-        text: `“${set.name}” is watched. The ${there} that are here already will not be announced.`,
+        text: `“${set.name}” is watched. ${past}The ${there} that are here already will not be announced.`,
         command,
       });
       refresh();

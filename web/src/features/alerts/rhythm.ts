@@ -23,3 +23,14 @@ export const RHYTHMS: readonly (readonly [string, string])[] = [
   ['monthly:1', 'monthly, on the first'],
   ['monthly:31', 'monthly, on the last day'],
 ];
+
+const MONTH = new Intl.DateTimeFormat('en-GB', {
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+/** A month as `2026-03` in words. */
+export function monthInWords(month: string): string {
+  return MONTH.format(new Date(`${month}-01T00:00:00Z`));
+}

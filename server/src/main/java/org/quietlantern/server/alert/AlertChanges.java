@@ -173,9 +173,7 @@ public class AlertChanges implements CommandKinds {
   private CommandResult<Alerts.AlertLine, ChosenBefore> changed(
       Member who, String pid, AlertChosen wanted) {
     Rhythm rhythm = Alerts.rhythm(wanted.rhythm());
-    if (wanted.asked() < 1 || wanted.asked() > MOST_LAMPS) {
-      throw Refusal.unusable("asked", "Between 1 and " + MOST_LAMPS + " lamps can be asked for.");
-    }
+    requireLamps(wanted.asked());
     if (wanted.hour() == null) {
       throw Refusal.unusable("hour", "An hour is needed, as 05:00.");
     }
@@ -193,6 +191,12 @@ public class AlertChanges implements CommandKinds {
         .differing(Aspect.HOUR, before.hour(), chosen.hour())
         .differing(Aspect.LAMPS, before.asked(), chosen.asked())
         .differing(Aspect.KEPT_IN, was.folder().id(), wanted.folder());
+  }
+
+  static void requireLamps(int asked) {
+    if (asked < 1 || asked > MOST_LAMPS) {
+      throw Refusal.unusable("asked", "Between 1 and " + MOST_LAMPS + " lamps can be asked for.");
+    }
   }
 
   private void choose(int id, AlertMapper.Chosen chosen) {

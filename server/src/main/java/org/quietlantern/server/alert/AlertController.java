@@ -17,15 +17,18 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}")
 class AlertController {
   private final Alerts alerts;
+  private final AlertSetting setting;
+  private final Foreseeing foreseeing;
   private final AlertChanges changes;
-
-  record SetAlert(String search, String rhythm) {}
 
   /** {@code gap}: what came in the pause is found, too. */
   record Resume(boolean gap) {}
 
-  AlertController(Alerts alerts, AlertChanges changes) {
+  AlertController(
+      Alerts alerts, AlertSetting setting, Foreseeing foreseeing, AlertChanges changes) {
     this.alerts = alerts;
+    this.setting = setting;
+    this.foreseeing = foreseeing;
     this.changes = changes;
   }
 
@@ -43,9 +46,17 @@ class AlertController {
 
   /** Watches a saved search from now on. */
   @PostMapping("/alerts")
-  Alerts.AlertSet setAlert(
-      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody SetAlert body) {
-    return alerts.set(me, command, body.search(), body.rhythm());
+  AlertSetting.AlertSet setAlert(
+      Member me,
+      @RequestHeader("Command-Id") UUID command,
+      @RequestBody AlertSetting.AlertWanted body) {
+    return setting.set(me, command, body);
+  }
+
+  /** What an alert on a saved search would bring, before it is set. */
+  @GetMapping("/searches/{search}/foreseen")
+  Foreseeing.AlertForeseen foreseen(Member me, @PathVariable String search) {
+    return foreseeing.of(me, search);
   }
 
   /** What a member chooses of an alert. */

@@ -22,6 +22,7 @@ interface AlertMapper {
       int folder,
       String rhythm,
       LocalTime hour,
+      int asked,
       long number,
       byte[] memory,
       int membership,
@@ -106,9 +107,10 @@ interface AlertMapper {
 
   @Select(
       """
-      insert into alert (pid, grp, revision, folder, rhythm, hour, state, number, memory,
+      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, state, number, memory,
         membership, at)
-      values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, 'watching', #{number},
+      values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked}, 'watching',
+        #{number},
         #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
@@ -252,6 +254,14 @@ interface AlertMapper {
 
   @Select("select count(*) from finding where alert = #{id}")
   int findings(int id);
+
+  /** Whether a round of it was closed with something in it, which feeds and letters then told. */
+  @Select(
+      """
+      select exists (select 1 from finding f join round r on r.id = f.round
+        where f.alert = #{id} and r.closed is not null)
+      """)
+  boolean told(int id);
 
   @Delete("delete from round where alert = #{id}")
   void removeRounds(int id);

@@ -7,52 +7,30 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.stream.Collectors;
-import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
-import org.quietlantern.server.action.CommandKind;
-import org.quietlantern.server.action.CommandKinds;
-import org.quietlantern.server.action.CommandResult;
-import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
-import org.quietlantern.server.arrival.Rounds;
-import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
-import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Saved searches that are being watched. */
 @Service
-public class Alerts implements CommandKinds {
-  private static final LocalTime HOUR = LocalTime.of(5, 0);
+public class Alerts {
   private static final int ROUNDS_SHOWN = 12;
   private static final int RUNS_SHOWN = 20;
   private final AlertMapper mapper;
   private final SavedSearches searches;
-  private final Folders folders;
   private final Sources sources;
-  private final Rounds rounds;
   private final Arrivals arrivals;
-  private final Publications publications;
   private final Matching matching;
-  private final Watchable watchable;
-  private final Commands commands;
-  private final PublicIds ids;
-  private final Calendar calendar;
-
-  private final CommandKind<AlertSet, Before> set =
-      new CommandKind<>("alert.set", AlertSet.class, Before.class, this::takeBack);
 
   /**
    * An alert in a list.
@@ -81,8 +59,6 @@ public class Alerts implements CommandKinds {
       int setAside,
       @Nullable String failed) {}
 
-  record Before(String alert) {}
-
   /**
    * A run.
    *
@@ -108,34 +84,17 @@ public class Alerts implements CommandKinds {
       List<SetAsideShown> setAside,
       List<String> notes) {}
 
-  /** An alert just set, and how many publications it remembers as being there already. */
-  public record AlertSet(String id, String name, int baseline) {}
-
   Alerts(
       AlertMapper mapper,
       SavedSearches searches,
-      Folders folders,
       Sources sources,
-      Rounds rounds,
       Arrivals arrivals,
-      Publications publications,
-      Matching matching,
-      Watchable watchable,
-      Commands commands,
-      PublicIds ids,
-      Calendar calendar) {
+      Matching matching) {
     this.mapper = mapper;
     this.searches = searches;
-    this.folders = folders;
     this.sources = sources;
-    this.rounds = rounds;
     this.arrivals = arrivals;
-    this.publications = publications;
     this.matching = matching;
-    this.watchable = watchable;
-    this.commands = commands;
-    this.ids = ids;
-    this.calendar = calendar;
   }
 
   @Transactional(readOnly = true)
@@ -189,70 +148,12 @@ public class Alerts implements CommandKinds {
     return Optional.ofNullable(mapper.find(who.group(), pid)).orElseThrow(Refusal::unknown);
   }
 
-  /** Watches a saved search from now on: what exists already is remembered and announced never. */
-  public AlertSet set(Member who, UUID command, String search, String rhythmText) {
-    Rhythm rhythm = rhythm(rhythmText);
-    return commands.run(
-        who,
-        command,
-        set,
-        () -> baseline(who, searches.watched(who, search)),
-        baseline -> make(who, baseline, rhythm));
-  }
-
-  /** What a search that shall be watched found at a number of the catalogue. */
-  private record Baseline(SavedSearches.Watched watched, long number, Memory memory) {}
-
-  private Baseline baseline(Member who, SavedSearches.Watched watched) {
-    watchable.require(who.group(), watched.strategy());
-    return matching.look(
-        who,
-        publications.latest(),
-        look ->
-            new Baseline(
-                watched,
-                look.snapshot().number(),
-                Memory.of(look.snapshot().all(look.compile(watched.strategy())))));
-  }
-
   static Rhythm rhythm(String text) {
     try {
       return Rhythm.of(text);
     } catch (IllegalArgumentException unknown) {
       throw Refusal.unusable("rhythm", "There is no such rhythm: " + text);
     }
-  }
-
-  private CommandResult<AlertSet, Before> make(Member who, Baseline baseline, Rhythm rhythm) {
-    SavedSearches.Watched watched = searches.watched(who, baseline.watched().pid());
-    if (watched.revision() != baseline.watched().revision()) {
-      throw Refusal.conflict(
-          "changed-since", "The saved search was just changed. Look at it again.");
-    }
-    String pid = ids.next();
-    Instant now = calendar.now();
-    Integer id =
-        mapper.add(
-            new AlertMapper.NewAlert(
-                pid,
-                who.group(),
-                watched.revision(),
-                watched.folder(),
-                rhythm.text(),
-                HOUR,
-                baseline.number(),
-                baseline.memory().bytes(),
-                who.id(),
-                now));
-    folders.refuseUnseen(who.group());
-    if (id == null) {
-      throw Refusal.conflict("alert-there", "This saved search has an alert already.");
-    }
-    rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), HOUR).orElse(null));
-    return CommandResult.of(
-            new AlertSet(pid, watched.name(), baseline.memory().size()), new Before(pid))
-        .changing(Subject.Of.SEARCH, watched.pid())
-        .about(Subject.Of.ALERT, List.of(pid));
   }
 
   static AlertLine line(AlertMapper.Line line) {
@@ -272,24 +173,5 @@ public class Alerts implements CommandKinds {
         line.ran(),
         line.setAside(),
         line.failed() == null || line.failed().isEmpty() ? null : line.failed());
-  }
-
-  @Override
-  public List<CommandKind<?, ?>> kinds() {
-    return List.of(set);
-  }
-
-  private String takeBack(Member who, UUID command, Before before) {
-    int id = mapper.id(before.alert());
-    if (mapper.findings(id) > 0) {
-      throw Refusal.conflict("changed-since", "The alert has found something, so it stays.");
-    }
-    if (mapper.feeds(id) > 0) {
-      throw Refusal.conflict(
-          "changed-since", "Somebody follows the alert by a feed, so it stays. It can be ended.");
-    }
-    mapper.removeRounds(id);
-    mapper.remove(id);
-    return "";
   }
 }

@@ -54,11 +54,25 @@ class Announcing {
         look.reasons(),
         strategy,
         news,
-        stored ->
-            NewClass.of(
-                stored.publication().date(),
-                stored.came().atZone(zone).toLocalDate(),
-                !arrived.contains(stored.id())));
+        stored -> classOf(stored, zone, !arrived.contains(stored.id())));
+  }
+
+  private static NewClass classOf(StoredPublication stored, ZoneId zone, boolean wasHere) {
+    return NewClass.of(
+        stored.publication().date(), stored.came().atZone(zone).toLocalDate(), wasHere);
+  }
+
+  /** What was here when an alert was set and shall be looked at, too. */
+  public RoaringBitmap announcePast(
+      AlertMapper.Row alert, Matching.Look look, Strategy strategy, RoaringBitmap past) {
+    ZoneId zone = ZoneId.of(alert.zone());
+    return announce(
+        alert,
+        alert.revision(),
+        look.reasons(),
+        strategy,
+        past,
+        stored -> classOf(stored, zone, false));
   }
 
   /** What a new revision matches of what was here before. */

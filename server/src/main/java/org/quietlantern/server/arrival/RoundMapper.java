@@ -319,4 +319,23 @@ interface RoundMapper {
       on conflict (arrival, alert) do nothing
       """)
   int addFinding(NewFinding row);
+
+  @Select(
+      """
+      select exists (
+        select 1 from finding f join arrival a on a.id = f.arrival
+        join review_event e on e.occasion = a.occasion
+        join membership m on m.id = e.membership and m.grp = a.grp
+        where f.alert = #{alert} and e.at >= f.at)
+      """)
+  boolean isMarked(int alert);
+
+  @Delete(
+      """
+      with gone as (delete from finding where alert = #{alert} returning arrival)
+      delete from arrival a using gone
+      where a.id = gone.arrival and not exists (
+        select 1 from finding f where f.arrival = a.id and f.alert <> #{alert})
+      """)
+  void takeBack(int alert);
 }

@@ -71,6 +71,16 @@ public class Rounds {
     return mapper.open(ids.next(), alert, opens, closes);
   }
 
+  /** Whether somebody marked what an alert found, since it did. */
+  public boolean isMarked(int alert) {
+    return mapper.isMarked(alert);
+  }
+
+  /** What an alert found is found by it no more; what others found, too, stays. */
+  public void takeBack(int alert) {
+    mapper.takeBack(alert);
+  }
+
   /** Gives the round that gathers another moment to close. */
   public void reschedule(int alert, @Nullable Instant closes) {
     mapper.reschedule(alert, closes);

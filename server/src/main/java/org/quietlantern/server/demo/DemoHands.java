@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Ordering;
-import org.quietlantern.server.alert.Alerts;
+import org.quietlantern.server.alert.AlertSetting;
 import org.quietlantern.server.arrival.Marking;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.Keeping;
@@ -31,7 +31,7 @@ class DemoHands {
   private final Keeping keeping;
   private final SavedSearches searches;
   private final Matching matching;
-  private final Alerts alerts;
+  private final AlertSetting alerts;
   private final Marking marking;
   private final Documenting documenting;
   private final Revising revising;
@@ -43,7 +43,7 @@ class DemoHands {
       Keeping keeping,
       SavedSearches searches,
       Matching matching,
-      Alerts alerts,
+      AlertSetting alerts,
       Marking marking,
       Documenting documenting,
       Revising revising,
@@ -77,7 +77,7 @@ class DemoHands {
 
   void watch(Member who, String folder, String name, String line, String rhythm) {
     String search = save(who, folder, name, line);
-    alerts.set(who, command(who, "watch", search), search, rhythm);
+    alerts.set(who, command(who, "watch", search), AlertSetting.AlertWanted.of(search, rhythm));
   }
 
   /** Documents a search, and changes it with a reason. */

@@ -597,7 +597,7 @@ public final class World {
     if (endpoint.path().contains("/journals")) {
       body.put("file", "title,issn\nMoths of the fens,9999-1004\n");
     }
-    if (endpoint.path().endsWith("/alerts/{alert}")) {
+    if (endpoint.path().endsWith("/alerts/{alert}") || endpoint.path().endsWith("/alerts")) {
       body.put("asked", 1);
     }
     if (endpoint.path().endsWith("/bibliography/sendings")) {

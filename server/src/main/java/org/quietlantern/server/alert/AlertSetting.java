@@ -1,0 +1,241 @@
+package org.quietlantern.server.alert;
+
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.YearMonth;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.quietlantern.core.watch.Memory;
+import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.server.action.CommandKind;
+import org.quietlantern.server.action.CommandKinds;
+import org.quietlantern.server.action.CommandResult;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
+import org.quietlantern.server.arrival.Rounds;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.folder.SavedSearches;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.platform.Refusal;
+import org.roaringbitmap.RoaringBitmap;
+import org.springframework.stereotype.Service;
+
+/** Alerts are set on saved searches: quietly, or with some months of the past as first round. */
+@Service
+public class AlertSetting implements CommandKinds {
+  private static final LocalTime HOUR = LocalTime.of(5, 0);
+
+  /** Works of the past that a first round may have: as many as a group looks at some time. */
+  private static final int MOST_PAST = 500;
+
+  private final AlertMapper mapper;
+  private final SavedSearches searches;
+  private final Folders folders;
+  private final Rounds rounds;
+  private final Publications publications;
+  private final Matching matching;
+  private final IndexKeeper index;
+  private final Watchable watchable;
+  private final Foreseeing foreseeing;
+  private final Announcing announcing;
+  private final Commands commands;
+  private final PublicIds ids;
+  private final Calendar calendar;
+
+  private final CommandKind<AlertSet, Before> set =
+      new CommandKind<>("alert.set", AlertSet.class, Before.class, this::takeBack);
+
+  /**
+   * What shall be watched, and how.
+   *
+   * @param hour at which its rounds close, in the group's zone; absent: five in the morning
+   * @param asked lit lamps that cover an arrival; absent: one
+   * @param folder that keeps go into; absent: that of the search
+   * @param past what appeared in the last so many months, this one included, is its first round;
+   *     absent: nothing of what is here
+   */
+  public record AlertWanted(
+      String search,
+      String rhythm,
+      @Nullable LocalTime hour,
+      @Nullable Integer asked,
+      @Nullable String folder,
+      @Nullable Integer past) {
+    /** In a rhythm, and all else as is usual. */
+    public static AlertWanted of(String search, String rhythm) {
+      return new AlertWanted(search, rhythm, null, null, null, null);
+    }
+  }
+
+  /**
+   * An alert just set.
+   *
+   * @param baseline how many publications it remembers as being there already
+   * @param past how many of them its first round has
+   */
+  public record AlertSet(String id, String name, int baseline, int past) {}
+
+  /** {@code past}: in its first round; unknown to actions of former versions. */
+  record Before(String alert, @Nullable Integer past) {}
+
+  /**
+   * What a search that shall be watched found at a number of the catalogue.
+   *
+   * @param past what of it is to be the first round
+   */
+  private record Baseline(
+      SavedSearches.Watched watched, long number, Memory memory, RoaringBitmap past) {}
+
+  AlertSetting(
+      AlertMapper mapper,
+      SavedSearches searches,
+      Folders folders,
+      Rounds rounds,
+      Publications publications,
+      Matching matching,
+      IndexKeeper index,
+      Watchable watchable,
+      Foreseeing foreseeing,
+      Announcing announcing,
+      Commands commands,
+      PublicIds ids,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.searches = searches;
+    this.folders = folders;
+    this.rounds = rounds;
+    this.publications = publications;
+    this.matching = matching;
+    this.index = index;
+    this.watchable = watchable;
+    this.foreseeing = foreseeing;
+    this.announcing = announcing;
+    this.commands = commands;
+    this.ids = ids;
+    this.calendar = calendar;
+  }
+
+  /** Watches a saved search from now on: what exists already is remembered. */
+  public AlertSet set(Member who, UUID command, AlertWanted wanted) {
+    Rhythm rhythm = Alerts.rhythm(wanted.rhythm());
+    int asked = Objects.requireNonNullElse(wanted.asked(), 1);
+    AlertChanges.requireLamps(asked);
+    int past = Objects.requireNonNullElse(wanted.past(), 0);
+    if (past < 0 || past > Foreseeing.MONTHS) {
+      throw Refusal.unusable("past", "The past of an alert is none to twelve months.");
+    }
+    return commands.run(
+        who,
+        command,
+        set,
+        () -> baseline(who, searches.watched(who, wanted.search()), past),
+        baseline -> make(who, baseline, rhythm, asked, wanted));
+  }
+
+  private Baseline baseline(Member who, SavedSearches.Watched watched, int months) {
+    watchable.require(who.group(), watched.strategy());
+    return matching.look(
+        who,
+        publications.latest(),
+        look -> {
+          RoaringBitmap found = look.snapshot().all(look.compile(watched.strategy()));
+          YearMonth last = YearMonth.from(calendar.today(who.zoneId()));
+          RoaringBitmap past = new RoaringBitmap();
+          foreseeing.byMonth(look, found, last, months).values().forEach(past::or);
+          if (past.getCardinality() > MOST_PAST) {
+            throw Refusal.unusable(
+                "past",
+                "%,d works are more than the %d that a first round has; choose fewer months."
+                    .formatted(past.getCardinality(), MOST_PAST));
+          }
+          return new Baseline(watched, look.snapshot().number(), Memory.of(found), past);
+        });
+  }
+
+  private CommandResult<AlertSet, Before> make(
+      Member who, Baseline baseline, Rhythm rhythm, int asked, AlertWanted wanted) {
+    SavedSearches.Watched watched = searches.watched(who, baseline.watched().pid());
+    if (watched.revision() != baseline.watched().revision()) {
+      throw Refusal.conflict(
+          "changed-since", "The saved search was just changed. Look at it again.");
+    }
+    LocalTime hour = Objects.requireNonNullElse(wanted.hour(), HOUR);
+    int folder =
+        wanted.folder() == null ? watched.folder() : folders.idToEdit(who, wanted.folder());
+    String pid = ids.next();
+    Instant now = calendar.now();
+    Integer id =
+        mapper.add(
+            new AlertMapper.NewAlert(
+                pid,
+                who.group(),
+                watched.revision(),
+                folder,
+                rhythm.text(),
+                hour,
+                asked,
+                baseline.number(),
+                baseline.memory().bytes(),
+                who.id(),
+                now));
+    folders.refuseUnseen(who.group());
+    if (id == null) {
+      throw Refusal.conflict("alert-there", "This saved search has an alert already.");
+    }
+    rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), hour).orElse(null));
+    int past = tell(mapper.byId(id), baseline);
+    return CommandResult.of(
+            new AlertSet(pid, watched.name(), baseline.memory().size(), past),
+            new Before(pid, past))
+        .changing(Subject.Of.SEARCH, watched.pid())
+        .about(Subject.Of.ALERT, List.of(pid));
+  }
+
+  /** The past that was asked for, as first round. Answers how many stand in it. */
+  private int tell(AlertMapper.Row alert, Baseline baseline) {
+    if (baseline.past().isEmpty()) {
+      return 0;
+    }
+    try (var snapshot = index.snapshot(new Viewer(alert.grp()), baseline.number())) {
+      Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+      RoaringBitmap aside =
+          announcing.announcePast(alert, look, baseline.watched().strategy(), baseline.past());
+      rounds.count(rounds.openRound(alert.id()));
+      return baseline.past().getCardinality() - aside.getCardinality();
+    }
+  }
+
+  @Override
+  public List<CommandKind<?, ?>> kinds() {
+    return List.of(set);
+  }
+
+  private String takeBack(Member who, UUID command, Before before) {
+    int id = mapper.id(before.alert());
+    int past = Objects.requireNonNullElse(before.past(), 0);
+    if (mapper.findings(id) > past || mapper.told(id)) {
+      throw Refusal.conflict("changed-since", "The alert has found something, so it stays.");
+    }
+    if (rounds.isMarked(id)) {
+      throw Refusal.conflict(
+          "changed-since", "Somebody has looked at what it found, so it stays. It can be ended.");
+    }
+    if (mapper.feeds(id) > 0) {
+      throw Refusal.conflict(
+          "changed-since", "Somebody follows the alert by a feed, so it stays. It can be ended.");
+    }
+    rounds.takeBack(id);
+    mapper.removeRounds(id);
+    mapper.remove(id);
+    return "";
+  }
+}

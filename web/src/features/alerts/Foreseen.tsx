@@ -1,0 +1,76 @@
+import { Link } from 'react-router';
+import { counted } from '../../ui';
+import { useForeseen } from './api';
+import { monthInWords } from './rhythm';
+
+/** What the last twelve months would have brought, as bars with titles, and whether that is much. */
+export function Foreseen({ group, search }: { group: string; search: string }) {
+  const found = useForeseen(group, search);
+  if (found.error) {
+    // Said by the act itself, which cannot be done either.
+    return null;
+  }
+  if (!found.data) {
+    return (
+      <p role="status" className="mt-3 h-[15rem] text-soft">
+        It is worked out what the last twelve months would have brought …
+      </p>
+    );
+  }
+  const { months, yearOnly, aWeek, verdict } = found.data;
+  const most = Math.max(1, ...months.map(({ count }) => count));
+  const year = months.reduce((sum, { count }) => sum + count, 0);
+  const sheet = (
+    <Link className="act" to={`/g/${group}/search?of=${search}`}>
+      Change it on the sheet
+    </Link>
+  );
+  return (
+    <section aria-label="What it would have brought" className="mt-3">
+      <h3 className="small-head">The last twelve months, by when each appeared</h3>
+      <ol className="mt-1 max-h-[15rem] overflow-y-auto">
+        {months.map(({ month, count, titles }) => (
+          <li
+            key={month}
+            className="grid grid-cols-[5.5rem_6rem_1fr] items-baseline gap-x-3 py-[2px]"
+          >
+            <span className="whitespace-nowrap">{monthInWords(month)}</span>
+            <span className="flex items-center gap-2">
+              <span className="h-[7px] flex-1 bg-base-300" aria-hidden="true">
+                <span
+                  className="block h-full bg-primary"
+                  style={{ width: `${(100 * count) / most}%` }}
+                />
+              </span>
+              <b className="w-9 text-right">{count.toLocaleString('en-GB')}</b>
+            </span>
+            <span className="truncate font-serif text-[13px] text-soft">
+              {titles.map(({ title }) => title).join(' · ')}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1" role="status">
+        {counted(year, 'publication')}, about {aWeek === 0 && year > 0 ? 'less than one' : aWeek} a
+        week.
+        {yearOnly > 0 && (
+          <span className="text-soft">
+            {' '}
+            {yearOnly.toLocaleString('en-GB')} more of this year and the last without a month.
+          </span>
+        )}
+      </p>
+      {verdict === 'much' && (
+        <p className="font-semibold text-warning">
+          That is much to look at: over sixty a week, or over a twentieth of all there is. A further
+          line narrows it. {sheet}
+        </p>
+      )}
+      {verdict === 'little' && (
+        <p className="font-semibold text-warning">
+          Nothing appeared in a year: it may wait long. Other words or a line less widen it. {sheet}
+        </p>
+      )}
+    </section>
+  );
+}

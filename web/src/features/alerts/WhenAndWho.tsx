@@ -1,0 +1,67 @@
+import { ChoiceField } from '../../ui';
+import { RHYTHMS } from './rhythm';
+
+/** When rounds of an alert close, how many look at each arrival, and where keeps go. */
+export type Chosen = { rhythm: string; hour: string; asked: string; folder: string };
+
+export function WhenAndWho({
+  chosen,
+  folders,
+  onChange,
+}: {
+  chosen: Chosen;
+  folders: readonly { id: string; name: string }[];
+  onChange: (chosen: Chosen) => void;
+}) {
+  const rhythms = RHYTHMS.some(([value]) => value === chosen.rhythm)
+    ? RHYTHMS
+    : [[chosen.rhythm, 'as it is now'] as const, ...RHYTHMS];
+  return (
+    <>
+      <label className="mt-3 block">
+        <span className="small-head">Its rounds close</span>
+        <select
+          className="field block w-full"
+          value={chosen.rhythm}
+          onChange={(event) => onChange({ ...chosen, rhythm: event.target.value })}
+        >
+          {rhythms.map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="mt-3 flex flex-wrap gap-4">
+        <label>
+          <span className="small-head">At (the group’s time)</span>
+          <input
+            type="time"
+            required
+            className="field block"
+            value={chosen.hour}
+            onChange={(event) => onChange({ ...chosen, hour: event.target.value })}
+          />
+        </label>
+        <label>
+          <span className="small-head">Lit lamps that cover an arrival</span>
+          <input
+            type="number"
+            required
+            min={1}
+            max={20}
+            className="field block w-24"
+            value={chosen.asked}
+            onChange={(event) => onChange({ ...chosen, asked: event.target.value })}
+          />
+        </label>
+      </div>
+      <ChoiceField
+        label="A keep goes into"
+        value={chosen.folder}
+        of={folders}
+        onChange={(folder) => onChange({ ...chosen, folder })}
+      />
+    </>
+  );
+}
