@@ -99,9 +99,10 @@ public final class BringingBench {
     return folder;
   }
 
+  /** Asks as often as the page does. */
   private void until(String path, String said) throws InterruptedException {
     while (!visit.inGroup("GET", path, "").contains(said)) {
-      Thread.sleep(100);
+      Thread.sleep(700);
     }
   }
 
