@@ -197,7 +197,7 @@ export const PAGES: Record<string, HelpOf> = {
     title: 'Alerts',
     path: 'alerts',
     says: [
-      'An alert watches a saved search. What is there already when it is set is never announced; nothing is announced twice, not from two sources and not by two alerts.',
+      'An alert watches a saved search. Before it is set it shows what the last twelve months would have brought, and says where that is much or nothing. What is there already is never announced, unless you take the last months as its first round; nothing is announced twice, not from two sources and not by two alerts.',
       'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
       'A feed brings closed rounds to your own reader. Its address is secret, and yours to end.',
     ],

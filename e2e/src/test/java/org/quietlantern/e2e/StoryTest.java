@@ -152,6 +152,10 @@ class StoryTest {
         .filter(new Locator.FilterOptions().setHasText("Moths, bats, spiders"))
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Set alert"))
         .click();
+    Locator year = ilse.page().getByLabel("What it would have brought");
+    assertThat(year.getByRole(AriaRole.LISTITEM)).hasCount(12);
+    assertThat(year)
+        .containsText(Pattern.compile("publications?, about (\\d+|less than one) a week"));
     ilse.page().getByLabel("Its rounds close").selectOption("daily");
     ilse.page().keyboard().press("Tab");
     ilse.page().keyboard().press("Enter");
