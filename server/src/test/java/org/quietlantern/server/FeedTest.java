@@ -2,12 +2,16 @@ package org.quietlantern.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.rometools.rome.feed.module.DCModule;
 import com.rometools.rome.feed.synd.SyndEntry;
 import com.rometools.rome.feed.synd.SyndFeed;
+import com.rometools.rome.feed.synd.SyndPerson;
 import com.rometools.rome.io.FeedException;
 import com.rometools.rome.io.SyndFeedInput;
 import java.io.StringReader;
 import java.net.URI;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +25,7 @@ import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
 
 class FeedTest {
   @RegisterExtension private static final TestApp APP = TestApp.own();
@@ -95,6 +100,65 @@ class FeedTest {
     assertThat(entry.getLink()).startsWith("http://lantern.test/p/");
     assertThat(entry.getAuthors()).isNotEmpty();
     assertThat(reader.get(path(entry.getLink())).status()).isEqualTo(200);
+  }
+
+  @DisplayName("The same as RSS 2.0 and as JSON Feed 1.1, read back equal by others; each with 304")
+  @Test
+  void threeForms() {
+    String atom = subscribe(fia);
+    APP.passUntilSomethingCame();
+    List<SyndEntry> expected = parse(reader.get(atom).body()).getEntries();
+    Client.Response rss = reader.get(atom.replace(".atom", ".rss"));
+    assertThat(rss.header("Content-Type")).isEqualTo("application/rss+xml;charset=utf-8");
+    SyndFeed read = parse(rss.body());
+    assertThat(read.getFeedType()).isEqualTo("rss_2.0");
+    assertThat(read.getDescription()).startsWith("What Quiet Lantern found for ");
+    assertThat(rss.body()).contains("rel=\"self\"", atom.replace(".atom", ".rss"));
+    JsonNode json = reader.get(atom.replace(".atom", ".json")).json();
+    assertThat(json.get("version").asString()).isEqualTo("https://jsonfeed.org/version/1.1");
+    assertThat(json.get("feed_url").asString()).endsWith(atom.replace(".atom", ".json"));
+    assertThat(json.get("items")).hasSameSizeAs(expected);
+    for (int i = 0; i < expected.size(); i++) {
+      SyndEntry entry = expected.get(i);
+      SyndEntry same = read.getEntries().get(i);
+      JsonNode item = json.get("items").get(i);
+      assertThat(same.getUri()).isEqualTo(entry.getUri()).isEqualTo(item.get("id").asString());
+      assertThat(same.getTitle())
+          .isEqualTo(entry.getTitle())
+          .isEqualTo(item.get("title").asString());
+      assertThat(same.getLink()).isEqualTo(entry.getLink()).isEqualTo(item.get("url").asString());
+      assertThat(same.getPublishedDate()).isEqualTo(entry.getPublishedDate());
+      assertThat(same.getPublishedDate().toInstant())
+          .isEqualTo(Instant.parse(item.get("date_published").asString()));
+      assertThat(same.getDescription().getValue())
+          .isEqualTo(entry.getDescription().getValue())
+          .isEqualTo(item.get("content_text").asString());
+      assertThat(((DCModule) same.getModule(DCModule.URI)).getCreators())
+          .isEqualTo(entry.getAuthors().stream().map(SyndPerson::getName).toList())
+          .isEqualTo(item.get("authors").valueStream().map(a -> a.get("name").asString()).toList());
+    }
+    for (String ending : List.of(".rss", ".json")) {
+      String address = atom.replace(".atom", ending);
+      String tag = reader.get(address).header("ETag");
+      assertThat(reader.get(address, "If-None-Match", tag).status()).isEqualTo(304);
+    }
+  }
+
+  @DisplayName(
+      "N10: when the alert ends its feed says so as its last entry, and is gone a month later")
+  @Test
+  void ends() {
+    String address = subscribe(fia);
+    APP.passUntilSomethingCame();
+    List<String> before = ids(address);
+    fia.write("DELETE", "/alerts/" + alert, null, UUID.randomUUID()).ok();
+    List<String> after = ids(address);
+    assertThat(after).hasSize(before.size() + 1).endsWith(before.toArray(String[]::new));
+    assertThat(parse(reader.get(address).body()).getEntries().get(0).getTitle())
+        .isEqualTo("“Everything” has ended");
+    assertThat(AtomRules.broken(reader.get(address).body())).isEmpty();
+    APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(31)));
+    assertThat(reader.get(address).status()).isEqualTo(410);
   }
 
   @DisplayName("Entry ids stay the same, for everybody and for ever; only closed rounds are told")

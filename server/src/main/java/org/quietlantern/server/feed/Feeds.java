@@ -1,6 +1,8 @@
 package org.quietlantern.server.feed;
 
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -28,6 +30,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Feeds implements CommandKinds {
   private static final int ENTRIES = 200;
+
+  /** Whoever reads no feeds for a month still learns that an alert has ended. */
+  private static final Duration TOLD_AFTER_END = Duration.ofDays(30);
 
   private static final CommandKind<FeedLine, CommandKind.Nothing> ADD =
       CommandKind.forGood(
@@ -116,12 +121,13 @@ public class Feeds implements CommandKinds {
   }
 
   /**
-   * What is told at an address: 404 if it is none, 410 if it was revoked or its alert has ended.
+   * What is told at an address: 404 if it is none, 410 if it was revoked, or its alert ended thirty
+   * days ago; until then its first entry says that it has ended.
    *
    * @param before the page after an entry; 0: the first page
    */
   @Transactional(readOnly = true)
-  public AtomFeed read(String feed, String secret, int before) {
+  public FeedPage read(String feed, String secret, int before) {
     FeedMapper.Row row = mapper.byPid(feed);
     if (row == null || !addresses.isRight(feed, row.generation(), secret)) {
       throw Refusal.unknown();
@@ -129,7 +135,7 @@ public class Feeds implements CommandKinds {
     if (row.revoked() != null) {
       throw new Refusal(HttpStatus.GONE, "revoked", "This feed address was revoked.");
     }
-    if (row.ended() != null) {
+    if (row.ended() != null && row.ended().plus(TOLD_AFTER_END).isBefore(calendar.now())) {
       throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
     }
     Page<FeedMapper.Told> page = Page.of(mapper.told(row.alert(), before, ENTRIES + 1), ENTRIES);
@@ -138,25 +144,53 @@ public class Feeds implements CommandKinds {
         publications.byAsked(
             new Viewer(row.grp()), told.stream().map(FeedMapper.Told::publication).toList());
     String installation = calendar.installation().toString();
-    Instant updated = told.stream().map(Feeds::updated).max(Instant::compareTo).orElse(row.at());
+    List<FeedPage.Entry> entries =
+        new ArrayList<>(
+            told.stream()
+                .map(t -> entry(installation, row, t, stored.get(t.publication())))
+                .toList());
+    if (row.ended() != null && before == 0) {
+      entries.add(0, ended(installation, row));
+    }
+    Instant updated =
+        entries.stream().map(FeedPage.Entry::updated).max(Instant::compareTo).orElse(row.at());
     String address = addresses.address(row.pid(), row.generation());
-    return new AtomFeed(
-        AtomFeed.id(installation, "feed:" + row.pid()),
+    return new FeedPage(
+        FeedPage.id(installation, "feed:" + row.pid()),
         row.alertName(),
         "What Quiet Lantern found for " + row.groupName(),
         row.groupName(),
         before == 0 ? address : address + "?before=" + before,
         address,
         page.more() ? address + "?before=" + page.last().id() : null,
-        properties.baseUrl() + "/a/" + row.alertPid(),
+        page(row),
         updated,
-        told.stream().map(t -> entry(installation, row, t, stored.get(t.publication()))).toList());
+        entries);
   }
 
-  private AtomFeed.Entry entry(
+  private String page(FeedMapper.Row row) {
+    return properties.baseUrl() + "/a/" + row.alertPid();
+  }
+
+  /** The last thing that is told. */
+  private FeedPage.Entry ended(String installation, FeedMapper.Row row) {
+    return new FeedPage.Entry(
+        FeedPage.id(installation, "ended:" + row.pid() + ":" + row.ended()),
+        "“%s” has ended".formatted(row.alertName()),
+        List.of(row.groupName()),
+        page(row),
+        null,
+        List.of(),
+        "The alert has ended: nothing more comes here, and the feed is gone in thirty days. What it"
+            + " found stays where it is.",
+        row.ended(),
+        row.ended());
+  }
+
+  private FeedPage.Entry entry(
       String installation, FeedMapper.Row row, FeedMapper.Told told, StoredPublication stored) {
-    return new AtomFeed.Entry(
-        AtomFeed.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
+    return FeedPage.Entry.of(
+        FeedPage.id(installation, "arrival:" + row.grp() + ":" + told.occasion()),
         stored.publication(),
         stored.publication().abstractText(),
         properties.stableLink(stored.pid()),

@@ -6,7 +6,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.ServletWebRequest;
 
 /** What feed readers fetch: at secret addresses, without a session. */
 @Controller
@@ -18,13 +18,17 @@ class PublicFeedController {
   }
 
   /** Answers 304 to a reader that has this state already (RFC 9110, 13.1). */
-  @GetMapping("/feed/{feed}/{secret}.atom")
+  @GetMapping({
+    "/feed/{feed}/{secret}.atom",
+    "/feed/{feed}/{secret}.rss",
+    "/feed/{feed}/{secret}.json"
+  })
   @ResponseBody
   ResponseEntity<byte[]> feed(
       @PathVariable String feed,
       @PathVariable String secret,
       @RequestParam(defaultValue = "0") int before,
-      WebRequest request) {
-    return AtomAnswer.of(feeds.read(feed, secret, before), request);
+      ServletWebRequest request) {
+    return FeedAnswer.of(feeds.read(feed, secret, before), request);
   }
 }

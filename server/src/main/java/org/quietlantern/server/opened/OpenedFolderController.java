@@ -2,7 +2,7 @@ package org.quietlantern.server.opened;
 
 import java.nio.charset.StandardCharsets;
 import java.util.function.Supplier;
-import org.quietlantern.server.feed.AtomAnswer;
+import org.quietlantern.server.feed.FeedAnswer;
 import org.quietlantern.server.link.PublicPage;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.CacheControl;
@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.ServletWebRequest;
 
 /** What whoever has the address of a folder opens, without a session. */
 @Controller
@@ -52,14 +52,18 @@ class OpenedFolderController {
   }
 
   /** The same for feed readers. */
-  @GetMapping("/shared/{link}/{secret}.atom")
+  @GetMapping({
+    "/shared/{link}/{secret}.atom",
+    "/shared/{link}/{secret}.rss",
+    "/shared/{link}/{secret}.json"
+  })
   @ResponseBody
   ResponseEntity<byte[]> feed(
       @PathVariable String link,
       @PathVariable String secret,
       @RequestParam(defaultValue = "0") int before,
-      WebRequest request) {
-    return AtomAnswer.of(folders.feed(link, secret, before), request);
+      ServletWebRequest request) {
+    return FeedAnswer.of(folders.feed(link, secret, before), request);
   }
 
   /** Not found by search engines, and not told on to what it links to. */

@@ -15,7 +15,7 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.citing.StyleChoice;
-import org.quietlantern.server.feed.AtomFeed;
+import org.quietlantern.server.feed.FeedPage;
 import org.quietlantern.server.folder.FolderReading;
 import org.quietlantern.server.link.PublicPage;
 import org.quietlantern.server.mending.Mends;
@@ -149,7 +149,7 @@ class OpenedFolders {
     return publications == 1 ? "One publication" : publications + " publications";
   }
 
-  AtomFeed feed(String pid, String secret, int before) {
+  FeedPage feed(String pid, String secret, int before) {
     Read read = read(pid, secret, before);
     String address = addresses.feed(pid);
     String installation = calendar.installation().toString();
@@ -158,8 +158,8 @@ class OpenedFolders {
             .map(OpenedFolders::updated)
             .max(Instant::compareTo)
             .orElse(read.link().at());
-    return new AtomFeed(
-        AtomFeed.id(installation, "folder-link:" + pid),
+    return new FeedPage(
+        FeedPage.id(installation, "folder-link:" + pid),
         read.link().folderName(),
         "What is kept in this folder, the latest first",
         "Quiet Lantern",
@@ -171,10 +171,10 @@ class OpenedFolders {
         read.told().stream().map(told -> entry(installation, read, told)).toList());
   }
 
-  private AtomFeed.Entry entry(String installation, Read read, FolderLinkMapper.Told told) {
+  private FeedPage.Entry entry(String installation, Read read, FolderLinkMapper.Told told) {
     StoredPublication stored = read.stored().get(told.publication());
-    return new AtomFeed.Entry(
-        AtomFeed.id(installation, "folder-link:" + read.link().pid() + ":" + told.publication()),
+    return FeedPage.Entry.of(
+        FeedPage.id(installation, "folder-link:" + read.link().pid() + ":" + told.publication()),
         Mends.read(stored, read.mended()),
         "",
         read.open().contains(stored.id())

@@ -3,27 +3,27 @@ package org.quietlantern.server.feed;
 import java.util.HexFormat;
 import org.quietlantern.server.platform.Hash;
 import org.springframework.http.CacheControl;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.ServletWebRequest;
 
 /** A feed as it is sent to whoever fetches it. */
-public final class AtomAnswer {
-  private static final MediaType ATOM =
-      MediaType.parseMediaType("application/atom+xml;charset=utf-8");
+public final class FeedAnswer {
+  private FeedAnswer() {}
 
-  private AtomAnswer() {}
-
-  /** Null, which answers 304, for a reader that has this state already (RFC 9110, 13.1). */
-  public static ResponseEntity<byte[]> of(AtomFeed feed, WebRequest request) {
-    byte[] bytes = AtomWriter.write(feed);
+  /**
+   * In the form that the address asks for. Null, which answers 304, for a reader that has this
+   * state already (RFC 9110, 13.1).
+   */
+  public static ResponseEntity<byte[]> of(FeedPage feed, ServletWebRequest request) {
+    FeedForm form = FeedForm.at(request.getRequest().getRequestURI());
+    byte[] bytes = form.write(feed);
     // Weak, because it is sent compressed to those who ask for that.
     String tag = HexFormat.of().formatHex(Hash.of(bytes), 0, 16);
     if (request.checkNotModified("W/\"" + tag + "\"", feed.updated().toEpochMilli())) {
       return null;
     }
     return ResponseEntity.ok()
-        .contentType(ATOM)
+        .contentType(form.type())
         .cacheControl(CacheControl.noCache().cachePrivate())
         .body(bytes);
   }

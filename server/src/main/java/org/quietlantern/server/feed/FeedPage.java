@@ -1,0 +1,115 @@
+package org.quietlantern.server.feed;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.quietlantern.core.citation.PlainCitation;
+import org.quietlantern.core.publication.HeadingUse;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
+import org.quietlantern.core.publication.Relations;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A page of a feed before it is written. Addresses are those of its Atom form.
+ *
+ * @param subtitle what it is, in a sentence
+ * @param author who makes it, as RFC 4287 (4.1.1) asks for
+ * @param self the address of this page
+ * @param first the address of the first page
+ * @param next the address of the page after this one; none behind the last (RFC 5005, 3)
+ * @param updated when its last round closed or something in it changed, or when it was made
+ */
+public record FeedPage(
+    String id,
+    String title,
+    String subtitle,
+    String author,
+    String self,
+    String first,
+    @Nullable String next,
+    String alternate,
+    Instant updated,
+    List<Entry> entries) {
+  private static final String CLASS = "urn:quietlantern:class";
+  private static final String NOTICE = "urn:quietlantern:notice";
+  private static final String HEADING = "urn:quietlantern:heading";
+
+  /** What something is, in a set of terms that {@code scheme} names. */
+  public record Category(String scheme, String term, String label) {}
+
+  /**
+   * Something that is told.
+   *
+   * @param related another address of it; absent for none
+   * @param updated when its round closed or it was kept, or what is told of it last changed
+   */
+  public record Entry(
+      String id,
+      String title,
+      List<String> authors,
+      String link,
+      @Nullable String related,
+      List<Category> categories,
+      String summary,
+      Instant published,
+      Instant updated) {
+
+    /**
+     * One publication.
+     *
+     * @param abstractText may be empty, where it is not to be shown
+     * @param newClass why it is news; absent where that is not told
+     */
+    public static Entry of(
+        String id,
+        Publication publication,
+        String abstractText,
+        String link,
+        @Nullable String newClass,
+        Instant published,
+        Instant updated) {
+      List<Category> categories = new ArrayList<>();
+      if (newClass != null) {
+        categories.add(new Category(CLASS, newClass, newClass));
+      }
+      for (Relations.Notice notice : publication.relations().notices()) {
+        categories.add(new Category(NOTICE, notice.kind(), notice.kind()));
+      }
+      for (HeadingUse heading : publication.headings()) {
+        categories.add(new Category(HEADING, heading.uri(), heading.label()));
+      }
+      return new Entry(
+          id,
+          publication.title(),
+          publication.authors().stream().map(PersonName::spoken).toList(),
+          link,
+          publication.doi().isEmpty() ? null : "https://doi.org/" + publication.doi(),
+          categories,
+          summary(publication, abstractText),
+          published,
+          updated);
+    }
+
+    private static String summary(Publication publication, String abstractText) {
+      StringBuilder summary = new StringBuilder();
+      for (Relations.Notice notice : publication.relations().notices()) {
+        summary.append("This has a ").append(notice.kind());
+        summary.append(notice.doi().isEmpty() ? "" : ", doi:" + notice.doi()).append(".\n\n");
+      }
+      summary.append(PlainCitation.of(publication));
+      if (!abstractText.isEmpty()) {
+        summary.append("\n\n").append(abstractText);
+      }
+      return summary.toString();
+    }
+  }
+
+  /** The same name in the same installation gives the same id, wherever the server moves. */
+  public static String id(String installation, String name) {
+    byte[] bytes = (installation + "/" + name).getBytes(StandardCharsets.UTF_8);
+    return "urn:uuid:" + UUID.nameUUIDFromBytes(bytes);
+  }
+}
