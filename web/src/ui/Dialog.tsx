@@ -17,7 +17,11 @@ export function Dialog({
     const shown = dialog.current;
     shown?.showModal();
     // What is typed into comes first; else the browser chooses.
-    shown?.querySelector<HTMLElement>('input:not([type=checkbox]), textarea')?.focus();
+    shown
+      ?.querySelector<HTMLElement>(
+        'input:not([type=checkbox], [type=time], [type=number]), textarea',
+      )
+      ?.focus();
     return () => shown?.close();
   }, []);
   return (

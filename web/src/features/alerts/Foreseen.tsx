@@ -12,7 +12,7 @@ export function Foreseen({ group, search }: { group: string; search: string }) {
   }
   if (!found.data) {
     return (
-      <p role="status" className="mt-3 h-[15rem] text-soft">
+      <p role="status" className="mt-3 h-[18rem] text-soft">
         It is worked out what the last twelve months would have brought …
       </p>
     );
@@ -28,11 +28,11 @@ export function Foreseen({ group, search }: { group: string; search: string }) {
   return (
     <section aria-label="What it would have brought" className="mt-3">
       <h3 className="small-head">The last twelve months, by when each appeared</h3>
-      <ol className="mt-1 max-h-[15rem] overflow-y-auto">
-        {months.map(({ month, count, titles }) => (
+      <ol className="mt-1 text-[13px]">
+        {[...months].reverse().map(({ month, count, titles }) => (
           <li
             key={month}
-            className="grid grid-cols-[5.5rem_6rem_1fr] items-baseline gap-x-3 py-[2px]"
+            className="grid grid-cols-[5.5rem_6rem_1fr] items-baseline gap-x-3 leading-[1.55]"
           >
             <span className="whitespace-nowrap">{monthInWords(month)}</span>
             <span className="flex items-center gap-2">
