@@ -51,8 +51,8 @@ export function Foreseen({ group, search }: { group: string; search: string }) {
         ))}
       </ol>
       <p className="mt-1" role="status">
-        {counted(year, 'publication')}, about {aWeek === 0 && year > 0 ? 'less than one' : aWeek} a
-        week.
+        {counted(year, 'publication')}
+        {year > 0 && `, ${aWeek === 0 ? 'less than one' : `about ${aWeek}`} a week`}.
         {yearOnly > 0 && (
           <span className="text-soft">
             {' '}

@@ -42,7 +42,7 @@ it('shows a year before it is set, and takes as much of the past as it showed', 
     <SetAlertDialog group="group" search={search} onClose={() => (closed = true)} />,
   );
   expect(await screen.findByText('A work of 2026-11')).toBeInTheDocument();
-  expect(screen.getByText(/14 publications, about less than one a week/)).toBeInTheDocument();
+  expect(screen.getByText(/14 publications, less than one a week/)).toBeInTheDocument();
   expect(screen.getByText(/3 more of this year and the last without a month/)).toBeInTheDocument();
   await userEvent.selectOptions(
     screen.getByLabelText('What is here already'),
