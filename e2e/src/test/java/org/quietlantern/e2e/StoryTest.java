@@ -157,8 +157,10 @@ class StoryTest {
     assertThat(year)
         .containsText(Pattern.compile("publications?, (about \\d+|less than one) a week"));
     ilse.page().getByLabel("Its rounds close").selectOption("daily");
-    ilse.page().keyboard().press("Tab");
-    ilse.page().keyboard().press("Enter");
+    ilse.page()
+        .getByRole(AriaRole.DIALOG)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Set alert"))
+        .press("Enter");
     assertThat(notice()).containsText("will not be announced");
     assertThat(
             lantern.query(
