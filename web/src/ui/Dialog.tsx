@@ -1,6 +1,9 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 
-/** A small form over the page; Escape leaves it. Focus goes in and comes back by the browser. */
+/**
+ * A small form over the page; Escape leaves it. Focus goes in and comes back by the browser. It hangs
+ * from above: what comes later makes it longer, and nothing moves from under a hand.
+ */
 export function Dialog({
   title,
   wide = false,
@@ -32,7 +35,7 @@ export function Dialog({
         event.preventDefault();
         onClose();
       }}
-      className={`m-auto max-w-[calc(100vw-2rem)] rounded-box border border-rule-strong bg-base-100 p-5 text-base-content backdrop:bg-black/40 ${
+      className={`mx-auto mt-[6vh] mb-auto max-h-[90vh] max-w-[calc(100vw-2rem)] rounded-box border border-rule-strong bg-base-100 p-5 text-base-content backdrop:bg-black/40 ${
         wide ? 'w-[46rem]' : 'w-[28rem]'
       }`}
     >

@@ -92,23 +92,20 @@ export function References({
           {preview.error.message}
         </p>
       )}
-      {shown && (
-        <section aria-label="How it begins" className="mt-3">
-          <h3 className="small-head">How it begins</h3>
-          <pre
-            tabIndex={0}
-            aria-busy={preview.isPlaceholderData}
-            className="h-[14rem] overflow-auto rounded-field border border-base-300 bg-base-200 p-2 text-[12px] leading-[1.45] whitespace-pre-wrap"
-          >
-            {shown.first}
-          </pre>
-          <p className="mt-1 text-soft">
-            {counted(shown.works, 'publication')}, {shown.order}
-            {' · '}
-            {named(shown.fileName, chosen.format)}
-          </p>
-        </section>
-      )}
+      <section aria-label="How it begins" className="mt-3">
+        <h3 className="small-head">How it begins</h3>
+        <pre
+          tabIndex={0}
+          aria-busy={!shown || preview.isPlaceholderData}
+          className="h-[14rem] overflow-auto rounded-field border border-base-300 bg-base-200 p-2 text-[12px] leading-[1.45] whitespace-pre-wrap"
+        >
+          {shown?.first}
+        </pre>
+        <p className="mt-1 min-h-[1.45em] text-soft">
+          {shown &&
+            `${counted(shown.works, 'publication')}, ${shown.order} · ${named(shown.fileName, chosen.format)}`}
+        </p>
+      </section>
       {shown && <Outcome taking={taking} works={shown.works} left={shown.left} onCancel={cancel} />}
       <div className="mt-4 flex flex-wrap gap-x-4">
         <Act main disabled={none} onClick={() => void save()}>

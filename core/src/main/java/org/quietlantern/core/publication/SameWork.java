@@ -50,7 +50,6 @@ public final class SameWork {
   }
 
   private static Likeness bothSame(Publication one, Publication other, boolean sameNumber) {
-    boolean titles = titlesAgree(one.title(), other.title());
     boolean key =
         sameNumber
             || (place(one).isPresent() && place(one).equals(place(other)))
@@ -58,7 +57,7 @@ public final class SameWork {
     if (!key) {
       return Likeness.OTHER;
     }
-    if (!titles) {
+    if (!titlesAgree(one.title(), other.title())) {
       return sameNumber ? Likeness.DOUBTFUL : Likeness.OTHER;
     }
     if (one.authors().isEmpty() && other.authors().isEmpty()) {

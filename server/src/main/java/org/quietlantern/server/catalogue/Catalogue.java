@@ -92,7 +92,8 @@ public class Catalogue {
     int changed = takeInto(works, page, members);
     for (int group : mapper.groupsWith(Candidates.keys(members))) {
       Apart apart = candidates.apart(group);
-      changed += join(candidates.load(group, page.source(), members, apart), works, page, apart);
+      Works own = candidates.load(group, page.source(), members, apart);
+      changed += join(own.stored(), works, page, apart);
     }
     return changed;
   }
@@ -126,7 +127,9 @@ public class Catalogue {
           }
         });
     writer.keep(page.source(), page.now(), under);
-    return takeInto(own, page, rest) + join(own, shared, page, apart);
+    int changed = takeInto(own, page, rest);
+    // What no record of this page belongs to was compared when it changed last.
+    return changed + join(own.touchedStored(), shared, page, apart);
   }
 
   private int takeInto(Works works, Page page, Map<String, WorkRecord> members) {
@@ -136,9 +139,9 @@ public class Catalogue {
   }
 
   /** What a group alone had and has turned out to be a shared work goes into that one. */
-  private int join(Works own, Works shared, Page page, Apart apart) {
+  private int join(List<Work> own, Works shared, Page page, Apart apart) {
     int joined = 0;
-    for (Work work : own.stored()) {
+    for (Work work : own) {
       Optional<Work> whole = shared.same(work, apart);
       if (whole.isPresent()) {
         merge(work, whole.get(), page);

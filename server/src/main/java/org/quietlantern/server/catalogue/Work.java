@@ -99,8 +99,8 @@ final class Work {
       SameWork.Likeness one = SameWork.compare(own, other);
       best = one.compareTo(best) < 0 ? one : best;
     }
-    boolean fits = all(own -> SameWork.fit(own, other));
-    return best == SameWork.Likeness.SAME && !fits ? SameWork.Likeness.DOUBTFUL : best;
+    boolean contradicts = best == SameWork.Likeness.SAME && !all(own -> SameWork.fit(own, other));
+    return contradicts ? SameWork.Likeness.DOUBTFUL : best;
   }
 
   /** Whether the records of both may stand together. */

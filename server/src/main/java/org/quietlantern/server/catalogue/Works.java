@@ -157,6 +157,11 @@ final class Works {
     return touched;
   }
 
+  /** Those of them that have a row. */
+  List<Work> touchedStored() {
+    return touched.stream().filter(work -> work.id().isPresent()).toList();
+  }
+
   List<Merge> merges() {
     return merges;
   }
