@@ -1,13 +1,8 @@
 import { useState } from 'react';
 import { Act, Menu } from '../../ui';
 import { DriveDialog } from '../drive';
+import { FORMS_OF_BIBLIOGRAPHY } from '../export';
 import type { Said } from './api';
-
-const FORMATS = [
-  ['docx', 'DOCX'],
-  ['html', 'Web page'],
-  ['text', 'Plain text'],
-] as const;
 
 /** The bibliography as a file on the group's drive. */
 export function OnDrive({ folder, said }: { folder: string; said: Said }) {
@@ -16,7 +11,7 @@ export function OnDrive({ folder, said }: { folder: string; said: Said }) {
     <>
       <Menu name="On the drive" look="act">
         {(close) =>
-          FORMATS.map(([word, spoken]) => (
+          FORMS_OF_BIBLIOGRAPHY.map(([word, spoken]) => (
             <Act
               key={word}
               onClick={() => {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { ChoiceField, counted, DialogForm, TextField } from '../../ui';
 import { useHere } from '../session';
 import { usePreview, type Exported } from './api';
-import { FORMATS } from './formats';
+import { FORMATS, FORMS_OF_BIBLIOGRAPHY } from './formats';
 import { useSend } from './mailApi';
 import { TextsAlong } from './TextsAlong';
 import { Ticks } from './Ticks';
@@ -15,12 +15,6 @@ const ALONG = {
   agreed: 'with agreed annotations',
   none: 'without annotations',
 };
-
-const FORMS = [
-  { id: 'docx', name: 'DOCX' },
-  { id: 'html', name: 'Web page' },
-  { id: 'text', name: 'Plain text' },
-];
 
 /** What goes along in a file that leaves the group: what is of the work, and nothing that members said. */
 const OF_THE_WORK = ['abstract', 'keywords', 'link'];
@@ -107,7 +101,7 @@ export function MailDialog({
         <ChoiceField
           label="The bibliography as a file that goes along"
           value={form}
-          of={FORMS}
+          of={FORMS_OF_BIBLIOGRAPHY.map(([id, name]) => ({ id, name }))}
           none="none"
           onChange={setForm}
         />

@@ -14,3 +14,10 @@ export function named(name: string, format: string): string {
   const ending = FORMATS.find(([one]) => one === format)?.[2] ?? format;
   return name.replace(/\.\w+$/, '') + `.${ending}`;
 }
+
+/** What a bibliography can be as a file, in the words of addresses and of people. */
+export const FORMS_OF_BIBLIOGRAPHY = [
+  ['docx', 'DOCX'],
+  ['html', 'Web page'],
+  ['text', 'Plain text'],
+] as const;

@@ -1,3 +1,4 @@
 export { LeaveActs } from './LeaveActs';
 export { SentPage } from './SentPage';
 export { useSent } from './mailApi';
+export { FORMS_OF_BIBLIOGRAPHY } from './formats';

@@ -13,7 +13,7 @@ public final class Licence {
    */
   private static final Pattern SHARED =
       Pattern.compile(
-          "\\b(?:cc[ -]?(?:by|0|zero)|creative ?commons|public domain|open to all)\\b",
+          "\\b(?:cc[ -]?(?:by|0|zero)|creative ?commons|public domain|" + OPEN + ")\\b",
           Pattern.CASE_INSENSITIVE);
 
   private static final Pattern NO_CHANGES =

@@ -110,8 +110,7 @@ interface AlertMapper {
       insert into alert (pid, grp, revision, folder, rhythm, hour, asked, state, number, memory,
         membership, at)
       values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked}, 'watching',
-        #{number},
-        #{memory}, #{membership}, #{now})
+        #{number}, #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
   Integer add(NewAlert row);

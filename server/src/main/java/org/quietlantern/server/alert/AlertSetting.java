@@ -192,7 +192,7 @@ public class AlertSetting implements CommandKinds {
       throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }
     rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), hour).orElse(null));
-    int past = tell(mapper.byId(id), baseline);
+    int past = tell(id, baseline);
     return CommandResult.of(
             new AlertSet(pid, watched.name(), baseline.memory().size(), past),
             new Before(pid, past))
@@ -201,10 +201,11 @@ public class AlertSetting implements CommandKinds {
   }
 
   /** The past that was asked for, as first round. Answers how many stand in it. */
-  private int tell(AlertMapper.Row alert, Baseline baseline) {
+  private int tell(int id, Baseline baseline) {
     if (baseline.past().isEmpty()) {
       return 0;
     }
+    AlertMapper.Row alert = mapper.byId(id);
     try (var snapshot = index.snapshot(new Viewer(alert.grp()), baseline.number())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       RoaringBitmap aside =

@@ -243,7 +243,8 @@ public class Bibliographies {
 
   /** All of a folder's bibliography, to be written as a file. */
   public BibliographyFile file(Member who, String folder, StyleChoice asked, String annotated) {
-    return file(read(who, folder, asked), Said.named(annotated), calendar.today(who.zoneId()));
+    Read read = read(who, folder, asked);
+    return file(read, entries(read, Said.named(annotated)), calendar.today(who.zoneId()));
   }
 
   /**
@@ -260,7 +261,7 @@ public class Bibliographies {
       boolean annotated,
       LocalDate today) {
     Read read = read(group, works, settings.of(cites, works.folder(), StyleChoice.NONE));
-    return file(read, annotated ? Said.AGREED : Said.NONE, today);
+    return file(read, entries(read, annotated ? Said.AGREED : Said.NONE), today);
   }
 
   /**
@@ -272,18 +273,14 @@ public class Bibliographies {
   public record LeavingEntry(
       int work, String chapter, List<Block> blocks, List<BibliographyFile.Annotation> below) {}
 
-  /** A folder's bibliography to be sent: {@code name} of the folder. */
-  public record LeavingBibliography(
-      String name, List<LeavingEntry> entries, BibliographyFile file) {}
+  /** A folder's bibliography to be sent, entry by entry and as a file. */
+  public record LeavingBibliography(List<LeavingEntry> entries, BibliographyFile file) {}
 
   /** What prints something, in its order, and the same as a file. */
   public LeavingBibliography leaving(Member who, String folder, String annotated) {
     Read read = read(who, folder, StyleChoice.NONE);
-    Said wanted = Said.named(annotated);
-    return new LeavingBibliography(
-        read.works().name(),
-        entries(read, wanted),
-        file(read, wanted, calendar.today(who.zoneId())));
+    List<LeavingEntry> entries = entries(read, Said.named(annotated));
+    return new LeavingBibliography(entries, file(read, entries, calendar.today(who.zoneId())));
   }
 
   private List<LeavingEntry> entries(Read read, Said wanted) {
@@ -300,10 +297,10 @@ public class Bibliographies {
         .toList();
   }
 
-  private BibliographyFile file(Read read, Said wanted, LocalDate today) {
+  private BibliographyFile file(Read read, List<LeavingEntry> entries, LocalDate today) {
     List<BibliographyFile.Part> parts = new ArrayList<>();
     String chapter = "";
-    for (LeavingEntry entry : entries(read, wanted)) {
+    for (LeavingEntry entry : entries) {
       if (!entry.chapter().equals(chapter)) {
         chapter = entry.chapter();
         parts.add(new BibliographyFile.Heading(chapter));

@@ -20,6 +20,7 @@ import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
 import org.quietlantern.server.bibliography.Bibliographies.LeavingBibliography;
 import org.quietlantern.server.bibliography.BibliographyForm;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.mail.Letter;
@@ -172,17 +173,17 @@ public class Sendings implements CommandKinds {
   /** Which texts would go along with a letter, and why the others would not. */
   @Transactional(readOnly = true)
   public TextsAlong texts(Member who, Leaving leaving) {
-    List<SentTexts.SentText> all = texts.of(who, leaving);
+    List<SentTexts.SentText> all = texts.of(who, works.listed(who, leaving));
     return new TextsAlong(
         all.stream()
-            .filter(one -> one.file() != null)
+            .filter(SentTexts.SentText::goes)
             .map(one -> new TextAlong(one.publication(), one.title(), one.name(), one.size()))
             .toList(),
         all.stream()
-            .filter(one -> one.file() == null)
+            .filter(one -> !one.goes())
             .map(one -> new TextNotAlong(one.publication(), one.title(), one.why()))
             .toList(),
-        leaving.works().size() - leaving.listed(SentWorks.LISTED).size());
+        SentWorks.rest(leaving));
   }
 
   Sent send(Member who, UUID command, Leaving leaving, SendWanted wanted) {
@@ -258,9 +259,10 @@ public class Sendings implements CommandKinds {
       enclosed.add(bibliography(wanted.bibliography(), wanted.form()));
     }
     String all = enclosed.stream().map(Letter.Enclosed::name).collect(Collectors.joining(", "));
-    List<SentTexts.SentText> along = wanted.texts() ? texts.of(who, leaving) : List.of();
-    along.stream().filter(one -> one.file() != null).map(Sendings::text).forEach(enclosed::add);
-    int textsAlong = (int) along.stream().filter(one -> one.file() != null).count();
+    List<StoredPublication> listed = works.listed(who, leaving);
+    List<SentTexts.SentText> looked = wanted.texts() ? texts.of(who, listed) : List.of();
+    List<SentTexts.SentText> along = looked.stream().filter(SentTexts.SentText::goes).toList();
+    along.stream().map(Sendings::text).forEach(enclosed::add);
     String group = groups.name(who.group());
     int many = leaving.works().size();
     String what = many == 1 ? "a publication" : "%,d publications".formatted(many);
@@ -269,8 +271,9 @@ public class Sendings implements CommandKinds {
             works.values(
                 who,
                 leaving,
+                listed,
                 wanted.place(),
-                along.stream().collect(Collectors.toMap(SentTexts.SentText::work, one -> one)),
+                looked.stream().collect(Collectors.toMap(SentTexts.SentText::work, one -> one)),
                 wanted.bibliography() == null ? List.of() : wanted.bibliography().entries()));
     values.put("who", who.name());
     values.put("group", group);
@@ -287,19 +290,26 @@ public class Sendings implements CommandKinds {
     int sending =
         mapper.add(
             new SendingMapper.NewSending(
-                pid, who.group(), who.id(), leaving.name(), many, all, textsAlong, calendar.now()));
+                pid,
+                who.group(),
+                who.id(),
+                leaving.name(),
+                many,
+                all,
+                along.size(),
+                calendar.now()));
     List<Long> kept = enclosed.stream().map(outbox::keep).toList();
     for (MailAddress one : to) {
       long letter =
           outbox.write(new Letter(one, subject, "sending", values, who.group(), answer, kept));
       mapper.addLetter(sending, letter);
     }
-    return CommandKind.done(new Sent(pid, to.size(), textsAlong)).toldTo(Audience.ME);
+    return CommandKind.done(new Sent(pid, to.size(), along.size())).toldTo(Audience.ME);
   }
 
   private static Letter.Enclosed bibliography(LeavingBibliography of, BibliographyForm form) {
     return new Letter.Enclosed(
-        Attachment.name(of.name(), form.ending()), form.type(), form.write(of.file()));
+        Attachment.name(of.file().title(), form.ending()), form.type(), form.write(of.file()));
   }
 
   private static Letter.Enclosed text(SentTexts.SentText text) {

@@ -5,9 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
-import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.reading.Downloads.Download;
@@ -18,12 +16,11 @@ import org.springframework.stereotype.Component;
 @Component
 class SentTexts {
   /** Bytes of one letter, before they are written as letters of mail, which makes a third more. */
-  static final long MOST = 10_000_000;
+  private static final long MOST = 10_000_000;
 
   private static final String NONE = "The group has no text of it.";
   private static final String TOO_LARGE =
       "Its text (%,d KB) would make the letter too large; it takes 10 MB.";
-  private final Publications publications;
   private final TextsToSend texts;
 
   /**
@@ -38,19 +35,18 @@ class SentTexts {
       @Nullable Download file,
       String name,
       int size,
-      String why) {}
+      String why) {
+    boolean goes() {
+      return file != null;
+    }
+  }
 
-  SentTexts(Publications publications, TextsToSend texts) {
-    this.publications = publications;
+  SentTexts(TextsToSend texts) {
     this.texts = texts;
   }
 
-  /** Of those that a letter lists, in their order. */
-  List<SentText> of(Member who, Leaving leaving) {
-    List<Integer> listed = leaving.listed(SentWorks.LISTED);
-    Map<Integer, StoredPublication> stored = publications.byAsked(Viewer.of(who), listed);
-    List<StoredPublication> works =
-        listed.stream().filter(stored::containsKey).map(stored::get).distinct().toList();
+  /** Of the works that a letter lists, in their order. */
+  List<SentText> of(Member who, List<StoredPublication> works) {
     Map<Integer, TextsToSend.TextToSend> known = texts.of(who, works);
     List<SentText> all = new ArrayList<>();
     Set<String> names = new HashSet<>();

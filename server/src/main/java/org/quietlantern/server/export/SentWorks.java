@@ -39,22 +39,32 @@ class SentWorks {
     this.properties = properties;
   }
 
+  /** The works that a letter lists, in their order, each once. */
+  List<StoredPublication> listed(Member who, Leaving leaving) {
+    List<Integer> listed = leaving.listed(LISTED);
+    Map<Integer, StoredPublication> stored = publications.byAsked(Viewer.of(who), listed);
+    return listed.stream().filter(stored::containsKey).map(stored::get).distinct().toList();
+  }
+
+  /** How many works a letter does not list. */
+  static int rest(Leaving leaving) {
+    return Math.max(0, leaving.works().size() - LISTED);
+  }
+
   /**
    * Values of the letter: {@code items}, {@code more} and {@code place}.
    *
+   * @param works that it lists
    * @param texts of those whose texts were asked for, by row number
    * @param entries of a bibliography, in the place of citations as the group cites; may be none
    */
   Map<String, Object> values(
       Member who,
       Leaving leaving,
+      List<StoredPublication> works,
       String place,
       Map<Integer, SentText> texts,
       List<Bibliographies.LeavingEntry> entries) {
-    List<Integer> listed = leaving.listed(LISTED);
-    Map<Integer, StoredPublication> stored = publications.byAsked(Viewer.of(who), listed);
-    List<StoredPublication> works =
-        listed.stream().filter(stored::containsKey).map(stored::get).distinct().toList();
     Map<Integer, Bibliographies.LeavingEntry> byWork = new HashMap<>();
     entries.forEach(entry -> byWork.put(entry.work(), entry));
     Map<Integer, List<CitedPart.CitedRun>> runs =
@@ -71,7 +81,7 @@ class SentWorks {
       chapter = its;
       items.add(item);
     }
-    int rest = leaving.works().size() - listed.size();
+    int rest = rest(leaving);
     return Map.of(
         "items",
         items,
@@ -132,7 +142,7 @@ class SentWorks {
         runs.isEmpty()
             ? List.of(new CitedPart.CitedRun(PlainCitation.of(work.publication()), List.of()))
             : runs;
-    boolean goesAlong = sent != null && sent.file() != null;
+    boolean goesAlong = sent != null && sent.goes();
     String open = goesAlong ? "" : openCopy(work.publication());
     Map<String, Object> item = new HashMap<>();
     item.put(
