@@ -53,7 +53,7 @@ function sent(text: string): unknown {
   }
 }
 
-/** Answers requests by method and path; what was asked is noted. */
+/** Answers requests by method and path, a function by its query; what was asked is noted. */
 export function serve(answers: Record<string, unknown>): Asked[] {
   const asked: Asked[] = [];
   vi.stubGlobal('fetch', async (request: Request) => {
@@ -66,7 +66,9 @@ export function serve(answers: Record<string, unknown>): Asked[] {
       body: sent(text),
       command: request.headers.get('Command-Id'),
     });
-    const answer = answers[`${request.method} ${path}`];
+    const given = answers[`${request.method} ${path}`];
+    const answer: unknown =
+      typeof given === 'function' ? await given(new URL(request.url).search) : given;
     const refused = answer === undefined ? { detail: `nothing at ${path}` } : null;
     return new Response(JSON.stringify(refused ?? answer), {
       status: refused ? 404 : 200,

@@ -57,7 +57,7 @@ export function BroughtPage() {
           </Choice>
         ))}
       </p>
-      {!goesOn && <TakeIn key={`${state} ${counts.ready}`} brought={brought.data} />}
+      {!goesOn && <TakeIn brought={brought.data} />}
       <Entries brought={brought.data} of={of} />
       <p className="mt-4 flex flex-wrap gap-x-5">
         {(done > 0 || state === 'taken') && !goesOn && (

@@ -1,7 +1,7 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Schema } from '../../api';
 import { useHere } from '../session';
-import { useCitingChoices, useStyles } from './api';
+import { useCitingChoices, useFirstStyle, useStyles } from './api';
 import { lastStyles, noteStyle } from './lastStyles';
 
 type Style = Schema['StyleShown'];
@@ -23,7 +23,9 @@ export function StyleField({
   const [at, setAt] = useState(0);
   const list = useRef<HTMLUListElement>(null);
   const groups = useCitingChoices(here.id).data?.style;
-  const found = useStyles(here.id, typed ?? '').data;
+  const { data: found, isPlaceholderData: late } = useStyles(here.id, typed ?? '');
+  const firstOf = useFirstStyle(here.id);
+  const waiting = useRef<string | null>(null);
   const open = typed !== null;
   const known = [groups, ...lastStyles()].filter((one) => one !== undefined);
   const offered = once(typed ? (found?.styles ?? []) : [...known, ...(found?.styles ?? [])]);
@@ -31,12 +33,19 @@ export function StyleField({
   const close = () => {
     setTyped(null);
     setAt(0);
+    waiting.current = null;
   };
   const choose = (style: Style | undefined) => {
     if (!style) return;
     noteStyle(style);
     onChoose(style);
     close();
+  };
+  // Enter, pressed before the answer to what is typed is here, chooses when it is.
+  const chooseFirst = async (words: string) => {
+    waiting.current = words;
+    const style = await firstOf(words);
+    if (waiting.current === words) choose(style);
   };
   const move = (by: number) => {
     const next = Math.min(Math.max(lit + by, 0), offered.length - 1);
@@ -50,7 +59,8 @@ export function StyleField({
       else setTyped('');
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      if (open) choose(offered[lit]);
+      if (typed && late && at === 0) void chooseFirst(typed);
+      else if (open) choose(offered[lit]);
     } else if (event.key === 'Escape' && open) {
       event.preventDefault();
       event.stopPropagation();
@@ -77,6 +87,7 @@ export function StyleField({
         onChange={(event) => {
           setTyped(event.target.value);
           setAt(0);
+          waiting.current = null;
         }}
         onBlur={close}
         onKeyDown={pressed}
@@ -89,7 +100,7 @@ export function StyleField({
         hidden={!open}
         className="absolute z-10 max-h-[16rem] w-full overflow-y-auto rounded-box border border-rule-strong bg-base-100 py-1 shadow"
       >
-        {offered.map((style, index) => (
+        {(open ? offered : []).map((style, index) => (
           <li
             key={style.name}
             id={`${id}-${index}`}

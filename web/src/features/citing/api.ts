@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body, keys, type Schema } from '../../api';
 
 /** What the group cites in, and the languages there are. */
@@ -10,11 +10,10 @@ export function useCitingChoices(group: string) {
   });
 }
 
-/** Styles by what is typed of them; the former ones stay until the next are here. */
-export function useStyles(group: string, typed: string) {
-  return useQuery({
+/** Styles by what is typed of them. */
+const styles = (group: string, typed: string) =>
+  queryOptions({
     queryKey: ['styles', typed],
-    placeholderData: keepPreviousData,
     staleTime: Infinity,
     queryFn: async ({ signal }) =>
       body(
@@ -24,6 +23,16 @@ export function useStyles(group: string, typed: string) {
         }),
       ),
   });
+
+/** The former ones stay until the next are here. */
+export function useStyles(group: string, typed: string) {
+  return useQuery({ ...styles(group, typed), placeholderData: keepPreviousData });
+}
+
+/** Gives the first style that is found for some words, as soon as it is. */
+export function useFirstStyle(group: string) {
+  const client = useQueryClient();
+  return async (typed: string) => (await client.fetchQuery(styles(group, typed))).styles[0];
 }
 
 /** Some publications as they are cited; what was shown before stays until the answer is here. */

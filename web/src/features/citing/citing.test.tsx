@@ -44,10 +44,10 @@ const cited = {
   text: 'Oxlade, A. (2025). Night walks',
 };
 
-function open() {
+function open(styles: unknown = { styles: [APA, ECOLOGY], count: 2 }) {
   const asked = serve({
     'GET /citing': { style: APA, language: '', languages: [{ code: 'de-DE', name: 'Deutsch' }] },
-    'GET /styles': { styles: [APA, ECOLOGY], count: 2 },
+    'GET /styles': styles,
     'POST /citations': cited,
     'PUT /mends': { count: 1 },
   });
@@ -116,6 +116,28 @@ it('finds a style while one types, with the group’s first, and keeps what was 
   await user.click(field);
   await user.keyboard('{Escape}');
   expect(screen.getByRole('dialog')).toBeInTheDocument();
+});
+
+it('chooses by Enter what is found for the words typed, also where the answer is late', async () => {
+  let answer = () => {};
+  const late = new Promise<void>((done) => (answer = done));
+  const { asked } = open(async (query: string) => {
+    if (query !== '?typed=ecology') return { styles: [APA, ECOLOGY], count: 2 };
+    await late;
+    return { styles: [ECOLOGY], count: 1 };
+  });
+  const user = userEvent.setup();
+  const field = await screen.findByRole('combobox', { name: 'Citation style' });
+  await user.click(field);
+  const list = screen.getByRole('listbox', { name: 'Styles found' });
+  await waitFor(() => expect(within(list).getAllByRole('option')).toHaveLength(2));
+  await user.keyboard('ecology{Enter}');
+  expect(field).toHaveValue('ecology');
+  answer();
+  await waitFor(() => expect(field).toHaveValue('Ecology'));
+  // A list that is closed holds nothing.
+  expect(list).toBeEmptyDOMElement();
+  expect(asked.some(({ body }) => (body as { style?: string })?.style === 'apa')).toBe(false);
 });
 
 it('asks for pages and words around a work', async () => {
