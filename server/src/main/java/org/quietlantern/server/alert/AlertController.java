@@ -3,6 +3,7 @@ package org.quietlantern.server.alert;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.StrategyBody;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,6 +21,8 @@ class AlertController {
   private final AlertSetting setting;
   private final Foreseeing foreseeing;
   private final AlertChanges changes;
+
+  record ToForesee(StrategyBody strategy) {}
 
   /** {@code gap}: what came in the pause is found, too. */
   record Resume(boolean gap) {}
@@ -53,10 +56,10 @@ class AlertController {
     return setting.set(me, command, body);
   }
 
-  /** What an alert on a saved search would bring, before it is set. */
-  @GetMapping("/searches/{search}/foreseen")
-  Foreseeing.AlertForeseen foreseen(Member me, @PathVariable String search) {
-    return foreseeing.of(me, search);
+  /** What an alert on a strategy would bring, before it is set. */
+  @PostMapping("/alerts/foreseen")
+  Foreseeing.AlertForeseen foreseen(Member me, @RequestBody ToForesee body) {
+    return foreseeing.of(me, StrategyBody.of(body.strategy()));
   }
 
   /** What a member chooses of an alert. */

@@ -6,7 +6,9 @@ import java.time.YearMonth;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
@@ -22,6 +24,7 @@ import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
@@ -29,7 +32,10 @@ import org.quietlantern.server.platform.Refusal;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Service;
 
-/** Alerts are set on saved searches: quietly, or with some months of the past as first round. */
+/**
+ * Alerts are set on saved searches, also on one that is saved in the same act: quietly, or with
+ * some months of the past as first round.
+ */
 @Service
 public class AlertSetting implements CommandKinds {
   private static final LocalTime HOUR = LocalTime.of(5, 0);
@@ -57,14 +63,17 @@ public class AlertSetting implements CommandKinds {
   /**
    * What shall be watched, and how.
    *
+   * @param search one that is saved already; absent where {@code saving} is there
+   * @param saving what is saved first, in the folder that keeps go into
    * @param hour at which its rounds close, in the group's zone; absent: five in the morning
    * @param asked lit lamps that cover an arrival; absent: one
-   * @param folder that keeps go into; absent: that of the search
+   * @param folder that keeps go into; absent: that of the saved search
    * @param past what appeared in the last so many months, this one included, is its first round;
    *     absent: nothing of what is here
    */
   public record AlertWanted(
-      String search,
+      @Nullable String search,
+      @Nullable SearchToSave saving,
       String rhythm,
       @Nullable LocalTime hour,
       @Nullable Integer asked,
@@ -72,9 +81,12 @@ public class AlertSetting implements CommandKinds {
       @Nullable Integer past) {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
-      return new AlertWanted(search, rhythm, null, null, null, null);
+      return new AlertWanted(search, null, rhythm, null, null, null, null);
     }
   }
+
+  /** A search that is saved with its alert. */
+  public record SearchToSave(String name, StrategyBody strategy) {}
 
   /**
    * An alert just set.
@@ -84,16 +96,26 @@ public class AlertSetting implements CommandKinds {
    */
   public record AlertSet(String id, String name, int baseline, int past) {}
 
-  /** {@code past}: in its first round; unknown to actions of former versions. */
-  record Before(String alert, @Nullable Integer past) {}
+  /**
+   * @param past in its first round; unknown to actions of former versions
+   * @param search that was saved with it
+   */
+  record Before(String alert, @Nullable Integer past, @Nullable String search) {}
 
   /**
    * What a search that shall be watched found at a number of the catalogue.
    *
+   * @param revision of a search that is saved already
+   * @param asOf names that state
    * @param past what of it is to be the first round
    */
   private record Baseline(
-      SavedSearches.Watched watched, long number, Memory memory, RoaringBitmap past) {}
+      Strategy strategy,
+      Optional<Integer> revision,
+      String asOf,
+      long number,
+      Memory memory,
+      RoaringBitmap past) {}
 
   AlertSetting(
       AlertMapper mapper,
@@ -137,17 +159,33 @@ public class AlertSetting implements CommandKinds {
         who,
         command,
         set,
-        () -> baseline(who, searches.watched(who, wanted.search()), past),
+        () -> baseline(who, wanted, past),
         baseline -> make(who, baseline, rhythm, asked, wanted));
   }
 
-  private Baseline baseline(Member who, SavedSearches.Watched watched, int months) {
-    watchable.require(who.group(), watched.strategy());
+  private Baseline baseline(Member who, AlertWanted wanted, int months) {
+    if (wanted.saving() != null) {
+      return baseline(who, StrategyBody.of(wanted.saving().strategy()), Optional.empty(), months);
+    }
+    SavedSearches.Watched watched = saved(who, wanted.search());
+    return baseline(who, watched.strategy(), Optional.of(watched.revision()), months);
+  }
+
+  private SavedSearches.Watched saved(Member who, @Nullable String search) {
+    if (search == null) {
+      throw Refusal.unusable(
+          "search", "What shall be watched is needed: a saved search, or one to save.");
+    }
+    return searches.watched(who, search);
+  }
+
+  private Baseline baseline(Member who, Strategy strategy, Optional<Integer> revision, int months) {
+    watchable.require(who.group(), strategy);
     return matching.look(
         who,
         publications.latest(),
         look -> {
-          RoaringBitmap found = look.snapshot().all(look.compile(watched.strategy()));
+          RoaringBitmap found = look.snapshot().all(look.compile(strategy));
           YearMonth last = YearMonth.from(calendar.today(who.zoneId()));
           RoaringBitmap past = new RoaringBitmap();
           foreseeing.byMonth(look, found, last, months).values().forEach(past::or);
@@ -157,17 +195,35 @@ public class AlertSetting implements CommandKinds {
                 "%,d works are more than the %d that a first round has; choose fewer months."
                     .formatted(past.getCardinality(), MOST_PAST));
           }
-          return new Baseline(watched, look.snapshot().number(), Memory.of(found), past);
+          return new Baseline(
+              strategy, revision, look.asOf(), look.snapshot().number(), Memory.of(found), past);
         });
+  }
+
+  private SavedSearches.Watched watched(Member who, Baseline baseline, AlertWanted wanted) {
+    if (baseline.revision().isEmpty()) {
+      if (wanted.folder() == null) {
+        throw Refusal.unusable("folder", "A folder is needed, to save the search in.");
+      }
+      SavedSearches.Found found =
+          new SavedSearches.Found(
+              wanted.saving().name(),
+              baseline.strategy(),
+              baseline.memory().size(),
+              baseline.asOf());
+      return searches.watched(who, searches.add(who, wanted.folder(), found));
+    }
+    SavedSearches.Watched watched = saved(who, wanted.search());
+    if (watched.revision() != baseline.revision().get()) {
+      throw Refusal.conflict(
+          "changed-since", "The saved search was just changed. Look at it again.");
+    }
+    return watched;
   }
 
   private CommandResult<AlertSet, Before> make(
       Member who, Baseline baseline, Rhythm rhythm, int asked, AlertWanted wanted) {
-    SavedSearches.Watched watched = searches.watched(who, baseline.watched().pid());
-    if (watched.revision() != baseline.watched().revision()) {
-      throw Refusal.conflict(
-          "changed-since", "The saved search was just changed. Look at it again.");
-    }
+    SavedSearches.Watched watched = watched(who, baseline, wanted);
     LocalTime hour = Objects.requireNonNullElse(wanted.hour(), HOUR);
     int folder =
         wanted.folder() == null ? watched.folder() : folders.idToEdit(who, wanted.folder());
@@ -195,7 +251,7 @@ public class AlertSetting implements CommandKinds {
     int past = tell(id, baseline);
     return CommandResult.of(
             new AlertSet(pid, watched.name(), baseline.memory().size(), past),
-            new Before(pid, past))
+            new Before(pid, past, baseline.revision().isEmpty() ? watched.pid() : null))
         .changing(Subject.Of.SEARCH, watched.pid())
         .about(Subject.Of.ALERT, List.of(pid));
   }
@@ -209,7 +265,7 @@ public class AlertSetting implements CommandKinds {
     try (var snapshot = index.snapshot(new Viewer(alert.grp()), baseline.number())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       RoaringBitmap aside =
-          announcing.announcePast(alert, look, baseline.watched().strategy(), baseline.past());
+          announcing.announcePast(alert, look, baseline.strategy(), baseline.past());
       rounds.count(rounds.openRound(alert.id()));
       return baseline.past().getCardinality() - aside.getCardinality();
     }
@@ -237,6 +293,9 @@ public class AlertSetting implements CommandKinds {
     rounds.takeBack(id);
     mapper.removeRounds(id);
     mapper.remove(id);
+    if (before.search() != null) {
+      searches.takeBack(before.search());
+    }
     return "";
   }
 }

@@ -19,7 +19,6 @@ import org.quietlantern.core.watch.Expectation;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Calendar;
@@ -36,7 +35,6 @@ import org.springframework.stereotype.Service;
 public class Foreseeing {
   static final int MONTHS = 12;
   private static final int TITLES = 3;
-  private final SavedSearches searches;
   private final Matching matching;
   private final Publications publications;
   private final Watchable watchable;
@@ -65,22 +63,15 @@ public class Foreseeing {
   public record AlertForeseen(
       int found, List<MonthForeseen> months, int yearOnly, int aWeek, String verdict) {}
 
-  Foreseeing(
-      SavedSearches searches,
-      Matching matching,
-      Publications publications,
-      Watchable watchable,
-      Calendar calendar) {
-    this.searches = searches;
+  Foreseeing(Matching matching, Publications publications, Watchable watchable, Calendar calendar) {
     this.matching = matching;
     this.publications = publications;
     this.watchable = watchable;
     this.calendar = calendar;
   }
 
-  /** Refused where the search cannot be watched. */
-  public AlertForeseen of(Member who, String search) {
-    Strategy strategy = searches.watched(who, search).strategy();
+  /** Refused where the strategy cannot be watched. */
+  public AlertForeseen of(Member who, Strategy strategy) {
     watchable.require(who.group(), strategy);
     return matching.look(who, look -> of(who, look, strategy));
   }

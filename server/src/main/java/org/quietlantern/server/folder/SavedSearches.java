@@ -79,7 +79,10 @@ public class SavedSearches implements CommandKinds {
         command,
         save,
         () -> matching.search(who, strategy, Ordering.RELEVANCE, 0),
-        answer -> make(who, folders.idToEdit(who, folder), cleaned(name), strategy, answer));
+        answer -> {
+          String pid = add(who, folder, new Found(name, strategy, answer.count(), answer.asOf()));
+          return CommandResult.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
+        });
   }
 
   /** Saves what a saved search is now under another name, or in another folder. */
@@ -92,14 +95,14 @@ public class SavedSearches implements CommandKinds {
           Strategy strategy = watched(who, of).strategy();
           return new Copied(strategy, matching.search(who, strategy, Ordering.RELEVANCE, 0));
         },
-        copied ->
-            make(
-                    who,
-                    folders.idToEdit(who, folder),
-                    cleaned(name),
-                    copied.strategy(),
-                    copied.answer())
-                .about(Subject.Of.SEARCH, List.of(of)));
+        copied -> {
+          Answer answer = copied.answer();
+          Found found = new Found(name, copied.strategy(), answer.count(), answer.asOf());
+          String pid = add(who, folder, found);
+          return CommandResult.of(get(who, pid), new Before(pid))
+              .changing(Subject.Of.SEARCH, pid)
+              .about(Subject.Of.SEARCH, List.of(of));
+        });
   }
 
   /** A name as it is kept; refused where it is empty or too long. */
@@ -117,18 +120,29 @@ public class SavedSearches implements CommandKinds {
         "search-there", "The folder has a saved search named “" + name + "” already.");
   }
 
-  private CommandResult<SavedSearch, Before> make(
-      Member who, int folder, String name, Strategy strategy, Answer answer) {
+  /** A strategy to save, with its count in a state of the catalogue. */
+  public record Found(String name, Strategy strategy, int count, String asOf) {}
+
+  /** Saves a search as a part of a command; answers its public id. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public String add(Member who, String folder, Found found) {
+    String name = cleaned(found.name());
     String pid = ids.next();
     Instant now = calendar.now();
-    Integer search = mapper.add(pid, folder, name, now);
+    Integer search = mapper.add(pid, folders.idToEdit(who, folder), name, now);
     if (search == null) {
       throw nameTaken(name);
     }
-    String body = json.write(StrategyBody.of(strategy));
-    mapper.addRevision(search, body, answer.count(), answer.asOf(), who.id(), now);
+    String body = json.write(StrategyBody.of(found.strategy()));
+    mapper.addRevision(search, body, found.count(), found.asOf(), who.id(), now);
     folders.refuseUnseen(who.group());
-    return CommandResult.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
+    return pid;
+  }
+
+  /** Takes back what {@link #add} saved, as a part of an undo. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(String pid) {
+    mapper.remove(pid);
   }
 
   @Transactional(readOnly = true)
@@ -217,7 +231,7 @@ public class SavedSearches implements CommandKinds {
   }
 
   private String takeBack(Member who, UUID command, Before before) {
-    mapper.remove(before.search());
+    takeBack(before.search());
     return "";
   }
 }
