@@ -28,6 +28,14 @@ public record Contributor(
     return all.stream().filter(Contributor::isAuthor).map(Contributor::name).toList();
   }
 
+  /** ORCIDs of the authors among them, as far as they are known. */
+  public static List<String> orcids(List<Contributor> all) {
+    return all.stream()
+        .filter(one -> one.isAuthor() && !one.orcid().isEmpty())
+        .map(Contributor::orcid)
+        .toList();
+  }
+
   /** Whether the name is a whole of several words: that of a body, or written like one. */
   public boolean isWhole() {
     return name.family().contains(" ") && (body || name.given().isEmpty());

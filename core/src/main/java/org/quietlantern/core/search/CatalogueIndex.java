@@ -27,7 +27,7 @@ import org.apache.lucene.store.FSDirectory;
  */
 public final class CatalogueIndex implements AutoCloseable {
   /** The form of the documents; a copy in another form is made anew. */
-  private static final String FORM = "6";
+  private static final String FORM = "7";
 
   private static final String OWN = "own";
 

@@ -13,6 +13,7 @@ import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
 import org.apache.lucene.util.BytesRef;
 import org.quietlantern.core.holdings.Holdings;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
@@ -91,6 +92,8 @@ final class Documents {
     for (PersonName author : publication.authors()) {
       named(Field.AUTHOR.word(), author.spoken());
     }
+    Contributor.orcids(publication.contributors())
+        .forEach(orcid -> named(Field.AUTHOR.word(), orcid));
     named(Field.JOURNAL.word(), publication.host().title());
     Capitals.in(publication).forEach(word -> whole(Field.CAPITALS.word(), word));
     ShortForms.in(publication.abstractText())

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.PersonName;
 import org.quietlantern.core.publication.Publication;
@@ -88,7 +89,12 @@ public final class Highlighter {
     texts.put(Field.ABSTRACT, List.of(publication.abstractText()));
     texts.put(Field.HEADING, publication.headings().stream().map(HeadingUse::label).toList());
     texts.put(Field.KEYWORD, publication.keywords());
-    texts.put(Field.AUTHOR, publication.authors().stream().map(PersonName::spoken).toList());
+    texts.put(
+        Field.AUTHOR,
+        Stream.concat(
+                publication.authors().stream().map(PersonName::spoken),
+                Contributor.orcids(publication.contributors()).stream())
+            .toList());
     texts.put(Field.JOURNAL, List.of(publication.host().title()));
     return texts.entrySet().stream()
         .filter(e -> e.getValue().stream().anyMatch(text -> !lit(e.getKey(), text).isEmpty()))

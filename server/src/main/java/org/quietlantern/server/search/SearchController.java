@@ -41,6 +41,7 @@ class SearchController {
   private final Leaves leaves;
   private final Beginnings beginnings;
   private final Outward outward;
+  private final SamePeople samePeople;
   private final SearchBibliography bibliography;
   private final Versions versions;
   private final Publications publications;
@@ -86,6 +87,7 @@ class SearchController {
       Leaves leaves,
       Beginnings beginnings,
       Outward outward,
+      SamePeople samePeople,
       SearchBibliography bibliography,
       Versions versions,
       Publications publications,
@@ -95,6 +97,7 @@ class SearchController {
     this.versions = versions;
     this.publications = publications;
     this.outward = outward;
+    this.samePeople = samePeople;
     this.matching = matching;
     this.hits = hits;
     this.leaves = leaves;
@@ -181,6 +184,12 @@ class SearchController {
   @GetMapping("/publications/{publication}/outward")
   Outward.OutwardShown outward(Member me, @PathVariable String publication) {
     return outward.of(me, publication);
+  }
+
+  /** Who may be behind the name of one of its authors, the first of whom is number 0. */
+  @GetMapping("/publications/{publication}/authors/{n}")
+  SamePeople.AuthorAsked author(Member me, @PathVariable String publication, @PathVariable int n) {
+    return samePeople.of(me, publication, n);
   }
 
   /** What each source supplied of it: its versions, the latest form first. */
