@@ -1,11 +1,21 @@
 import { Link } from 'react-router';
 import { counted } from '../../ui';
+import type { Strategy } from '../strategy';
 import { useForeseen } from './api';
 import { monthInWords } from './rhythm';
 
 /** What the last twelve months would have brought, as bars with titles, and whether that is much. */
-export function Foreseen({ group, search }: { group: string; search: string }) {
-  const found = useForeseen(group, search);
+export function Foreseen({
+  group,
+  strategy,
+  sheet,
+}: {
+  group: string;
+  strategy: Strategy;
+  /** Where its lines can be changed; absent where they stand behind the dialog. */
+  sheet: string | undefined;
+}) {
+  const found = useForeseen(group, strategy);
   if (found.error) {
     // Said by the act itself, which cannot be done either.
     return null;
@@ -20,8 +30,8 @@ export function Foreseen({ group, search }: { group: string; search: string }) {
   const { months, yearOnly, aWeek, verdict } = found.data;
   const most = Math.max(1, ...months.map(({ count }) => count));
   const year = months.reduce((sum, { count }) => sum + count, 0);
-  const sheet = (
-    <Link className="act" to={`/g/${group}/search?of=${search}`}>
+  const change = sheet && (
+    <Link className="act" to={sheet}>
       Change it on the sheet
     </Link>
   );
@@ -63,12 +73,13 @@ export function Foreseen({ group, search }: { group: string; search: string }) {
       {verdict === 'much' && (
         <p className="font-semibold text-warning">
           That is much to look at: over sixty a week, or over a twentieth of all there is. A further
-          line narrows it. {sheet}
+          line narrows it. {change}
         </p>
       )}
       {verdict === 'little' && (
         <p className="font-semibold text-warning">
-          Nothing appeared in a year: it may wait long. Other words or a line less widen it. {sheet}
+          Nothing appeared in a year: it may wait long. Other words or a line less widen it.{' '}
+          {change}
         </p>
       )}
     </section>

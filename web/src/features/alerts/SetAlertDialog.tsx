@@ -2,78 +2,107 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Problem, type Schema } from '../../api';
 import { ChoiceField, counted, DialogForm } from '../../ui';
+import { FolderChoice, useChosenFolder } from '../keeping';
 import { mayWrite, useHere } from '../session';
+import { shortText, type Strategy } from '../strategy';
 import { useFolderNames, useForeseen, useSetAlert } from './api';
 import { Foreseen } from './Foreseen';
 import { WhenAndWho } from './WhenAndWho';
 
 const PASTS = [1, 2, 3, 6, 12];
 
-/** Watches a saved search, after showing what that would have brought. */
+/** What an alert is set on: a saved search, or lines that are saved with it under a name. */
+export type ToWatch =
+  | { saved: Schema['SavedSearch'] }
+  | {
+      name: string;
+      strategy: Strategy;
+      /** Where its lines can be changed; absent where they stand behind the dialog. */
+      sheet?: string;
+    };
+
+/** Sets an alert, after showing what it would have brought. */
 export function SetAlertDialog({
   group,
-  search,
+  watch,
   onClose,
 }: {
   group: string;
-  search: Schema['SavedSearch'];
+  watch: ToWatch;
   onClose: () => void;
 }) {
   const here = useHere();
-  const [chosen, setChosen] = useState({
-    rhythm: 'daily',
-    hour: '05:00',
-    asked: '1',
-    folder: search.folder.id,
-  });
+  const saved = 'saved' in watch ? watch.saved : null;
+  const strategy = 'saved' in watch ? watch.saved.strategy : watch.strategy;
+  const sheet = 'saved' in watch ? `/g/${group}/search?of=${watch.saved.id}` : watch.sheet;
+  const [name, setName] = useState('saved' in watch ? watch.saved.name : watch.name);
+  const choice = useChosenFolder(group, { everybodys: true });
+  const [chosen, setChosen] = useState({ rhythm: 'daily', hour: '05:00', asked: '1', folder: '' });
+  const folder = chosen.folder || (saved ? saved.folder.id : choice.chosen);
   const [past, setPast] = useState('');
-  const foreseen = useForeseen(group, search.id);
-  const folders = useFolderNames(group).data ?? [search.folder];
+  const foreseen = useForeseen(group, strategy);
+  const folders = useFolderNames(group).data ?? (saved ? [saved.folder] : []);
   const set = useSetAlert(group);
   const problem = set.error ?? foreseen.error;
-  const personal =
-    problem instanceof Problem && problem.type === 'not-watchable'
-      ? String(problem.details.line ?? '')
-      : '';
+  const cannot = problem instanceof Problem && problem.type === 'not-watchable';
+  const personal = cannot && saved ? String(problem.details.line ?? '') : '';
   const months = foreseen.data?.months ?? [];
   const pasts = PASTS.map((many) => ({
     id: String(many),
     many,
     count: months.slice(-many).reduce((sum, { count }) => sum + count, 0),
   })).filter(({ count }) => count > 0);
+  const submit = () => {
+    if (!saved) choice.choose(folder);
+    set.mutate(
+      {
+        ...(saved ? { search: saved.id } : { saving: { name, strategy } }),
+        ...chosen,
+        folder,
+        asked: Number(chosen.asked),
+        ...(past && { past: Number(past) }),
+      },
+      { onSuccess: onClose },
+    );
+  };
   return (
     <DialogForm
-      title={`Alert on “${search.name}”`}
+      title={saved ? `Alert on “${saved.name}”` : 'Set an alert'}
       wide
       act="Set alert"
-      disabled={set.isPending || personal !== ''}
+      disabled={set.isPending || cannot || !folder}
       error={problem}
-      onSubmit={() =>
-        set.mutate(
-          {
-            search: search.id,
-            ...chosen,
-            asked: Number(chosen.asked),
-            ...(past && { past: Number(past) }),
-          },
-          { onSuccess: onClose },
-        )
-      }
+      onSubmit={submit}
       onClose={onClose}
     >
       {personal && mayWrite(here) && (
         <p className="mt-2">
           <Link
             className="act"
-            to={`/g/${group}/search?of=${search.id}&without=${encodeURIComponent(personal)}`}
+            to={`/g/${group}/search?of=${saved?.id}&without=${encodeURIComponent(personal)}`}
             onClick={onClose}
           >
             Change it on the sheet, without that line
           </Link>
         </p>
       )}
+      {!saved && (
+        <>
+          <p className="mt-2 font-serif text-[16px]">{shortText(strategy)}</p>
+          <label className="mt-2 block">
+            <span className="small-head">Name of the search and its alert</span>
+            <input
+              required
+              className="field block w-full"
+              value={name}
+              maxLength={120}
+              onChange={(event) => setName(event.target.value)}
+            />
+          </label>
+        </>
+      )}
       <p className="mt-2 text-soft">What comes from now on is gathered into rounds.</p>
-      <Foreseen group={group} search={search.id} />
+      <Foreseen group={group} strategy={strategy} sheet={sheet} />
       <ChoiceField
         label="What is here already"
         value={past}
@@ -84,7 +113,13 @@ export function SetAlertDialog({
         none="is not announced"
         onChange={setPast}
       />
-      <WhenAndWho chosen={chosen} folders={folders} onChange={setChosen} />
+      {!folder && <FolderChoice group={group} {...choice} />}
+      <WhenAndWho
+        chosen={{ ...chosen, folder }}
+        folders={folders}
+        alsoSaved={!saved}
+        onChange={setChosen}
+      />
     </DialogForm>
   );
 }

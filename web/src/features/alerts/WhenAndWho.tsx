@@ -7,10 +7,13 @@ export type Chosen = { rhythm: string; hour: string; asked: string; folder: stri
 export function WhenAndWho({
   chosen,
   folders,
+  alsoSaved = false,
   onChange,
 }: {
   chosen: Chosen;
   folders: readonly { id: string; name: string }[];
+  /** The folder is also the one in which the search is saved. */
+  alsoSaved?: boolean;
   onChange: (chosen: Chosen) => void;
 }) {
   const rhythms = RHYTHMS.some(([value]) => value === chosen.rhythm)
@@ -57,7 +60,7 @@ export function WhenAndWho({
         </label>
       </div>
       <ChoiceField
-        label="A keep goes into"
+        label={alsoSaved ? 'The search is saved in, and a keep goes into' : 'A keep goes into'}
         value={chosen.folder}
         of={folders}
         onChange={(folder) => onChange({ ...chosen, folder })}

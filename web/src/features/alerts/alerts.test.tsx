@@ -3,13 +3,16 @@ import userEvent from '@testing-library/user-event';
 import { expect, it } from 'vitest';
 import type { Schema } from '../../api';
 import { serve, showAt } from '../../test-server';
+import { strategyOfText } from '../strategy';
 import { FeedOfAlert } from './FeedOfAlert';
 import { SetAlertDialog } from './SetAlertDialog';
+import { WatchLine } from './WatchAct';
 
 const search = {
   id: 's1',
   name: 'Moths',
   folder: { id: 'f1', name: 'Verges' },
+  strategy: strategyOfText('moths'),
 } as Schema['SavedSearch'];
 
 const MONTHS = ['2025-12', ...Array.from({ length: 11 }, (_, n) => `2026-${n + 1}`)].map(
@@ -32,14 +35,14 @@ function foreseen(counts: Record<string, number>, verdict: string) {
 
 it('shows a year before it is set, and takes as much of the past as it showed', async () => {
   const asked = serve({
-    'GET /searches/s1/foreseen': foreseen({ '2026-11': 2, '2026-10': 3, '2026-02': 9 }, 'fine'),
+    'POST /alerts/foreseen': foreseen({ '2026-11': 2, '2026-10': 3, '2026-02': 9 }, 'fine'),
     'GET /folders': [],
     'POST /alerts': { id: 'a1', name: 'Moths', baseline: 40, past: 5 },
   });
   let closed = false;
   showAt(
     '/g/group/x',
-    <SetAlertDialog group="group" search={search} onClose={() => (closed = true)} />,
+    <SetAlertDialog group="group" watch={{ saved: search }} onClose={() => (closed = true)} />,
   );
   expect(await screen.findByText('A work of 2026-11')).toBeInTheDocument();
   expect(screen.getByText(/14 publications, less than one a week/)).toBeInTheDocument();
@@ -50,22 +53,51 @@ it('shows a year before it is set, and takes as much of the past as it showed', 
   );
   await userEvent.dblClick(screen.getByRole('button', { name: 'Set alert' }));
   await waitFor(() => expect(closed).toBe(true));
-  expect(asked.filter(({ method }) => method === 'POST').map(({ body }) => body)).toEqual([
-    { search: 's1', rhythm: 'daily', hour: '05:00', asked: 1, folder: 'f1', past: 2 },
-  ]);
+  expect(
+    asked
+      .filter(({ method, path }) => method === 'POST' && path === '/alerts')
+      .map(({ body }) => body),
+  ).toEqual([{ search: 's1', rhythm: 'daily', hour: '05:00', asked: 1, folder: 'f1', past: 2 }]);
 });
 
 it.each([
   ['much', /That is much to look at/],
   ['little', /Nothing appeared in a year/],
 ])('says where it would bring too %s, with a way out', async (verdict, words) => {
-  serve({ 'GET /searches/s1/foreseen': foreseen({}, verdict), 'GET /folders': [] });
-  showAt('/g/group/x', <SetAlertDialog group="group" search={search} onClose={() => undefined} />);
+  serve({ 'POST /alerts/foreseen': foreseen({}, verdict), 'GET /folders': [] });
+  showAt(
+    '/g/group/x',
+    <SetAlertDialog group="group" watch={{ saved: search }} onClose={() => undefined} />,
+  );
   expect(await screen.findByText(words)).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Change it on the sheet' })).toHaveAttribute(
     'href',
     '/g/group/search?of=s1',
   );
+});
+
+it('saves what it is set on with it, under a name, where keeps go', async () => {
+  const asked = serve({
+    'POST /alerts/foreseen': foreseen({}, 'fine'),
+    'GET /folders': [
+      { id: 'f1', name: 'Verges', may: 'edit', closed: false },
+      { id: 'f2', name: 'Weirs', may: 'edit', closed: false },
+    ],
+    'POST /alerts': { id: 'a1', name: 'Citing it', baseline: 4, past: 0 },
+  });
+  showAt('/g/group/x', <WatchLine name={`Citing ${'x'.repeat(200)}`} line="cites: 10.5555/a" />);
+  await userEvent.click(screen.getByText('Set an alert'));
+  const name = await screen.findByLabelText('Name of the search and its alert');
+  expect((name as HTMLInputElement).value).toHaveLength(100);
+  await userEvent.clear(name);
+  await userEvent.type(name, 'Citing it');
+  await userEvent.selectOptions(screen.getByLabelText(/The search is saved in/), 'Weirs');
+  await userEvent.click(screen.getByRole('button', { name: 'Set alert' }));
+  await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  expect(asked.find(({ path }) => path === '/alerts')?.body).toMatchObject({
+    saving: { name: 'Citing it', strategy: strategyOfText('cites: 10.5555/a') },
+    folder: 'f2',
+  });
 });
 
 it('gives the address of a feed in the form that a reader asks for', async () => {

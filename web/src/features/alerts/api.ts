@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand, useRefresh, type Schema } from '../../api';
 import { counted, useNotice } from '../../ui';
+import type { Strategy } from '../strategy';
 
 export function useAlerts(group: string) {
   return useQuery({
@@ -31,14 +32,29 @@ export function useFeeds(group: string) {
   });
 }
 
-/** What an alert on a saved search would bring. */
-export function useForeseen(group: string, search: string) {
+/** What an alert on a strategy would bring. */
+export function useForeseen(group: string, strategy: Strategy) {
   return useQuery({
-    queryKey: [...keys.living(group), 'foreseen', search],
+    queryKey: [...keys.living(group), 'foreseen', strategy],
     queryFn: async ({ signal }) =>
       body(
-        await api.GET('/api/groups/{group}/searches/{search}/foreseen', {
-          params: { path: { group, search } },
+        await api.POST('/api/groups/{group}/alerts/foreseen', {
+          params: { path: { group } },
+          body: { strategy },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** Who may be behind the name of an author. */
+export function useAuthorAsked(group: string, publication: string, n: number) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'author', publication, n],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/publications/{publication}/authors/{n}', {
+          params: { path: { group, publication, n } },
           signal,
         }),
       ),

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { listed } from '../../ui';
+import { WatchLine } from '../alerts';
 import { useHere } from '../session';
 import { headingText, SheetLinks } from '../strategy';
 import { useHeadingAsked } from './api';
@@ -67,13 +68,14 @@ export function HeadingAsked({ heading }: { heading: Schema['HeadingFacts'] }) {
         , <b>{chosen.length === 0 ? 'in any respect' : `as to ${listed(chosen.map(inWords))}`}</b>
         <Widened heading={heading} widened={widened} onChange={setWidened} asked={asked} />.
       </p>
-      <p className="mt-1 flex flex-wrap items-baseline gap-x-4">
+      <div className="mt-1 flex flex-wrap items-baseline gap-x-4">
         <span>
           finds{' '}
           <b>{asked && !found.isPlaceholderData ? asked.count.toLocaleString('en-GB') : '…'}</b>
         </span>
         <SheetLinks group={here.id} line={line} widened={widened} main />
-      </p>
+        <WatchLine name={`About ${heading.label}`} line={line} widened={widened} />
+      </div>
       {heading.aspects.length > 0 && (
         <ul aria-label="In which respect" className="mt-2 max-w-[34rem]">
           {heading.aspects.map((aspect) => (

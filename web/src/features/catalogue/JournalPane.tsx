@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
 import { isProblem, type Schema } from '../../api';
 import { Act, counted, Failed, Lamp, listed, PublicationRow, Waiting } from '../../ui';
+import { WatchAct } from '../alerts';
 import { useHere } from '../session';
-import { presentSheet, sheetLimited } from '../strategy';
+import { presentSheet, sheetLimited, strategyOf } from '../strategy';
 import { useIssues, useJournal } from './api';
 
 /** One journal: what it is, what is here of it, what may be read, its issues. */
@@ -34,7 +35,7 @@ export function JournalPane({
         </p>
       ))}
       <p className="mt-1">{facts(journal)}</p>
-      <p className="mt-2 flex flex-wrap gap-x-4">
+      <div className="mt-2 flex flex-wrap gap-x-4">
         <Link className="act act-main" to={sheetLimited(here.id, 'journal', titles)}>
           Search only here
         </Link>
@@ -43,7 +44,14 @@ export function JournalPane({
             Limit the present search to it
           </Link>
         )}
-      </p>
+        <WatchAct
+          name={journal.title}
+          strategy={strategyOf([journal.line])}
+          sheet={sheetLimited(here.id, 'journal', titles)}
+        >
+          Set an alert on its new issues
+        </WatchAct>
+      </div>
       <h3 className="small-head mt-4">What your group may read</h3>
       <MayRead stretches={journal.mayRead} />
       <h3 className="small-head mt-4">In the sources</h3>

@@ -46,7 +46,11 @@ export function SearchLine({
       )}
       <SearchActs search={search} />
       {setting && (
-        <SetAlertDialog group={here.id} search={search} onClose={() => setSetting(false)} />
+        <SetAlertDialog
+          group={here.id}
+          watch={{ saved: search }}
+          onClose={() => setSetting(false)}
+        />
       )}
     </li>
   );

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { counted, day } from '../../ui';
+import { WatchAuthors, WatchLine } from '../alerts';
 import { useHere } from '../session';
 import { sheetHolding, sheetWith } from '../strategy';
 import { useOutward } from './api';
@@ -30,6 +31,14 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
             ) : (
               <span className="text-soft">{said(way, outward.references, publication.year)}</span>
             )}
+            {way.what === 'citedby' && (
+              <>
+                {' '}
+                <WatchLine name={`Citing ${publication.title}`} line={way.line.text ?? ''}>
+                  Set an alert on what cites it
+                </WatchLine>
+              </>
+            )}
           </li>
         ))}
       </ul>
@@ -46,6 +55,10 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
           ))}
         </p>
       )}
+      <WatchAuthors
+        publication={publication.id}
+        names={outward.ways.filter((way) => way.what === 'author').map((way) => way.name)}
+      />
       {outward.authorsLeft > 0 && (
         <p className="text-[13px] text-soft">
           {counted(outward.authorsLeft, 'further author')} not looked up

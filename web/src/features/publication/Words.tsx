@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
+import { WatchLine } from '../alerts';
 import { useHere } from '../session';
 import { headingText, quoted, SheetLinks } from '../strategy';
 
@@ -54,9 +55,10 @@ function Set({ title, words }: { title: string; words: Word[] }) {
         ))}
       </ul>
       {open && (
-        <p className="mt-1 flex flex-wrap gap-x-4 bg-base-100 px-2 py-1">
+        <div className="mt-1 flex flex-wrap gap-x-4 bg-base-100 px-2 py-1">
           <span className="font-serif">{open.line}</span>
           <SheetLinks group={here.id} line={open.line} />
+          <WatchLine name={`About ${open.name}`} line={open.line} />
           {open.isHeading && (
             <Link
               className="act"
@@ -65,7 +67,7 @@ function Set({ title, words }: { title: string; words: Word[] }) {
               What it means
             </Link>
           )}
-        </p>
+        </div>
       )}
     </>
   );

@@ -101,7 +101,11 @@ function Acts({ history }: { history: Schema['HistoryShown'] }) {
         onEnded={() => void navigate(`/g/${here.id}/f/${search.folder.id}`)}
       />
       {setting && (
-        <SetAlertDialog group={here.id} search={search} onClose={() => setSetting(false)} />
+        <SetAlertDialog
+          group={here.id}
+          watch={{ saved: search }}
+          onClose={() => setSetting(false)}
+        />
       )}
     </p>
   );

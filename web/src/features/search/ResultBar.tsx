@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Act, counted, OrderChoice, timeOfDay } from '../../ui';
+import { WatchAct } from '../alerts';
 import { LeaveActs } from '../export';
 import { SaveSearchDialog } from '../keeping';
 import { AskAct, asSeen } from '../questions';
@@ -131,6 +132,7 @@ export function ResultBar({
             Save search
           </Act>
         )}
+        <WatchAct name="" strategy={strategy} disabled={stale} />
         <Act disabled={stale} onClick={withStep((q) => onCopy(`/q/${q}`))}>
           Stable link
         </Act>
