@@ -50,8 +50,13 @@ class AlertSettingTest {
     return group.search(folder, "Saved " + UUID.randomUUID(), text).get("id").asString();
   }
 
-  private JsonNode foreseen(String search) {
-    return client.get("/searches/" + search + "/foreseen").ok();
+  private static Map<String, Object> lines(String text) {
+    return Map.of(
+        "version", 3, "lines", List.of(Map.of("id", "l1", "kind", "words", "text", text)));
+  }
+
+  private JsonNode foreseen(String text) {
+    return client.post("/alerts/foreseen", Map.of("strategy", lines(text))).ok();
   }
 
   private Map<String, Object> wanted(String search, int past) {
@@ -64,7 +69,7 @@ class AlertSettingTest {
   void months() {
     supply("2026-11-02", "2026-10-30", "2026-10", "2025-12-01", "2025-11-30", "2026", "2019-05");
     String search = search(word);
-    JsonNode shown = foreseen(search);
+    JsonNode shown = foreseen(word);
     List<Integer> counts =
         shown.get("months").valueStream().map(month -> month.get("count").asInt()).toList();
     assertThat(counts).containsExactly(1, 0, 0, 0, 0, 0, 0, 0, 0, 0, 2, 1);
@@ -123,12 +128,57 @@ class AlertSettingTest {
   @DisplayName("Too much and too little are said; what is too much for a round is refused in words")
   @Test
   void judged() {
-    assertThat(foreseen(search("light*")).get("verdict").asString()).isEqualTo("much");
-    String none = search(word);
-    assertThat(foreseen(none).get("verdict").asString()).isEqualTo("little");
-    assertThat(client.post("/alerts", wanted(none, 13)).type()).isEqualTo("past");
-    String personal = search("bats");
-    assertThat(client.get("/searches/zzzzzzzzzz/foreseen").status()).isEqualTo(404);
-    assertThat(foreseen(personal).get("months")).hasSize(12);
+    assertThat(foreseen("light*").get("verdict").asString()).isEqualTo("much");
+    assertThat(foreseen(word).get("verdict").asString()).isEqualTo("little");
+    assertThat(client.post("/alerts", wanted(search(word), 13)).type()).isEqualTo("past");
+    assertThat(foreseen("bats").get("months")).hasSize(12);
+    assertThat(client.post("/alerts/foreseen", Map.of("strategy", lines("(bats"))).type())
+        .isEqualTo("search-problem");
+  }
+
+  private Map<String, Object> saving(String name) {
+    return Map.of(
+        "saving",
+        Map.of("name", name, "strategy", lines(word)),
+        "rhythm",
+        "weekly:MONDAY",
+        "folder",
+        folder,
+        "past",
+        12);
+  }
+
+  @DisplayName("What it is set on is saved with it, both or neither, and taken back with it")
+  @Test
+  void saved() {
+    supply("2026-11-02", "2026-10-30");
+    UUID command = UUID.randomUUID();
+    JsonNode set = client.post("/alerts", saving("Of places"), command).ok();
+    assertThat(set.get("name").asString()).isEqualTo("Of places");
+    assertThat(set.get("past").asInt()).isEqualTo(2);
+    JsonNode search = searchesThere().get(0);
+    assertThat(search.get("count").asInt()).isEqualTo(2);
+    assertThat(search.get("alert").asString()).isEqualTo(set.get("id").asString());
+    assertThat(client.get("/alerts/" + set.get("id").asString()).ok().at("/alert/folder/id"))
+        .hasToString("\"" + folder + "\"");
+    // Sent once more it is the same one; another of that name is refused, and leaves nothing.
+    assertThat(client.post("/alerts", saving("Of places"), command).ok().get("id"))
+        .isEqualTo(set.get("id"));
+    assertThat(client.post("/alerts", saving("Of places")).type()).isEqualTo("search-there");
+    assertThat(client.get("/alerts").ok()).hasSize(1);
+    undo(command).ok();
+    assertThat(client.get("/alerts").ok()).isEmpty();
+    assertThat(searchesThere()).isEmpty();
+
+    assertThat(client.post("/alerts", Map.of("rhythm", "daily")).type()).isEqualTo("search");
+    Map<String, Object> nowhere =
+        Map.of("saving", Map.of("name", "X", "strategy", lines(word)), "rhythm", "daily");
+    assertThat(client.post("/alerts", nowhere).type()).isEqualTo("folder");
+    assertThat(client.post("/alerts", saving(" ")).type()).isEqualTo("search-name");
+    assertThat(searchesThere()).isEmpty();
+  }
+
+  private JsonNode searchesThere() {
+    return client.get("/folders/" + folder + "/searches").ok();
   }
 }
