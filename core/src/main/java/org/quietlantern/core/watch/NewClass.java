@@ -14,6 +14,8 @@ public enum NewClass {
   UNDATED,
   /** Was here already; its record changed. */
   NOW_MATCHING,
+  /** Was here already; headings, holdings or the like changed. */
+  WIDENED,
   /** A new revision of the search matches it. */
   EDITED;
 

@@ -64,8 +64,11 @@ public class AlertChanges implements CommandKinds {
    * @param hour at which its rounds close, in the group's zone
    * @param asked lit lamps that cover an arrival
    * @param folder that keeps go into
+   * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round;
+   *     absent: it does not
    */
-  public record AlertChosen(String rhythm, LocalTime hour, int asked, String folder) {}
+  public record AlertChosen(
+      String rhythm, LocalTime hour, int asked, String folder, @Nullable Boolean tellsWidened) {}
 
   /** A saved search that ended; {@code alert}: one that ended with it. */
   public record SearchEnded(String id, String name, @Nullable String alert) {}
@@ -180,7 +183,11 @@ public class AlertChanges implements CommandKinds {
     int id = alerts.id(who, pid);
     AlertMapper.Chosen chosen =
         new AlertMapper.Chosen(
-            rhythm.text(), wanted.hour(), wanted.asked(), folders.idToEdit(who, wanted.folder()));
+            rhythm.text(),
+            wanted.hour(),
+            wanted.asked(),
+            folders.idToEdit(who, wanted.folder()),
+            Boolean.TRUE.equals(wanted.tellsWidened()));
     AlertMapper.Chosen before = mapper.chosen(id);
     Alerts.AlertLine was = Alerts.line(alerts.get(who, pid));
     choose(id, chosen);

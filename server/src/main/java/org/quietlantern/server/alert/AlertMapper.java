@@ -23,6 +23,7 @@ interface AlertMapper {
       String rhythm,
       LocalTime hour,
       int asked,
+      boolean tellsWidened,
       long number,
       byte[] memory,
       int membership,
@@ -40,6 +41,8 @@ interface AlertMapper {
       String state,
       long number,
       byte[] memory,
+      boolean tellsWidened,
+      Instant since,
       Instant ran) {
 
     /** When a round that gathers at a moment closes; null: as soon as something was found. */
@@ -70,6 +73,7 @@ interface AlertMapper {
       LocalTime hour,
       String state,
       int asked,
+      boolean tellsWidened,
       String by,
       Instant at,
       int findings,
@@ -82,7 +86,7 @@ interface AlertMapper {
       """
       select a.id, a.pid, s.name, s.pid as search,
         coalesce(f.pid, '') as folder_pid, coalesce(f.name, '') as folder_name,
-        a.rhythm, a.hour, a.state, a.asked, m.name as "by", a.at,
+        a.rhythm, a.hour, a.state, a.asked, a.tells_widened, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
         a.ran,
@@ -107,10 +111,10 @@ interface AlertMapper {
 
   @Select(
       """
-      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, state, number, memory,
-        membership, at)
-      values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked}, 'watching',
-        #{number}, #{memory}, #{membership}, #{now})
+      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, tells_widened, state,
+        number, memory, membership, at)
+      values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked},
+        #{tellsWidened}, 'watching', #{number}, #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
   Integer add(NewAlert row);
@@ -191,7 +195,7 @@ interface AlertMapper {
   String WATCHED =
       """
       select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
-        a.number, a.memory, coalesce(a.ran, a.at) as ran
+        a.number, a.memory, a.tells_widened, a.at as since, coalesce(a.ran, a.at) as ran
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
       """;
 
@@ -222,19 +226,23 @@ interface AlertMapper {
       """)
   void remember(int id, byte[] memory, long number, Instant now);
 
+  /** What needs no run: the number stays. */
+  @Update("update alert set memory = #{memory}, version = version + 1 where id = #{id}")
+  void rememberMore(int id, byte[] memory);
+
   @Update("update alert set state = #{state}, ended = #{ended} where id = #{id}")
   void setState(int id, String state, Instant ended);
 
   /** What a member chooses of an alert. */
-  record Chosen(String rhythm, LocalTime hour, int asked, int folder) {}
+  record Chosen(String rhythm, LocalTime hour, int asked, int folder, boolean tellsWidened) {}
 
-  @Select("select rhythm, hour, asked, folder from alert where id = #{id}")
+  @Select("select rhythm, hour, asked, folder, tells_widened from alert where id = #{id}")
   Chosen chosen(int id);
 
   @Update(
       """
       update alert set rhythm = #{chosen.rhythm}, hour = #{chosen.hour}, asked = #{chosen.asked},
-        folder = #{chosen.folder}, version = version + 1
+        folder = #{chosen.folder}, tells_widened = #{chosen.tellsWidened}, version = version + 1
       where id = #{id}
       """)
   void choose(int id, Chosen chosen);
@@ -281,4 +289,58 @@ interface AlertMapper {
   /** Row numbers of what it could not deal with. */
   @Select("select publication from set_aside where alert = #{alert} and resolved is null")
   List<Integer> setAsideIds(int alert);
+
+  /** Those that watch and were not compared in some state yet, that group by group is named so. */
+  @Select(
+      """
+      select a.id from alert a where a.grp = #{group} and a.state = 'watching'
+        and a.compared <> #{state} order by a.id
+      """)
+  List<Integer> notCompared(int group, String state);
+
+  @Update("update alert set compared = #{state} where id = #{id}")
+  void compared(int id, String state);
+
+  /** What a comparison differed by; see the table. */
+  record Difference(
+      int alert,
+      Instant at,
+      boolean missed,
+      String[] causes,
+      int remembered,
+      int found,
+      Integer[] works) {}
+
+  @Insert(
+      """
+      insert into memory_difference (alert, at, missed, causes, remembered, found, works)
+      values (#{alert}, #{at}, #{missed}, #{causes}, #{remembered}, #{found}, #{works})
+      """)
+  void addDifference(Difference difference);
+
+  @Select(
+      """
+      select alert, at, missed, causes, remembered, found, works from memory_difference
+      where alert = #{alert} order by at desc, id desc limit #{most}
+      """)
+  List<Difference> differences(int alert, int most);
+
+  /** Publications. */
+  @Select(
+      """
+      select coalesce(sum(cardinality(works)), 0)::int from memory_difference
+      where missed and at >= #{since}
+      """)
+  int missedSince(Instant since);
+
+  /** Of a group with something that watches, its row number and zone. */
+  record GroupWatching(int grp, String zone) {}
+
+  @Select(
+      """
+      select g.id as grp, g.zone from grp g
+      where exists (select 1 from alert a where a.grp = g.id and a.state = 'watching')
+      order by g.id
+      """)
+  List<GroupWatching> groupsWatching();
 }

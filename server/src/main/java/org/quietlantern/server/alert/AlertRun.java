@@ -11,10 +11,6 @@ import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Memory;
-import org.quietlantern.core.watch.Rhythm;
-import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.action.Subject;
-import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.harvest.Harvests;
@@ -44,8 +40,6 @@ class AlertRun {
   private final IndexKeeper index;
   private final Harvests harvests;
   private final Announcing announcing;
-  private final Rounds rounds;
-  private final Commands actions;
   private final Calendar calendar;
   private final SystemTime system;
   private final Json json;
@@ -59,8 +53,6 @@ class AlertRun {
       IndexKeeper index,
       Harvests harvests,
       Announcing announcing,
-      Rounds rounds,
-      Commands actions,
       Calendar calendar,
       SystemTime system,
       Json json,
@@ -72,8 +64,6 @@ class AlertRun {
     this.index = index;
     this.harvests = harvests;
     this.announcing = announcing;
-    this.rounds = rounds;
-    this.actions = actions;
     this.calendar = calendar;
     this.system = system;
     this.json = json;
@@ -110,7 +100,7 @@ class AlertRun {
       matches.andNot(aside);
       news.andNot(aside);
       if (!news.isEmpty()) {
-        tell(alert);
+        announcing.tell(alert);
       }
       checkpoint.pass("alert: announced, not remembered");
       mapper.remember(
@@ -155,17 +145,6 @@ class AlertRun {
     return unknown;
   }
 
-  private void tell(AlertMapper.Row alert) {
-    actions.note(alert.grp(), "arrivals", new Subject(Subject.Of.ALERT, alert.pid()));
-    int round = rounds.openRound(alert.id());
-    rounds.count(round);
-    if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {
-      Instant now = calendar.now();
-      rounds.close(round, now);
-      rounds.open(alert.id(), now, null);
-    }
-  }
-
   private void note(AlertMapper.Row alert, long upTo, int found, Instant begun) {
     List<Integer> sources = harvests.endedSince(alert.ran());
     long millis = Duration.between(begun, system.now()).toMillis();
@@ -190,5 +169,14 @@ class AlertRun {
           new AlertMapper.Run(
               id, mapper.number(id), upTo, new Integer[0], 0, 0, error, calendar.now()));
     }
+  }
+
+  /**
+   * The same where it could not be held against all that it finds: it is not tried in that state.
+   */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void couldNotCompare(int id, String state, RuntimeException why) {
+    mapper.compared(id, state);
+    failed(id, mapper.number(id), why);
   }
 }

@@ -68,6 +68,8 @@ public class AlertSetting implements CommandKinds {
    * @param hour at which its rounds close, in the group's zone; absent: five in the morning
    * @param asked lit lamps that cover an arrival; absent: one
    * @param folder that keeps go into; absent: that of the saved search
+   * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round;
+   *     absent: it goes quietly into memory
    * @param past what appeared in the last so many months, this one included, is its first round;
    *     absent: nothing of what is here
    */
@@ -78,10 +80,11 @@ public class AlertSetting implements CommandKinds {
       @Nullable LocalTime hour,
       @Nullable Integer asked,
       @Nullable String folder,
+      @Nullable Boolean tellsWidened,
       @Nullable Integer past) {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
-      return new AlertWanted(search, null, rhythm, null, null, null, null);
+      return new AlertWanted(search, null, rhythm, null, null, null, null, null);
     }
   }
 
@@ -239,6 +242,7 @@ public class AlertSetting implements CommandKinds {
                 rhythm.text(),
                 hour,
                 asked,
+                Boolean.TRUE.equals(wanted.tellsWidened()),
                 baseline.number(),
                 baseline.memory().bytes(),
                 who.id(),

@@ -11,7 +11,10 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
+import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Sources;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
@@ -26,9 +29,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class Alerts {
   private static final int ROUNDS_SHOWN = 12;
   private static final int RUNS_SHOWN = 20;
+  private static final int WORKS_SHOWN = 10;
   private final AlertMapper mapper;
   private final SavedSearches searches;
   private final Sources sources;
+  private final Publications publications;
   private final Arrivals arrivals;
   private final Matching matching;
 
@@ -37,6 +42,7 @@ public class Alerts {
    *
    * @param rhythm {@code at-once}, {@code daily}, {@code weekly:MONDAY,...} or {@code monthly:31}
    * @param state {@code watching}, {@code paused} or {@code ended}
+   * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round
    * @param nextCloses when the round that gathers now will close; none for <i>at once</i>
    * @param ran when it last looked, if it has
    * @param setAside records that it could not deal with
@@ -51,6 +57,7 @@ public class Alerts {
       LocalTime hour,
       String state,
       int asked,
+      boolean tellsWidened,
       String by,
       Instant at,
       int findings,
@@ -67,6 +74,25 @@ public class Alerts {
    */
   public record AlertRunShown(Instant at, int found, List<String> sources, String error) {}
 
+  /**
+   * What the search found and the alert did not remember, though no record had changed.
+   *
+   * @param missed whether it ought to have been found before; else it came by one of the causes
+   * @param causes {@code headings}, {@code holdings}, {@code journals}, {@code calendar}, {@code
+   *     citations} or {@code texts}
+   * @param remembered how many the alert remembered; {@code found}: how many its search found
+   * @param count what was in the one set only
+   * @param first of those, at most ten
+   */
+  public record DifferenceShown(
+      Instant at,
+      boolean missed,
+      List<String> causes,
+      int remembered,
+      int found,
+      int count,
+      List<WorkTitled> first) {}
+
   /** A record that the alert could not deal with. */
   public record SetAsideShown(String id, String title, String why, Instant at) {}
 
@@ -75,6 +101,7 @@ public class Alerts {
    *
    * @param rounds the last twelve; empty ones were checked and had nothing
    * @param runs the last twenty
+   * @param differences the last twenty
    * @param notes what became of headings that it asks for
    */
   public record AlertView(
@@ -82,17 +109,20 @@ public class Alerts {
       List<RoundLine> rounds,
       List<AlertRunShown> runs,
       List<SetAsideShown> setAside,
+      List<DifferenceShown> differences,
       List<String> notes) {}
 
   Alerts(
       AlertMapper mapper,
       SavedSearches searches,
       Sources sources,
+      Publications publications,
       Arrivals arrivals,
       Matching matching) {
     this.mapper = mapper;
     this.searches = searches;
     this.sources = sources;
+    this.publications = publications;
     this.arrivals = arrivals;
     this.matching = matching;
   }
@@ -112,9 +142,33 @@ public class Alerts {
         mapper.setAside(line.id()).stream()
             .map(row -> new SetAsideShown(row.pid(), row.title(), row.why(), row.at()))
             .toList(),
+        differences(who, line.id()),
         line.state().equals("ended")
             ? List.of()
             : matching.fates(who, searches.watched(who, line.search()).strategy()));
+  }
+
+  private List<DifferenceShown> differences(Member who, int alert) {
+    List<AlertMapper.Difference> rows = mapper.differences(alert, RUNS_SHOWN);
+    Map<Integer, WorkTitled> titles =
+        publications.titles(
+            Viewer.of(who), rows.stream().flatMap(row -> first(row).stream()).distinct().toList());
+    return rows.stream()
+        .map(
+            row ->
+                new DifferenceShown(
+                    row.at(),
+                    row.missed(),
+                    List.of(row.causes()),
+                    row.remembered(),
+                    row.found(),
+                    row.works().length,
+                    first(row).stream().filter(titles::containsKey).map(titles::get).toList()))
+        .toList();
+  }
+
+  private static List<Integer> first(AlertMapper.Difference row) {
+    return Arrays.stream(row.works()).limit(WORKS_SHOWN).toList();
   }
 
   private static AlertRunShown shown(AlertMapper.Run run, Map<Integer, String> names) {
@@ -166,6 +220,7 @@ public class Alerts {
         line.hour(),
         line.state(),
         line.asked(),
+        line.tellsWidened(),
         line.by(),
         line.at(),
         line.findings(),

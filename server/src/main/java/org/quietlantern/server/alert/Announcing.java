@@ -1,5 +1,6 @@
 package org.quietlantern.server.alert;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
@@ -8,11 +9,15 @@ import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Explainer;
 import org.quietlantern.core.watch.NewClass;
+import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.server.action.Commands;
+import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.platform.Calendar;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -30,11 +35,20 @@ import org.springframework.transaction.support.TransactionTemplate;
 class Announcing {
   private final Publications publications;
   private final Rounds rounds;
+  private final Commands actions;
+  private final Calendar calendar;
   private final TransactionTemplate savepoint;
 
-  Announcing(Publications publications, Rounds rounds, PlatformTransactionManager transactions) {
+  Announcing(
+      Publications publications,
+      Rounds rounds,
+      Commands actions,
+      Calendar calendar,
+      PlatformTransactionManager transactions) {
     this.publications = publications;
     this.rounds = rounds;
+    this.actions = actions;
+    this.calendar = calendar;
     this.savepoint = new TransactionTemplate(transactions);
     this.savepoint.setPropagationBehavior(TransactionDefinition.PROPAGATION_NESTED);
   }
@@ -83,6 +97,43 @@ class Announcing {
       Strategy strategy,
       RoaringBitmap gained) {
     return announce(alert, revision, look.reasons(), strategy, gained, stored -> NewClass.EDITED);
+  }
+
+  /**
+   * What was held against the whole result and was not remembered.
+   *
+   * @param missed whether it ought to have been found when it came: it is told as it would have
+   *     been
+   */
+  public RoaringBitmap announceCompared(
+      AlertMapper.Row alert,
+      Matching.Look look,
+      Strategy strategy,
+      RoaringBitmap found,
+      boolean missed) {
+    ZoneId zone = ZoneId.of(alert.zone());
+    return announce(
+        alert,
+        alert.revision(),
+        look.reasons(),
+        strategy,
+        found,
+        stored ->
+            missed
+                ? classOf(stored, zone, stored.came().isBefore(alert.since()))
+                : NewClass.WIDENED);
+  }
+
+  /** Tells that the round that gathers has more; closed where it is to be told at once. */
+  public void tell(AlertMapper.Row alert) {
+    actions.note(alert.grp(), "arrivals", new Subject(Subject.Of.ALERT, alert.pid()));
+    int round = rounds.openRound(alert.id());
+    rounds.count(round);
+    if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {
+      Instant now = calendar.now();
+      rounds.close(round, now);
+      rounds.open(alert.id(), now, null);
+    }
   }
 
   private RoaringBitmap announce(

@@ -1,0 +1,85 @@
+package org.quietlantern.server.alert;
+
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Editions;
+import org.quietlantern.server.platform.job.Job;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.stereotype.Service;
+
+/**
+ * Holds every alert against all that its search finds, once a day of its group and after each
+ * change of headings, holdings or journals (rule N5).
+ */
+@Service
+public class Comparing implements Job {
+  private static final Logger LOG = LoggerFactory.getLogger(Comparing.class);
+  private final AlertMapper mapper;
+  private final MemoryComparison comparison;
+  private final AlertRun alertRun;
+  private final IndexKeeper index;
+  private final Editions editions;
+  private final Calendar calendar;
+
+  Comparing(
+      AlertMapper mapper,
+      MemoryComparison comparison,
+      AlertRun alertRun,
+      IndexKeeper index,
+      Editions editions,
+      Calendar calendar) {
+    this.mapper = mapper;
+    this.comparison = comparison;
+    this.alertRun = alertRun;
+    this.index = index;
+    this.editions = editions;
+    this.calendar = calendar;
+  }
+
+  @Override
+  public String name() {
+    return "compare-alerts";
+  }
+
+  @Override
+  public Duration every() {
+    return Duration.ofSeconds(20);
+  }
+
+  @Override
+  public void run() {
+    if (index.standsStill()) {
+      return;
+    }
+    String now =
+        editions.now().entrySet().stream()
+            .map(
+                edition ->
+                    edition.getKey().name().toLowerCase(Locale.ROOT) + " " + edition.getValue())
+            .collect(Collectors.joining(", "));
+    for (AlertMapper.GroupWatching group : mapper.groupsWatching()) {
+      String state = calendar.today(ZoneId.of(group.zone())) + ", " + now;
+      compare(mapper.notCompared(group.grp(), state), state);
+    }
+  }
+
+  private void compare(List<Integer> alerts, String state) {
+    for (int alert : alerts) {
+      try {
+        comparison.compare(alert, state);
+      } catch (ConcurrencyFailureException meanwhile) {
+        LOG.info("alert {} was just changed and is compared at the next turn", alert);
+      } catch (RuntimeException failed) {
+        LOG.error("alert {} could not be compared with what its search finds", alert, failed);
+        alertRun.couldNotCompare(alert, state, failed);
+      }
+    }
+  }
+}

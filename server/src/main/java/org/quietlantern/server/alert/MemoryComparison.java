@@ -1,0 +1,133 @@
+package org.quietlantern.server.alert;
+
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Set;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.TimeLimit;
+import org.quietlantern.core.watch.Cause;
+import org.quietlantern.core.watch.Memory;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.LanternProperties;
+import org.roaringbitmap.RoaringBitmap;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What an alert remembers, against all that its search finds. What is found, did not change since
+ * the alert looked, and is not remembered has come by something that the search depends on, or was
+ * missed. Both are noted with both sets; the first goes into memory quietly (rule N2), the second
+ * is announced, and told to stewards.
+ */
+@Component
+class MemoryComparison {
+  private static final int TIMES_A_SEARCH = 3;
+  private final AlertMapper mapper;
+  private final IndexKeeper index;
+  private final Matching matching;
+  private final Publications publications;
+  private final Announcing announcing;
+  private final Calendar calendar;
+  private final Json json;
+  private final Duration searchTime;
+
+  /** {@code news}: what is not remembered, without what the alert is still to see. */
+  private record Difference(Strategy strategy, Set<Cause> causes, int found, RoaringBitmap news) {}
+
+  MemoryComparison(
+      AlertMapper mapper,
+      IndexKeeper index,
+      Matching matching,
+      Publications publications,
+      Announcing announcing,
+      Calendar calendar,
+      Json json,
+      LanternProperties properties) {
+    this.mapper = mapper;
+    this.index = index;
+    this.matching = matching;
+    this.publications = publications;
+    this.announcing = announcing;
+    this.calendar = calendar;
+    this.json = json;
+    this.searchTime = properties.searchTime();
+  }
+
+  /** How many publications an alert has missed; changes nothing. */
+  @Transactional(readOnly = true)
+  public int missed(int id) {
+    AlertMapper.Row alert = mapper.byId(id);
+    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
+      Difference difference = difference(alert, look(snapshot, alert));
+      return difference.causes().isEmpty() ? difference.news().getCardinality() : 0;
+    }
+  }
+
+  /** {@code state}: the name of what it is compared in. Answers how many were missed. */
+  @Transactional
+  public int compare(int id, String state) {
+    AlertMapper.Row alert = mapper.lock(id);
+    mapper.compared(id, state);
+    if (!alert.state().equals("watching")) {
+      return 0;
+    }
+    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
+      Matching.Look look = look(snapshot, alert);
+      Difference difference = difference(alert, look);
+      if (difference.news().isEmpty()) {
+        return 0;
+      }
+      take(alert, look, difference);
+      return difference.causes().isEmpty() ? difference.news().getCardinality() : 0;
+    }
+  }
+
+  private Matching.Look look(Snapshot snapshot, AlertMapper.Row alert) {
+    return matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+  }
+
+  private Difference difference(AlertMapper.Row alert, Matching.Look look) {
+    Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
+    RoaringBitmap found =
+        TimeLimit.within(
+            searchTime.multipliedBy(TIMES_A_SEARCH),
+            () -> look.snapshot().all(look.compile(strategy)));
+    Memory memory = Memory.read(alert.memory());
+    RoaringBitmap news = memory.news(found);
+    news.andNot(publications.touchedSince(alert.number()));
+    // What is found by a text alone may have come with it since.
+    news.andNot(look.circumstances().texts().publications());
+    RoaringBitmap unknown = AlertRun.unknown(publications, memory, news);
+    mapper.setAsideIds(alert.id()).forEach(unknown::remove);
+    return new Difference(
+        strategy, Cause.of(strategy, look.library()), found.getCardinality(), unknown);
+  }
+
+  private void take(AlertMapper.Row alert, Matching.Look look, Difference difference) {
+    boolean missed = difference.causes().isEmpty();
+    Memory memory = Memory.read(alert.memory());
+    RoaringBitmap news = difference.news().clone();
+    if (missed || alert.tellsWidened()) {
+      news.andNot(announcing.announceCompared(alert, look, difference.strategy(), news, missed));
+      announcing.tell(alert);
+    }
+    mapper.rememberMore(alert.id(), memory.with(news).bytes());
+    mapper.addDifference(
+        new AlertMapper.Difference(
+            alert.id(),
+            calendar.now(),
+            missed,
+            difference.causes().stream().map(Cause::word).toArray(String[]::new),
+            memory.size(),
+            difference.found(),
+            Arrays.stream(news.toArray()).boxed().toArray(Integer[]::new)));
+  }
+}
