@@ -5,6 +5,7 @@ import { Own, Title } from '../help';
 import { useHere } from '../session';
 import { useAlert } from './api';
 import { AlertActs } from './AlertActs';
+import { Differences } from './Differences';
 import { FeedOfAlert } from './FeedOfAlert';
 import { LastRounds } from './LastRounds';
 import { LastRuns } from './LastRuns';
@@ -52,6 +53,7 @@ export function AlertPage() {
       <AlertActs alert={alert} />
       <LastRounds group={here.id} rounds={rounds} />
       <LastRuns view={found.data} />
+      <Differences all={found.data.differences} />
       {alert.state !== 'ended' && <FeedOfAlert group={here.id} alert={alert.id} />}
     </div>
   );

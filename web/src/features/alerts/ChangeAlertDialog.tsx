@@ -23,6 +23,7 @@ export function ChangeAlertDialog({
     hour: alert.hour.slice(0, 5),
     asked: String(alert.asked),
     folder: alert.folder.id,
+    tellsWidened: alert.tellsWidened,
   });
   return (
     <DialogForm

@@ -9,6 +9,7 @@ import { useFolderNames, useForeseen, useSetAlert } from './api';
 import { Foreseen } from './Foreseen';
 import { WhenAndWho } from './WhenAndWho';
 
+const USUAL = { rhythm: 'daily', hour: '05:00', asked: '1', folder: '', tellsWidened: false };
 const PASTS = [1, 2, 3, 6, 12];
 
 /** What an alert is set on: a saved search, or lines that are saved with it under a name. */
@@ -37,7 +38,7 @@ export function SetAlertDialog({
   const sheet = 'saved' in watch ? `/g/${group}/search?of=${watch.saved.id}` : watch.sheet;
   const [name, setName] = useState('saved' in watch ? watch.saved.name : watch.name);
   const choice = useChosenFolder(group, { everybodys: true });
-  const [chosen, setChosen] = useState({ rhythm: 'daily', hour: '05:00', asked: '1', folder: '' });
+  const [chosen, setChosen] = useState(USUAL);
   const folder = chosen.folder || (saved ? saved.folder.id : choice.chosen);
   const [past, setPast] = useState('');
   const foreseen = useForeseen(group, strategy);

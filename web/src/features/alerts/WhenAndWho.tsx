@@ -2,7 +2,13 @@ import { ChoiceField } from '../../ui';
 import { RHYTHMS } from './rhythm';
 
 /** When rounds of an alert close, how many look at each arrival, and where keeps go. */
-export type Chosen = { rhythm: string; hour: string; asked: string; folder: string };
+export type Chosen = {
+  rhythm: string;
+  hour: string;
+  asked: string;
+  folder: string;
+  tellsWidened: boolean;
+};
 
 export function WhenAndWho({
   chosen,
@@ -65,6 +71,17 @@ export function WhenAndWho({
         of={folders}
         onChange={(folder) => onChange({ ...chosen, folder })}
       />
+      <label className="mt-3 flex items-baseline gap-2">
+        <input
+          type="checkbox"
+          checked={chosen.tellsWidened}
+          onChange={(event) => onChange({ ...chosen, tellsWidened: event.target.checked })}
+        />
+        <span>
+          What it finds more because headings, holdings or the calendar changed comes into a round,
+          too
+        </span>
+      </label>
     </>
   );
 }

@@ -47,6 +47,39 @@ export function useForeseen(group: string, strategy: Strategy) {
   });
 }
 
+/** What an alert would find if it ran, or went on, now; `asked`: each time is another answer. */
+export function useTrial(group: string, alert: string, asked: number) {
+  return useQuery({
+    enabled: asked > 0,
+    queryKey: [...keys.alert(group, alert), 'trial', asked],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/alerts/{alert}/trial', {
+          params: { path: { group, alert } },
+          signal,
+        }),
+      ),
+  });
+}
+
+export function useRunNow(group: string, alert: string) {
+  const tell = useNotice();
+  const refresh = useRefresh(group);
+  return useMutation({
+    mutationFn: async () =>
+      body(
+        await api.POST('/api/groups/{group}/alerts/{alert}/run', {
+          params: { path: { group, alert } },
+        }),
+      ),
+    onSuccess: ({ found }) => {
+      tell({ text: found === 0 ? 'Checked, nothing.' : `Found ${counted(found, 'publication')}.` });
+      refresh();
+    },
+    onError: (error) => tell({ text: error.message, bad: true }),
+  });
+}
+
 /** Who may be behind the name of an author. */
 export function useAuthorAsked(group: string, publication: string, n: number) {
   return useQuery({

@@ -28,7 +28,8 @@ public enum Aspect {
   CITED_IN("cited in"),
   CITED_AS("cited as"),
   ORDER("order"),
-  HEADINGS("headings");
+  HEADINGS("headings"),
+  WIDENED("tells what is widened");
 
   private final String words;
   private final String names;

@@ -197,6 +197,7 @@ public class AlertChanges implements CommandKinds {
         .differing(Aspect.RHYTHM, before.rhythm(), chosen.rhythm())
         .differing(Aspect.HOUR, before.hour(), chosen.hour())
         .differing(Aspect.LAMPS, before.asked(), chosen.asked())
+        .differing(Aspect.WIDENED, before.tellsWidened(), chosen.tellsWidened())
         .differing(Aspect.KEPT_IN, was.folder().id(), wanted.folder());
   }
 

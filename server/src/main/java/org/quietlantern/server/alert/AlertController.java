@@ -21,6 +21,7 @@ class AlertController {
   private final AlertSetting setting;
   private final Foreseeing foreseeing;
   private final AlertChanges changes;
+  private final RunningNow running;
 
   record ToForesee(StrategyBody strategy) {}
 
@@ -28,11 +29,16 @@ class AlertController {
   record Resume(boolean gap) {}
 
   AlertController(
-      Alerts alerts, AlertSetting setting, Foreseeing foreseeing, AlertChanges changes) {
+      Alerts alerts,
+      AlertSetting setting,
+      Foreseeing foreseeing,
+      AlertChanges changes,
+      RunningNow running) {
     this.alerts = alerts;
     this.setting = setting;
     this.foreseeing = foreseeing;
     this.changes = changes;
+    this.running = running;
   }
 
   /** Alerts of the group; those that ended come last. */
@@ -70,6 +76,18 @@ class AlertController {
       @PathVariable String alert,
       @RequestBody AlertChanges.AlertChosen body) {
     return changes.change(me, command, alert, body);
+  }
+
+  /** What an alert would find if it ran now, or went on; nothing is changed. */
+  @GetMapping("/alerts/{alert}/trial")
+  RunningNow.TrialShown trial(Member me, @PathVariable String alert) {
+    return running.trial(me, alert);
+  }
+
+  /** Runs an alert out of its turn, for coordinators. */
+  @PostMapping("/alerts/{alert}/run")
+  RunningNow.RunMade runAlert(Member me, @PathVariable String alert) {
+    return running.run(me, alert);
   }
 
   /** Pauses an alert: it looks no more until it goes on. */

@@ -84,19 +84,12 @@ class AlertRun {
     checkpoint.pass("alert: locked");
     Instant begun = system.now();
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), upTo)) {
-      Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
-      Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
-      ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
-      RoaringBitmap toLookAt = changes.touched().clone();
-      // What broke this alert is tried again when it changed, or when records are read better.
-      mapper.setAsideBefore(id, RecordReader.EDITION).forEach(toLookAt::add);
-      // Texts come without a change to their publications.
-      toLookAt.or(look.circumstances().texts().publications());
-      RoaringBitmap matches = inTime(() -> snapshot.among(look.compile(strategy), toLookAt));
-      Memory memory = Memory.read(alert.memory());
-      RoaringBitmap news = unknown(publications, memory, memory.news(matches));
-      mapper.resolve(id, boxed(toLookAt), calendar.now());
-      RoaringBitmap aside = announcing.announce(alert, look, strategy, changes, news);
+      Seen seen = seen(alert, snapshot, upTo);
+      RoaringBitmap matches = seen.matches();
+      RoaringBitmap news = seen.news();
+      mapper.resolve(id, boxed(seen.lookedAt()), calendar.now());
+      RoaringBitmap aside =
+          announcing.announce(alert, seen.look(), seen.strategy(), seen.changes(), news);
       matches.andNot(aside);
       news.andNot(aside);
       if (!news.isEmpty()) {
@@ -104,15 +97,55 @@ class AlertRun {
       }
       checkpoint.pass("alert: announced, not remembered");
       mapper.remember(
-          id, memory.with(matches).bytes(), Math.max(upTo, alert.number()), calendar.now());
+          id, seen.memory().with(matches).bytes(), Math.max(upTo, alert.number()), calendar.now());
       note(alert, upTo, news.getCardinality(), begun);
       checkpoint.pass("alert: remembered, not committed");
       return news.getCardinality();
     }
   }
 
+  /** What it would find if it ran, or went on, now; changes nothing. */
+  @Transactional(readOnly = true)
+  public RoaringBitmap trial(int id, long upTo) {
+    AlertMapper.Row alert = mapper.byId(id);
+    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), upTo)) {
+      return seen(alert, snapshot, upTo).news();
+    }
+  }
+
+  /**
+   * What a run sees.
+   *
+   * @param lookedAt what changed since, and what comes again for another reason
+   * @param matches of those; {@code news}: what of the matches the alert does not know
+   */
+  private record Seen(
+      Strategy strategy,
+      Matching.Look look,
+      ChangesSince changes,
+      RoaringBitmap lookedAt,
+      RoaringBitmap matches,
+      Memory memory,
+      RoaringBitmap news) {}
+
+  private Seen seen(AlertMapper.Row alert, Snapshot snapshot, long upTo) {
+    Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
+    Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+    ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
+    RoaringBitmap toLookAt = changes.touched().clone();
+    // What broke this alert is tried again when it changed, or when records are read better.
+    mapper.setAsideBefore(alert.id(), RecordReader.EDITION).forEach(toLookAt::add);
+    // Texts come without a change to their publications.
+    toLookAt.or(look.circumstances().texts().publications());
+    RoaringBitmap matches =
+        inTime(searchTime, () -> snapshot.among(look.compile(strategy), toLookAt));
+    Memory memory = Memory.read(alert.memory());
+    RoaringBitmap news = unknown(publications, memory, memory.news(matches));
+    return new Seen(strategy, look, changes, toLookAt, matches, memory, news);
+  }
+
   /** An alert may take longer than a search, for nobody waits for it; not without end. */
-  private <T> T inTime(Supplier<T> work) {
+  static <T> T inTime(Duration searchTime, Supplier<T> work) {
     Duration most = searchTime.multipliedBy(TIMES_A_SEARCH);
     try {
       return TimeLimit.within(most, work);

@@ -84,7 +84,7 @@ public class Alerts {
    * @param count what was in the one set only
    * @param first of those, at most ten
    */
-  public record DifferenceShown(
+  public record FoundBesides(
       Instant at,
       boolean missed,
       List<String> causes,
@@ -109,7 +109,7 @@ public class Alerts {
       List<RoundLine> rounds,
       List<AlertRunShown> runs,
       List<SetAsideShown> setAside,
-      List<DifferenceShown> differences,
+      List<FoundBesides> differences,
       List<String> notes) {}
 
   Alerts(
@@ -148,7 +148,7 @@ public class Alerts {
             : matching.fates(who, searches.watched(who, line.search()).strategy()));
   }
 
-  private List<DifferenceShown> differences(Member who, int alert) {
+  private List<FoundBesides> differences(Member who, int alert) {
     List<AlertMapper.Difference> rows = mapper.differences(alert, RUNS_SHOWN);
     Map<Integer, WorkTitled> titles =
         publications.titles(
@@ -156,7 +156,7 @@ public class Alerts {
     return rows.stream()
         .map(
             row ->
-                new DifferenceShown(
+                new FoundBesides(
                     row.at(),
                     row.missed(),
                     List.of(row.causes()),

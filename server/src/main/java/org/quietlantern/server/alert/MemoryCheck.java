@@ -7,8 +7,8 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
- * Tells stewards what alerts have missed: what is missed now, and what {@link Comparing} has found
- * and announced since yesterday.
+ * Tells stewards what alerts have missed: what is missed now, and what {@link ComparingAlerts} has
+ * found and announced since yesterday.
  */
 @Component
 @Order(5)
@@ -32,6 +32,11 @@ class MemoryCheck implements NightlyCheck {
   @Override
   public int look() {
     return mapper.missedSince(calendar.now().minus(TOLD))
-        + mapper.watched().stream().mapToInt(comparison::missed).sum();
+        + mapper.watched().stream().mapToInt(this::missed).sum();
+  }
+
+  private int missed(int alert) {
+    MemoryComparison.Compared now = comparison.trial(alert);
+    return now.causes().isEmpty() ? now.news().getCardinality() : 0;
   }
 }

@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.Set;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Snapshot;
-import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Cause;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.server.catalogue.Publications;
@@ -29,7 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class MemoryComparison {
-  private static final int TIMES_A_SEARCH = 3;
   private final AlertMapper mapper;
   private final IndexKeeper index;
   private final Matching matching;
@@ -41,6 +39,9 @@ class MemoryComparison {
 
   /** {@code news}: what is not remembered, without what the alert is still to see. */
   private record Difference(Strategy strategy, Set<Cause> causes, int found, RoaringBitmap news) {}
+
+  /** What a comparison would come to; {@code causes}: none where {@code news} was missed. */
+  public record Compared(Set<Cause> causes, RoaringBitmap news) {}
 
   MemoryComparison(
       AlertMapper mapper,
@@ -61,32 +62,30 @@ class MemoryComparison {
     this.searchTime = properties.searchTime();
   }
 
-  /** How many publications an alert has missed; changes nothing. */
+  /** What it would find if it were compared now; changes nothing. */
   @Transactional(readOnly = true)
-  public int missed(int id) {
+  public Compared trial(int id) {
     AlertMapper.Row alert = mapper.byId(id);
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
       Difference difference = difference(alert, look(snapshot, alert));
-      return difference.causes().isEmpty() ? difference.news().getCardinality() : 0;
+      return new Compared(difference.causes(), difference.news());
     }
   }
 
-  /** {@code state}: the name of what it is compared in. Answers how many were missed. */
+  /** {@code state}: the name of what it is compared in. */
   @Transactional
-  public int compare(int id, String state) {
+  public void compare(int id, String state) {
     AlertMapper.Row alert = mapper.lock(id);
     mapper.compared(id, state);
     if (!alert.state().equals("watching")) {
-      return 0;
+      return;
     }
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
       Matching.Look look = look(snapshot, alert);
       Difference difference = difference(alert, look);
-      if (difference.news().isEmpty()) {
-        return 0;
+      if (!difference.news().isEmpty()) {
+        take(alert, look, difference);
       }
-      take(alert, look, difference);
-      return difference.causes().isEmpty() ? difference.news().getCardinality() : 0;
     }
   }
 
@@ -97,9 +96,7 @@ class MemoryComparison {
   private Difference difference(AlertMapper.Row alert, Matching.Look look) {
     Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
     RoaringBitmap found =
-        TimeLimit.within(
-            searchTime.multipliedBy(TIMES_A_SEARCH),
-            () -> look.snapshot().all(look.compile(strategy)));
+        AlertRun.inTime(searchTime, () -> look.snapshot().all(look.compile(strategy)));
     Memory memory = Memory.read(alert.memory());
     RoaringBitmap news = memory.news(found);
     news.andNot(publications.touchedSince(alert.number()));

@@ -19,8 +19,8 @@ import org.springframework.stereotype.Service;
  * change of headings, holdings or journals (rule N5).
  */
 @Service
-public class Comparing implements Job {
-  private static final Logger LOG = LoggerFactory.getLogger(Comparing.class);
+public class ComparingAlerts implements Job {
+  private static final Logger LOG = LoggerFactory.getLogger(ComparingAlerts.class);
   private final AlertMapper mapper;
   private final MemoryComparison comparison;
   private final AlertRun alertRun;
@@ -28,7 +28,7 @@ public class Comparing implements Job {
   private final Editions editions;
   private final Calendar calendar;
 
-  Comparing(
+  ComparingAlerts(
       AlertMapper mapper,
       MemoryComparison comparison,
       AlertRun alertRun,
@@ -58,16 +58,18 @@ public class Comparing implements Job {
     if (index.standsStill()) {
       return;
     }
-    String now =
-        editions.now().entrySet().stream()
-            .map(
-                edition ->
-                    edition.getKey().name().toLowerCase(Locale.ROOT) + " " + edition.getValue())
-            .collect(Collectors.joining(", "));
     for (AlertMapper.GroupWatching group : mapper.groupsWatching()) {
-      String state = calendar.today(ZoneId.of(group.zone())) + ", " + now;
+      String state = state(group.zone());
       compare(mapper.notCompared(group.grp(), state), state);
     }
+  }
+
+  /** What is compared now, as {@code 2026-11-30, vocabulary 3, holdings 1}. */
+  String state(String zone) {
+    return calendar.today(ZoneId.of(zone))
+        + editions.now().entrySet().stream()
+            .map(of -> ", " + of.getKey().name().toLowerCase(Locale.ROOT) + " " + of.getValue())
+            .collect(Collectors.joining());
   }
 
   private void compare(List<Integer> alerts, String state) {
