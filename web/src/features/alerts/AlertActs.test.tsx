@@ -44,7 +44,7 @@ it('is run out of its turn by a coordinator only', async () => {
     ...GROUP,
     me: { ...ME, role: 'coordinator' },
   });
-  await userEvent.dblClick(screen.getByText('Run it now'));
+  await userEvent.click(screen.getByText('Run it now'));
   await waitFor(() => expect(asked).toHaveLength(1));
 });
 

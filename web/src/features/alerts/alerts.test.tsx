@@ -57,7 +57,17 @@ it('shows a year before it is set, and takes as much of the past as it showed', 
     asked
       .filter(({ method, path }) => method === 'POST' && path === '/alerts')
       .map(({ body }) => body),
-  ).toEqual([{ search: 's1', rhythm: 'daily', hour: '05:00', asked: 1, folder: 'f1', past: 2 }]);
+  ).toEqual([
+    {
+      search: 's1',
+      rhythm: 'daily',
+      hour: '05:00',
+      asked: 1,
+      folder: 'f1',
+      tellsWidened: false,
+      past: 2,
+    },
+  ]);
 });
 
 it.each([
