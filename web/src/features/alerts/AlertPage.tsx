@@ -53,7 +53,7 @@ export function AlertPage() {
       <AlertActs alert={alert} />
       <LastRounds group={here.id} rounds={rounds} />
       <LastRuns view={found.data} />
-      <Differences all={found.data.differences} />
+      <Differences key={alert.id} alert={alert.id} />
       {alert.state !== 'ended' && <FeedOfAlert group={here.id} alert={alert.id} />}
     </div>
   );

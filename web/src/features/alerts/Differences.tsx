@@ -1,9 +1,9 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { counted, day, listed } from '../../ui';
+import { Act, counted, day, listed } from '../../ui';
 import { useHere } from '../session';
-
-const SHOWN = 20;
+import { useDifferences } from './api';
 
 /** What causes are called in a sentence. */
 const CAUSES: Record<string, string> = {
@@ -20,14 +20,19 @@ export function causesInWords(causes: readonly string[]): string {
 }
 
 /** What the search found and the alert did not remember, though no record had changed. */
-export function Differences({ all }: { all: Schema['FoundBesides'][] }) {
-  if (all.length === 0) return null;
+export function Differences({ alert }: { alert: string }) {
+  const here = useHere();
+  const [pages, setPages] = useState<number[]>([]);
+  const found = useDifferences(here.id, alert, pages.at(-1) ?? null).data;
+  const all = found?.differences ?? [];
+  const last = all.at(-1);
+  if (all.length === 0 && pages.length === 0) return null;
   return (
     <section aria-label="Found besides" className="mt-6 max-w-[46rem]">
       <h2 className="small-head">Found besides, held against all that its search finds</h2>
       <ul>
         {all.map((one) => (
-          <li key={one.at} className="py-0.5">
+          <li key={one.id} className="py-0.5">
             <details>
               <summary className="cursor-pointer">
                 {day(one.at)}:{' '}
@@ -50,7 +55,14 @@ export function Differences({ all }: { all: Schema['FoundBesides'][] }) {
           </li>
         ))}
       </ul>
-      {all.length >= SHOWN && <p className="text-[13px] text-soft">The last {SHOWN} times.</p>}
+      <p className="flex gap-x-4">
+        {found?.more && last && (
+          <Act onClick={() => setPages((now) => [...now, last.id])}>Earlier ones</Act>
+        )}
+        {pages.length > 0 && (
+          <Act onClick={() => setPages((now) => now.slice(0, -1))}>Later ones</Act>
+        )}
+      </p>
     </section>
   );
 }

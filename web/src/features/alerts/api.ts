@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { api, body, commandHeader, keys, newCommand, useRefresh, type Schema } from '../../api';
 import { counted, useNotice } from '../../ui';
 import type { Strategy } from '../strategy';
@@ -54,8 +54,23 @@ export function useTrial(group: string, alert: string, asked: number) {
     queryKey: [...keys.alert(group, alert), 'trial', asked],
     queryFn: async ({ signal }) =>
       body(
-        await api.GET('/api/groups/{group}/alerts/{alert}/trial', {
+        await api.POST('/api/groups/{group}/alerts/{alert}/trial', {
           params: { path: { group, alert } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** What an alert did not remember of what its search found; `before`: the last of the page before. */
+export function useDifferences(group: string, alert: string, before: number | null) {
+  return useQuery({
+    queryKey: [...keys.alert(group, alert), 'differences', before],
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/alerts/{alert}/differences', {
+          params: { path: { group, alert }, query: before === null ? {} : { before } },
           signal,
         }),
       ),

@@ -34,7 +34,7 @@ const sent = (at: string, to: string) => ({
   ],
 });
 
-function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown[] = []) {
+function open(waits: Schema['WaitsFor'], troubles: unknown[] = [], tasks: unknown[] = []) {
   const asked = serve({
     'GET /today': waits,
     'GET /today/month': month,
@@ -42,9 +42,8 @@ function open(waits: Schema['WaitsFor'], sources: unknown[] = [], tasks: unknown
     'GET /tasks': { tasks, open: tasks.length, mine: tasks.length, nobodys: 0, ended: 0 },
     'GET /questions': { questions: [], waiting: 0, open: 0, ended: 0 },
     'GET /searches/to-check': [],
-    'GET /alerts': [],
     'PUT /visit': {},
-    'GET /sources': sources,
+    'GET /troubles': troubles,
     'GET /sendings': [
       sent('2026-11-22T08:00:00Z', 'a@x.example'),
       sent('2026-10-22T08:00:00Z', 'old@x.example'),
@@ -95,7 +94,21 @@ it('leads to what waits, and lets a mention wait no more', async () => {
         },
       ],
     },
-    [{ key: 's', name: 'Fjordside', failed: '2026-11-23', harvested: '2026-11-21', paused: false }],
+    [
+      {
+        title: 'Fjordside',
+        place: 'catalogue/sources',
+        why: 'Nothing comes through from it.',
+        since: '2026-11-23T10:00:00Z',
+      },
+      {
+        title: 'Alert on “Bats”',
+        place: 'a/a1',
+        why: 'It has lost a heading.',
+        since: '2026-11-20T10:00:00Z',
+        mended: '2026-11-22T10:00:00Z',
+      },
+    ],
     [
       {
         id: 't1',
@@ -122,7 +135,14 @@ it('leads to what waits, and lets a mention wait no more', async () => {
     '/g/group/r/r9',
   );
   expect(waits.getByText('in 2 rounds; nobody has seen 3 of them')).toBeInTheDocument();
-  expect(await waits.findByText(/nothing came through since 21 November/)).toBeInTheDocument();
+  expect(await waits.findByText('Nothing comes through from it.')).toBeInTheDocument();
+  expect(waits.getByRole('link', { name: 'See: Alert on “Bats” goes again' })).toHaveAttribute(
+    'href',
+    '/g/group/a/a1',
+  );
+  expect(
+    waits.getByText(/since 22 November 2026, after 20 November 2026. It was: It has lost/),
+  ).toBeInTheDocument();
   expect(
     await waits.findByText('A letter to a@x.example could not be handed over'),
   ).toBeInTheDocument();

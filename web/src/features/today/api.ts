@@ -16,6 +16,15 @@ export function useWaiting(group: string) {
   });
 }
 
+/** What does not go as it should, and what was mended lately. */
+export function useTroubles(group: string) {
+  return useQuery({
+    queryKey: today(group, 'troubles'),
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/troubles', { params: { path: { group } }, signal })),
+  });
+}
+
 /** Notes that the member is here, now and as long as the page is looked at. */
 export function useVisit(group: string, day: string | undefined) {
   return useQuery({

@@ -1,9 +1,8 @@
 import type { Schema } from '../../api';
 import { day } from '../../ui';
-import { useAlerts } from '../alerts';
-import { useSources } from '../catalogue';
 import { useSent } from '../export';
 import { mayWrite } from '../session';
+import { useTroubles } from './api';
 
 /** What does not work as it should, and where that is told. */
 export type Stopped = { title: string; to: string; why: string };
@@ -11,11 +10,13 @@ export type Stopped = { title: string; to: string; why: string };
 /** So many days a letter that could not be handed over is told of. */
 const DAYS = 7;
 
-/** Letters that could not be handed over, alerts that could not run and sources that do not answer; those come to themselves again. */
+/**
+ * Letters that could not be handed over, and alerts and sources that do not go as they should; those
+ * come to themselves again, which is told for some days, too.
+ */
 export function useStopped(here: Schema['GroupView']): Stopped[] {
   const group = here.id;
-  const alerts = useAlerts(group).data ?? [];
-  const sources = useSources(group).data ?? [];
+  const troubles = useTroubles(group).data ?? [];
   const sent = useSent(group, null, mayWrite(here)).data ?? [];
   const since = Date.parse(here.today) - DAYS * 86_400_000;
   return [
@@ -30,21 +31,10 @@ export function useStopped(here: Schema['GroupView']): Stopped[] {
             why: `${one.name}: ${letter.trouble ?? ''}`,
           })),
       ),
-    ...alerts
-      .filter((alert) => alert.failed && alert.state === 'watching')
-      .map((alert) => ({
-        title: alert.name,
-        to: `a/${alert.id}`,
-        why: `its last run failed: ${alert.failed ?? ''}`,
-      })),
-    ...sources
-      .filter((source) => source.failed && !source.paused)
-      .map((source) => ({
-        title: `${source.name} does not answer`,
-        to: 'catalogue/sources',
-        why: source.harvested
-          ? `nothing came through since ${day(source.harvested)}; what is missed is made up for`
-          : 'nothing came through yet',
-      })),
+    ...troubles.map(({ title, place, why, since: began, mended }) => ({
+      title: mended ? `${title} goes again` : title,
+      to: place,
+      why: mended ? `since ${day(mended)}, after ${day(began)}. It was: ${why}` : why,
+    })),
   ];
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -53,6 +55,15 @@ class AlertController {
     return alerts.view(me, alert);
   }
 
+  /** What an alert did not remember of what its search found, the latest first. */
+  @GetMapping("/alerts/{alert}/differences")
+  Alerts.DifferencesPage differences(
+      Member me,
+      @PathVariable String alert,
+      @RequestParam(required = false) @Nullable Integer before) {
+    return alerts.differences(me, alert, before);
+  }
+
   /** Watches a saved search from now on. */
   @PostMapping("/alerts")
   AlertSetting.AlertSet setAlert(
@@ -79,7 +90,7 @@ class AlertController {
   }
 
   /** What an alert would find if it ran now, or went on; nothing is changed. */
-  @GetMapping("/alerts/{alert}/trial")
+  @PostMapping("/alerts/{alert}/trial")
   RunningNow.TrialShown trial(Member me, @PathVariable String alert) {
     return running.trial(me, alert);
   }

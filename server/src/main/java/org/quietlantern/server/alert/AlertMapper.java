@@ -211,7 +211,8 @@ interface AlertMapper {
 
   @Update(
       """
-      update alert set revision = #{revision}, memory = #{memory}, version = version + 1
+      update alert set revision = #{revision}, memory = #{memory}, compared = '',
+        version = version + 1
       where id = #{id}
       """)
   void follow(int id, int revision, byte[] memory);
@@ -303,6 +304,7 @@ interface AlertMapper {
 
   /** What a comparison differed by; see the table. */
   record Difference(
+      int id,
       int alert,
       Instant at,
       boolean missed,
@@ -320,10 +322,10 @@ interface AlertMapper {
 
   @Select(
       """
-      select alert, at, missed, causes, remembered, found, works from memory_difference
-      where alert = #{alert} order by at desc, id desc limit #{most}
+      select id, alert, at, missed, causes, remembered, found, works from memory_difference
+      where alert = #{alert} and id < #{before} order by id desc limit #{most}
       """)
-  List<Difference> differences(int alert, int most);
+  List<Difference> differences(int alert, int before, int most);
 
   /** Publications. */
   @Select(
@@ -343,4 +345,23 @@ interface AlertMapper {
       order by g.id
       """)
   List<GroupWatching> groupsWatching();
+
+  /** Something that watches and does not go as it should; {@code lost}: what of its search. */
+  record Unwell(String pid, String name, int grp, String failed, String lost) {}
+
+  @Select(
+      """
+      select pid, name, grp, failed, lost from (
+        select a.pid, s.name, a.grp, a.lost, coalesce((select u.error from alert_run u
+          where u.alert = a.id order by u.id desc limit 1), '') as failed
+        from alert a join revision v on v.id = a.revision
+        join saved_search s on s.id = v.saved_search
+        where a.state = 'watching') as watching
+      where failed <> '' or lost <> ''
+      order by pid
+      """)
+  List<Unwell> unwell();
+
+  @Update("update alert set lost = #{lost} where id = #{id} and lost <> #{lost}")
+  void lost(int id, String lost);
 }

@@ -20,6 +20,7 @@ import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,6 +86,7 @@ public class Alerts {
    * @param first of those, at most ten
    */
   public record FoundBesides(
+      int id,
       Instant at,
       boolean missed,
       List<String> causes,
@@ -92,6 +94,9 @@ public class Alerts {
       int found,
       int count,
       List<WorkTitled> first) {}
+
+  /** {@code more}: whether there are earlier ones. */
+  public record DifferencesPage(List<FoundBesides> differences, boolean more) {}
 
   /** A record that the alert could not deal with. */
   public record SetAsideShown(String id, String title, String why, Instant at) {}
@@ -101,7 +106,6 @@ public class Alerts {
    *
    * @param rounds the last twelve; empty ones were checked and had nothing
    * @param runs the last twenty
-   * @param differences the last twenty
    * @param notes what became of headings that it asks for
    */
   public record AlertView(
@@ -109,7 +113,6 @@ public class Alerts {
       List<RoundLine> rounds,
       List<AlertRunShown> runs,
       List<SetAsideShown> setAside,
-      List<FoundBesides> differences,
       List<String> notes) {}
 
   Alerts(
@@ -142,29 +145,37 @@ public class Alerts {
         mapper.setAside(line.id()).stream()
             .map(row -> new SetAsideShown(row.pid(), row.title(), row.why(), row.at()))
             .toList(),
-        differences(who, line.id()),
         line.state().equals("ended")
             ? List.of()
             : matching.fates(who, searches.watched(who, line.search()).strategy()));
   }
 
-  private List<FoundBesides> differences(Member who, int alert) {
-    List<AlertMapper.Difference> rows = mapper.differences(alert, RUNS_SHOWN);
+  /** {@code before}: the last of the page before; absent: from the latest. */
+  public DifferencesPage differences(Member who, String pid, @Nullable Integer before) {
+    Page<AlertMapper.Difference> page =
+        Page.of(
+            mapper.differences(
+                get(who, pid).id(), before == null ? Integer.MAX_VALUE : before, RUNS_SHOWN + 1),
+            RUNS_SHOWN);
     Map<Integer, WorkTitled> titles =
         publications.titles(
-            Viewer.of(who), rows.stream().flatMap(row -> first(row).stream()).distinct().toList());
-    return rows.stream()
-        .map(
-            row ->
-                new FoundBesides(
-                    row.at(),
-                    row.missed(),
-                    List.of(row.causes()),
-                    row.remembered(),
-                    row.found(),
-                    row.works().length,
-                    first(row).stream().filter(titles::containsKey).map(titles::get).toList()))
-        .toList();
+            Viewer.of(who),
+            page.rows().stream().flatMap(row -> first(row).stream()).distinct().toList());
+    return new DifferencesPage(
+        page.rows().stream()
+            .map(
+                row ->
+                    new FoundBesides(
+                        row.id(),
+                        row.at(),
+                        row.missed(),
+                        List.of(row.causes()),
+                        row.remembered(),
+                        row.found(),
+                        row.works().length,
+                        first(row).stream().filter(titles::containsKey).map(titles::get).toList()))
+            .toList(),
+        page.more());
   }
 
   private static List<Integer> first(AlertMapper.Difference row) {

@@ -83,6 +83,7 @@ class MemoryComparison {
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
       Matching.Look look = look(snapshot, alert);
       Difference difference = difference(alert, look);
+      mapper.lost(id, String.join(" ", look.lost(difference.strategy())));
       if (!difference.news().isEmpty()) {
         take(alert, look, difference);
       }
@@ -119,6 +120,7 @@ class MemoryComparison {
     mapper.rememberMore(alert.id(), memory.with(news).bytes());
     mapper.addDifference(
         new AlertMapper.Difference(
+            0,
             alert.id(),
             calendar.now(),
             missed,

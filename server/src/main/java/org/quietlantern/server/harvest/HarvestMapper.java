@@ -282,4 +282,16 @@ interface HarvestMapper {
       where source = #{source} and identifier > #{after} order by identifier limit #{most}
       """)
   List<SourceTries.RecordSetAside> recordsSetAside(int source, String after, int most);
+
+  /** A source whose last harvest broke off. */
+  record FailingNow(String key, String name, String error) {}
+
+  /** Of the shared ones that are asked by themselves. */
+  @Select(
+      """
+      select s.key, s.name, coalesce(h.error, '') as error from source s
+      join harvest h on h.id = (select max(id) from harvest where source = s.id and state <> 'running')
+      where s.grp is null and not s.paused and not s.files and h.state = 'failed' order by s.id
+      """)
+  List<FailingNow> failingNow();
 }

@@ -56,6 +56,9 @@ public class Matching {
           Problem.Code.HEADING_RETIRED,
           Problem.Code.HEADING_UNKNOWN);
 
+  private static final Set<Problem.Code> LOST =
+      Set.of(Problem.Code.HEADING_RETIRED, Problem.Code.HEADING_UNKNOWN);
+
   private static final ThreadLocal<Look> HELD = new ThreadLocal<>();
   private final IndexKeeper index;
   private final GroupContexts circumstances;
@@ -223,8 +226,17 @@ public class Matching {
 
     /** What became of headings that a strategy asks for; nothing where it cannot be searched. */
     public List<String> fates(Strategy strategy) {
+      return told(strategy, FATES);
+    }
+
+    /** Of those headings, the ones that are not there any more. */
+    public List<String> lost(Strategy strategy) {
+      return told(strategy, LOST);
+    }
+
+    private List<String> told(Strategy strategy, Set<Problem.Code> codes) {
       return snapshot.compile(strategy, circumstances, library) instanceof Compiled.Ready ready
-          ? Matching.fates(ready)
+          ? Matching.told(ready, codes)
           : List.of();
     }
   }
@@ -265,9 +277,13 @@ public class Matching {
 
   /** The same of a strategy that can be searched. */
   public static List<String> fates(Compiled.Ready ready) {
+    return told(ready, FATES);
+  }
+
+  private static List<String> told(Compiled.Ready ready, Set<Problem.Code> codes) {
     return ready.notes().stream()
         .map(Compiled.Placed::problem)
-        .filter(problem -> FATES.contains(problem.code()))
+        .filter(problem -> codes.contains(problem.code()))
         .map(Problem::sentence)
         .distinct()
         .toList();

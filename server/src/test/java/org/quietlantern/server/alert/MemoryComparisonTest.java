@@ -42,6 +42,10 @@ class MemoryComparisonTest {
     return mia.get("/alerts/" + alert).ok();
   }
 
+  private JsonNode differences(String alert) {
+    return mia.get("/alerts/" + alert + "/differences").ok().get("differences");
+  }
+
   private int findings(String alert) {
     return view(alert).at("/alert/findings").asInt();
   }
@@ -73,12 +77,12 @@ class MemoryComparisonTest {
     citing(supply, "10.5555/cited.quiet");
     APP.bean(Watching.class).run();
     assertThat(findings(alert)).isZero();
-    JsonNode trial = mia.get("/alerts/" + alert + "/trial").ok();
+    JsonNode trial = mia.post("/alerts/" + alert + "/trial", Map.of()).ok();
     assertThat(trial.get("found").asInt()).isZero();
     assertThat(trial.get("compared").asInt()).isEqualTo(1);
-    assertThat(view(alert).get("differences")).as("a trial changes nothing").isEmpty();
+    assertThat(differences(alert)).as("a trial changes nothing").isEmpty();
     compareAnew();
-    JsonNode told = view(alert).get("differences");
+    JsonNode told = differences(alert);
     assertThat(told).hasSize(1);
     assertThat(told.at("/0/missed").asBoolean()).isFalse();
     assertThat(told.at("/0/causes").toString()).isEqualTo("[\"citations\"]");
@@ -88,7 +92,11 @@ class MemoryComparisonTest {
     assertThat(findings(alert)).isZero();
     assertThat(APP.bean(MemoryCheck.class).look()).as("nothing was missed").isZero();
     compareAnew();
-    assertThat(view(alert).get("differences")).hasSize(1);
+    assertThat(differences(alert)).hasSize(1);
+    JsonNode earlier =
+        mia.get("/alerts/" + alert + "/differences?before=" + told.at("/0/id").asInt()).ok();
+    assertThat(earlier.get("differences")).isEmpty();
+    assertThat(earlier.get("more").asBoolean()).isFalse();
   }
 
   @DisplayName("By choice it comes into a round, with a class of its own")
@@ -137,8 +145,8 @@ class MemoryComparisonTest {
     assertThat(APP.bean(MemoryCheck.class).look()).isEqualTo(1);
     compareAnew();
     assertThat(findings(alert)).isEqualTo(1);
-    assertThat(view(alert).at("/differences/0/missed").asBoolean()).isTrue();
-    assertThat(view(healthy).get("differences")).isEmpty();
+    assertThat(differences(alert).at("/0/missed").asBoolean()).isTrue();
+    assertThat(differences(healthy)).isEmpty();
     assertThat(APP.bean(MemoryCheck.class).look()).as("told for a day").isEqualTo(1);
     String round = mia.get("/rounds").ok().at("/rounds/0/id").asString();
     assertThat(mia.get("/rounds/" + round).ok().toString()).contains("published");
@@ -158,7 +166,7 @@ class MemoryComparisonTest {
         Supply.mods("gap1", "Gapped walls one", "Pond", ""),
         Supply.mods("gap2", "Gapped walls two", "Weir", ""));
     APP.bean(Watching.class).run();
-    JsonNode trial = mia.get("/alerts/" + alert + "/trial").ok();
+    JsonNode trial = mia.post("/alerts/" + alert + "/trial", Map.of()).ok();
     assertThat(trial.get("found").asInt()).isEqualTo(2);
     assertThat(trial.get("first").findValuesAsString("title"))
         .containsExactlyInAnyOrder("Gapped walls one", "Gapped walls two");
@@ -168,7 +176,8 @@ class MemoryComparisonTest {
     assertThat(mia.post("/alerts/" + alert + "/run", Map.of()).ok().get("found").asInt())
         .isEqualTo(2);
     assertThat(mia.post("/alerts/" + alert + "/run", Map.of()).ok().get("found").asInt()).isZero();
-    assertThat(mia.get("/alerts/" + alert + "/trial").ok().get("found").asInt()).isZero();
+    assertThat(mia.post("/alerts/" + alert + "/trial", Map.of()).ok().get("found").asInt())
+        .isZero();
   }
 
   @DisplayName("Each is compared once a day and once after a change of what it depends on")
