@@ -1,0 +1,136 @@
+package org.quietlantern.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Alerts are set from where one is. */
+class WatchingTest {
+  @RegisterExtension private static final Browsing BROWSING = new Browsing();
+
+  /** Milliseconds between the letters of a fast typist. */
+  private static final double FAST = 35;
+
+  private static Locator dialog(Person person) {
+    return person.page().getByRole(AriaRole.DIALOG);
+  }
+
+  private static Locator name(Person person) {
+    return person.page().getByLabel("Name of the search and its alert");
+  }
+
+  private static Locator inDialog(Person person, String act) {
+    return dialog(person)
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(act).setExact(true));
+  }
+
+  @DisplayName("On a journal, before its year is worked out: once, under the name that was typed")
+  @Test
+  void journal() {
+    try (Person ilse = BROWSING.person("ilse");
+        Person teodor = BROWSING.person("teodor")) {
+      ilse.page()
+          .route(
+              "**/alerts/foreseen",
+              route -> {
+                ilse.page().waitForTimeout(1_200);
+                route.resume();
+              });
+      ilse.go("Catalogue").link("Annals of Verge Ecology").first().click();
+      ilse.button("Set an alert on its new issues").click();
+      assertThat(name(ilse)).isFocused();
+      assertThat(name(ilse)).hasValue("Annals of Verge Ecology");
+      ilse.page().keyboard().press("Control+A");
+      // Typed while the year comes: nothing of it is lost, and the field keeps the focus.
+      ilse.page()
+          .keyboard()
+          .type("Verge ecology, its issues", new Keyboard.TypeOptions().setDelay(FAST));
+      assertThat(dialog(ilse).getByText("The last twelve months")).isVisible();
+      assertThat(name(ilse)).hasValue("Verge ecology, its issues");
+      inDialog(ilse, "Set alert").dblclick();
+      assertThat(dialog(ilse)).hasCount(0);
+      Locator told = ilse.text("“Verge ecology, its issues” is watched.");
+      assertThat(told).isVisible();
+      teodor.go("Alerts");
+      Locator line = teodor.link("Verge ecology, its issues");
+      assertThat(line).hasCount(1);
+      // Taken back, the search that was saved with it is gone, too.
+      ilse.page().keyboard().press("Escape");
+      ilse.button("Undo").first().click();
+      teodor.page().reload();
+      assertThat(teodor.link("Alerts").first()).isVisible();
+      assertThat(line).hasCount(0);
+    }
+  }
+
+  @DisplayName("By keyboard on what cites a work; two weeks later its page says what it did")
+  @Test
+  void cites() {
+    try (Person maren = BROWSING.person("maren")) {
+      maren.newSheet().search("cites: 10.5555*");
+      maren.page().getByLabel("Publications found").getByRole(AriaRole.LINK).first().click();
+      Locator set = maren.button("Set an alert on what cites it").first();
+      set.focus();
+      maren.page().keyboard().press("Enter");
+      assertThat(name(maren)).hasValue(Pattern.compile("^Citing .+"));
+      maren.page().keyboard().press("Escape");
+      assertThat(dialog(maren)).hasCount(0);
+      assertThat(set).isFocused();
+      maren.page().keyboard().press("Enter");
+      name(maren).fill("Who cites it");
+      maren.page().keyboard().press("Enter");
+      assertThat(maren.text("“Who cites it” is watched.")).isVisible();
+      maren.go("Alerts").link("Who cites it").click();
+      maren.exactly("Try it").click();
+      assertThat(maren.region("Tried").or(maren.page().getByLabel("Tried")).first())
+          .containsText("Nothing was changed.");
+      maren.exactly("Pause").click();
+      assertThat(maren.text("It is paused.")).isVisible();
+      maren.button("a week later").click();
+      assertThat(maren.text(Pattern.compile("came in the pause[.]$"))).isVisible();
+      maren.exactly("Go on").click();
+      assertThat(maren.text("It is paused.")).hasCount(0);
+      maren.button("a week later").click();
+      assertThat(maren.region("Last rounds")).containsText(Pattern.compile("nothing|arrival"));
+    }
+  }
+
+  @DisplayName("On an author: first who is meant, then their year; usable by day and by night")
+  @Test
+  void author() {
+    try (Person noor = BROWSING.person("noor")) {
+      for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+        noor.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+        noor.newSheet().search("author: oxlade");
+        noor.page().getByLabel("Publications found").getByRole(AriaRole.LINK).first().click();
+        noor.text("Set an alert on an author").click();
+        noor.page()
+            .getByRole(AriaRole.BUTTON)
+            .filter(new Locator.FilterOptions().setHasText("Oxlade"))
+            .first()
+            .click();
+        Locator go = inDialog(noor, "Go on");
+        assertThat(go.or(inDialog(noor, "Set alert"))).isVisible();
+        if (go.isVisible()) {
+          assertThat(dialog(noor)).containsText("Is this the same person?");
+          Views.sound(noor, scheme);
+          dialog(noor).getByRole(AriaRole.CHECKBOX).first().check();
+          go.click();
+        }
+        assertThat(name(noor)).hasValue(Pattern.compile("^By .*Oxlade$"));
+        assertThat(dialog(noor).getByText("The last twelve months")).isVisible();
+        Views.sound(noor, scheme);
+        noor.page().keyboard().press("Escape");
+      }
+    }
+  }
+}
