@@ -23,7 +23,7 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
       <h3 className="small-head mt-3">Outward</h3>
       <ul className="flex flex-wrap items-baseline gap-x-5">
         {ways.map((way) => (
-          <li key={way.what}>
+          <li key={way.what} className="flex gap-x-3">
             {way.count > 0 ? (
               <Link className="act" to={address(way)}>
                 {said(way, outward.references, publication.year)}
@@ -32,12 +32,9 @@ export function Outward({ publication }: { publication: Schema['Summary'] }) {
               <span className="text-soft">{said(way, outward.references, publication.year)}</span>
             )}
             {way.what === 'citedby' && (
-              <>
-                {' '}
-                <WatchLine name={`Citing ${publication.title}`} line={way.line.text ?? ''}>
-                  Set an alert on what cites it
-                </WatchLine>
-              </>
+              <WatchLine name={`Citing ${publication.title}`} line={way.line.text ?? ''}>
+                Set an alert on what cites it
+              </WatchLine>
             )}
           </li>
         ))}
