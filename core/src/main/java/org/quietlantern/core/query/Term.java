@@ -28,6 +28,11 @@ public sealed interface Term {
 
   <R> R match(Cases<R> cases);
 
+  /** What it is made of; nothing where it is a whole. */
+  default List<Term> parts() {
+    return List.of();
+  }
+
   /** Whether it stands for itself: a word, a cut word, a phrase or a heading. */
   default boolean isLeaf() {
     return this instanceof Word
@@ -102,6 +107,11 @@ public sealed interface Term {
     public <R> R match(Cases<R> cases) {
       return cases.not(this);
     }
+
+    @Override
+    public List<Term> parts() {
+      return List.of(left, right);
+    }
   }
 
   /** Searched in these fields only; an inner one overrides an outer one. */
@@ -116,6 +126,11 @@ public sealed interface Term {
     @Override
     public <R> R match(Cases<R> cases) {
       return cases.in(this);
+    }
+
+    @Override
+    public List<Term> parts() {
+      return List.of(term);
     }
   }
 

@@ -2,7 +2,6 @@ package org.quietlantern.core.watch;
 
 import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -82,7 +81,7 @@ public enum Cause {
   }
 
   private static void ofWords(Line.Words words, Set<Cause> into) {
-    words.parsed().tree().ifPresent(term -> term.match(new OfTerm(into)));
+    words.parsed().tree().ifPresent(term -> ofTerm(term, into));
     for (Widening widening : words.widened()) {
       switch (widening) {
         case NAMES, NARROWER, RELATED -> into.add(HEADINGS);
@@ -105,58 +104,18 @@ public enum Cause {
     }
   }
 
-  /** Collects what the parts of a typed line ask for. */
-  private record OfTerm(Set<Cause> into) implements Term.Cases<Void> {
-    private Void all(List<Term> parts) {
-      parts.forEach(part -> part.match(this));
-      return null;
+  private static void ofTerm(Term term, Set<Cause> into) {
+    if (term instanceof Term.Heading) {
+      into.add(HEADINGS);
     }
-
-    @Override
-    public Void word(Term.Word word) {
-      return null;
-    }
-
-    @Override
-    public Void cut(Term.Cut cut) {
-      return null;
-    }
-
-    @Override
-    public Void phrase(Term.Phrase phrase) {
-      return null;
-    }
-
-    @Override
-    public Void and(Term.And and) {
-      return all(and.parts());
-    }
-
-    @Override
-    public Void or(Term.Or or) {
-      return all(or.parts());
-    }
-
-    @Override
-    public Void not(Term.Not not) {
-      return all(List.of(not.left(), not.right()));
-    }
-
-    @Override
-    public Void in(Term.In in) {
+    if (term instanceof Term.In in) {
       if (in.fields().contains(Field.CITEDBY)) {
         into.add(CITATIONS);
       }
       if (in.fields().contains(Field.TEXT)) {
         into.add(TEXTS);
       }
-      return in.term().match(this);
     }
-
-    @Override
-    public Void heading(Term.Heading heading) {
-      into.add(HEADINGS);
-      return null;
-    }
+    term.parts().forEach(part -> ofTerm(part, into));
   }
 }

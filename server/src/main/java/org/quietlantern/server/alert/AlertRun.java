@@ -35,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 class AlertRun {
   private static final int TIMES_A_SEARCH = 3;
   private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
   private final Publications publications;
   private final Matching matching;
   private final IndexKeeper index;
@@ -48,6 +49,7 @@ class AlertRun {
 
   AlertRun(
       AlertMapper mapper,
+      ComparisonMapper comparisons,
       Publications publications,
       Matching matching,
       IndexKeeper index,
@@ -59,6 +61,7 @@ class AlertRun {
       Checkpoint checkpoint,
       LanternProperties properties) {
     this.mapper = mapper;
+    this.comparisons = comparisons;
     this.publications = publications;
     this.matching = matching;
     this.index = index;
@@ -209,7 +212,7 @@ class AlertRun {
    */
   @Transactional(propagation = Propagation.REQUIRES_NEW)
   public void couldNotCompare(int id, String state, RuntimeException why) {
-    mapper.compared(id, state);
+    comparisons.compared(id, state);
     failed(id, mapper.number(id), why);
   }
 }

@@ -8,16 +8,16 @@ import org.springframework.stereotype.Component;
 /** Alerts whose last run failed, and those whose search lost a heading. */
 @Component
 class AlertTroubles implements TroubleTeller {
-  private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
 
-  AlertTroubles(AlertMapper mapper) {
-    this.mapper = mapper;
+  AlertTroubles(ComparisonMapper comparisons) {
+    this.comparisons = comparisons;
   }
 
   @Override
   public List<TroubleNow> now() {
     List<TroubleNow> now = new ArrayList<>();
-    for (AlertMapper.Unwell one : mapper.unwell()) {
+    for (ComparisonMapper.Unwell one : comparisons.unwell()) {
       if (!one.failed().isEmpty()) {
         now.add(
             trouble("alert run ", one, "Its last run failed and is tried again: " + one.failed()));
@@ -29,7 +29,7 @@ class AlertTroubles implements TroubleTeller {
     return now;
   }
 
-  private static TroubleNow trouble(String kind, AlertMapper.Unwell one, String why) {
+  private static TroubleNow trouble(String kind, ComparisonMapper.Unwell one, String why) {
     return new TroubleNow(
         kind + one.pid(), one.grp(), "Alert on “" + one.name() + "”", "a/" + one.pid(), why);
   }

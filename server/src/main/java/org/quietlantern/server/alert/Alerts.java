@@ -32,6 +32,7 @@ public class Alerts {
   private static final int RUNS_SHOWN = 20;
   private static final int WORKS_SHOWN = 10;
   private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
   private final SavedSearches searches;
   private final Sources sources;
   private final Publications publications;
@@ -117,12 +118,14 @@ public class Alerts {
 
   Alerts(
       AlertMapper mapper,
+      ComparisonMapper comparisons,
       SavedSearches searches,
       Sources sources,
       Publications publications,
       Arrivals arrivals,
       Matching matching) {
     this.mapper = mapper;
+    this.comparisons = comparisons;
     this.searches = searches;
     this.sources = sources;
     this.publications = publications;
@@ -152,9 +155,9 @@ public class Alerts {
 
   /** {@code before}: the last of the page before; absent: from the latest. */
   public DifferencesPage differences(Member who, String pid, @Nullable Integer before) {
-    Page<AlertMapper.Difference> page =
+    Page<ComparisonMapper.Difference> page =
         Page.of(
-            mapper.differences(
+            comparisons.differences(
                 get(who, pid).id(), before == null ? Integer.MAX_VALUE : before, RUNS_SHOWN + 1),
             RUNS_SHOWN);
     Map<Integer, WorkTitled> titles =
@@ -178,7 +181,7 @@ public class Alerts {
         page.more());
   }
 
-  private static List<Integer> first(AlertMapper.Difference row) {
+  private static List<Integer> first(ComparisonMapper.Difference row) {
     return Arrays.stream(row.works()).limit(WORKS_SHOWN).toList();
   }
 

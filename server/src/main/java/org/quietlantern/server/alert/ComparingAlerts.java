@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class ComparingAlerts implements Job {
   private static final Logger LOG = LoggerFactory.getLogger(ComparingAlerts.class);
-  private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
   private final MemoryComparison comparison;
   private final AlertRun alertRun;
   private final IndexKeeper index;
@@ -29,13 +29,13 @@ public class ComparingAlerts implements Job {
   private final Calendar calendar;
 
   ComparingAlerts(
-      AlertMapper mapper,
+      ComparisonMapper comparisons,
       MemoryComparison comparison,
       AlertRun alertRun,
       IndexKeeper index,
       Editions editions,
       Calendar calendar) {
-    this.mapper = mapper;
+    this.comparisons = comparisons;
     this.comparison = comparison;
     this.alertRun = alertRun;
     this.index = index;
@@ -58,9 +58,9 @@ public class ComparingAlerts implements Job {
     if (index.standsStill()) {
       return;
     }
-    for (AlertMapper.GroupWatching group : mapper.groupsWatching()) {
+    for (ComparisonMapper.GroupWatching group : comparisons.groupsWatching()) {
       String state = state(group.zone());
-      compare(mapper.notCompared(group.grp(), state), state);
+      compare(comparisons.notCompared(group.grp(), state), state);
     }
   }
 

@@ -15,11 +15,17 @@ import org.springframework.stereotype.Component;
 class MemoryCheck implements NightlyCheck {
   private static final Duration TOLD = Duration.ofDays(1);
   private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
   private final MemoryComparison comparison;
   private final Calendar calendar;
 
-  MemoryCheck(AlertMapper mapper, MemoryComparison comparison, Calendar calendar) {
+  MemoryCheck(
+      AlertMapper mapper,
+      ComparisonMapper comparisons,
+      MemoryComparison comparison,
+      Calendar calendar) {
     this.mapper = mapper;
+    this.comparisons = comparisons;
     this.comparison = comparison;
     this.calendar = calendar;
   }
@@ -31,7 +37,7 @@ class MemoryCheck implements NightlyCheck {
 
   @Override
   public int look() {
-    return mapper.missedSince(calendar.now().minus(TOLD))
+    return comparisons.missedSince(calendar.now().minus(TOLD))
         + mapper.watched().stream().mapToInt(this::missed).sum();
   }
 

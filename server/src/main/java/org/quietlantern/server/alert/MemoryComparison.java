@@ -29,6 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class MemoryComparison {
   private final AlertMapper mapper;
+  private final ComparisonMapper comparisons;
   private final IndexKeeper index;
   private final Matching matching;
   private final Publications publications;
@@ -45,6 +46,7 @@ class MemoryComparison {
 
   MemoryComparison(
       AlertMapper mapper,
+      ComparisonMapper comparisons,
       IndexKeeper index,
       Matching matching,
       Publications publications,
@@ -53,6 +55,7 @@ class MemoryComparison {
       Json json,
       LanternProperties properties) {
     this.mapper = mapper;
+    this.comparisons = comparisons;
     this.index = index;
     this.matching = matching;
     this.publications = publications;
@@ -76,14 +79,14 @@ class MemoryComparison {
   @Transactional
   public void compare(int id, String state) {
     AlertMapper.Row alert = mapper.lock(id);
-    mapper.compared(id, state);
+    comparisons.compared(id, state);
     if (!alert.state().equals("watching")) {
       return;
     }
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
       Matching.Look look = look(snapshot, alert);
       Difference difference = difference(alert, look);
-      mapper.lost(id, String.join(" ", look.lost(difference.strategy())));
+      comparisons.lost(id, String.join(" ", look.lost(difference.strategy())));
       if (!difference.news().isEmpty()) {
         take(alert, look, difference);
       }
@@ -118,8 +121,8 @@ class MemoryComparison {
       announcing.tell(alert);
     }
     mapper.rememberMore(alert.id(), memory.with(news).bytes());
-    mapper.addDifference(
-        new AlertMapper.Difference(
+    comparisons.addDifference(
+        new ComparisonMapper.Difference(
             0,
             alert.id(),
             calendar.now(),
