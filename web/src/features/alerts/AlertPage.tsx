@@ -10,6 +10,7 @@ import { FeedOfAlert } from './FeedOfAlert';
 import { LastRounds } from './LastRounds';
 import { LastRuns } from './LastRuns';
 import { rhythmInWords } from './rhythm';
+import { Yield } from './Yield';
 
 export function AlertPage() {
   const { id = '' } = useParams();
@@ -52,6 +53,7 @@ export function AlertPage() {
       )}
       <AlertActs alert={alert} />
       <LastRounds group={here.id} rounds={rounds} />
+      <Yield key={`yield of ${alert.id}`} alert={alert.id} />
       <LastRuns view={found.data} />
       <Differences key={alert.id} alert={alert.id} />
       {alert.state !== 'ended' && <FeedOfAlert group={here.id} alert={alert.id} />}

@@ -77,6 +77,21 @@ export function useDifferences(group: string, alert: string, before: number | nu
   });
 }
 
+/** What came of what an alert brought. */
+export function useYield(group: string, alert: string, enabled: boolean) {
+  return useQuery({
+    enabled,
+    queryKey: [...keys.alert(group, alert), 'yield'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/alerts/{alert}/yield', {
+          params: { path: { group, alert } },
+          signal,
+        }),
+      ),
+  });
+}
+
 export function useRunNow(group: string, alert: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);

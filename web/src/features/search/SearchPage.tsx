@@ -22,7 +22,14 @@ import { Workbench } from './Workbench';
 /** A sheet as other places of the application begin it. */
 function begun(params: URLSearchParams, present: readonly Line[]): Strategy {
   const without = params.getAll('without');
-  const lines = present.filter((line) => !without.includes(line.id));
+  const says = params.get('says');
+  const lines = present
+    .filter((line) => !without.includes(line.id))
+    .map((line) =>
+      says && line.id === params.get('line') && line.kind === 'words'
+        ? { ...line, text: says }
+        : line,
+    );
   const limit = params.get('limit');
   const add = params.get('add');
   const hold = params.get('hold');

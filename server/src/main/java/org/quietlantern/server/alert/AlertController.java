@@ -24,6 +24,7 @@ class AlertController {
   private final Foreseeing foreseeing;
   private final AlertChanges changes;
   private final RunningNow running;
+  private final AlertYields yields;
 
   record ToForesee(StrategyBody strategy) {}
 
@@ -35,12 +36,14 @@ class AlertController {
       AlertSetting setting,
       Foreseeing foreseeing,
       AlertChanges changes,
-      RunningNow running) {
+      RunningNow running,
+      AlertYields yields) {
     this.alerts = alerts;
     this.setting = setting;
     this.foreseeing = foreseeing;
     this.changes = changes;
     this.running = running;
+    this.yields = yields;
   }
 
   /** Alerts of the group; those that ended come last. */
@@ -62,6 +65,12 @@ class AlertController {
       @PathVariable String alert,
       @RequestParam(required = false) @Nullable Integer before) {
     return alerts.differences(me, alert, before);
+  }
+
+  /** What came of what an alert brought, word by word. */
+  @GetMapping("/alerts/{alert}/yield")
+  AlertYields.YieldShown yieldOf(Member me, @PathVariable String alert) {
+    return yields.of(me, alert);
   }
 
   /** Watches a saved search from now on. */
