@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 
 /**
  * A small form over the page; Escape leaves it. Focus goes in and comes back by the browser. It hangs
@@ -16,7 +16,9 @@ export function Dialog({
   children: ReactNode;
 }) {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
+  // Before the browser draws, and closed while it still stands there: else what had the focus before
+  // would not get it back.
+  useLayoutEffect(() => {
     const shown = dialog.current;
     shown?.showModal();
     // What is typed into comes first; else the browser chooses.

@@ -105,7 +105,7 @@ class Screenshots {
     ilse.page().waitForTimeout(500);
     ilse.button("Limit").first().click();
     ilse.page().getByLabel("from", new Page.GetByLabelOptions().setExact(true)).fill("2016");
-    ilse.button("Set").first().click();
+    ilse.exactly("Set").first().click();
     divideBy(ilse, "Access");
     for (String access : List.of("open to all", "yours to read")) {
       ilse.page()
