@@ -97,6 +97,8 @@ class WatchingTest {
       maren.exactly("Pause").click();
       assertThat(maren.text("It is paused.")).isVisible();
       maren.button("a week later").click();
+      assertThat(maren.text("In the pause came")).isVisible();
+      maren.page().reload();
       assertThat(maren.text(Pattern.compile("came in the pause[.]$"))).isVisible();
       maren.exactly("Go on").click();
       assertThat(maren.text("It is paused.")).hasCount(0);
