@@ -97,11 +97,13 @@ class WatchingTest {
       maren.exactly("Pause").click();
       assertThat(maren.text("It is paused.")).isVisible();
       maren.button("a week later").click();
+      assertThat(maren.text(Pattern.compile("^It is \\d+ Dec"))).isVisible();
       assertThat(maren.text("In the pause came")).isVisible();
       maren.page().reload();
       assertThat(maren.text(Pattern.compile("came in the pause[.]$"))).isVisible();
       maren.exactly("Go on").click();
       assertThat(maren.text("It is paused.")).hasCount(0);
+      maren.page().keyboard().press("Escape");
       maren.button("a week later").click();
       assertThat(maren.region("Last rounds")).containsText(Pattern.compile("nothing|arrival"));
     }
