@@ -37,8 +37,9 @@ class WithoutWordTest {
         "(bats or | bats | ''"
       })
   void left(String text, String word, String left) {
-    assertThat(WithoutWord.text(of(text), "l1", word).orElse("")).isEqualTo(left);
-    assertThat(WithoutWord.text(of(text), "l2", word)).isEmpty();
+    assertThat(WithoutWord.of(of(text), "l1", word).map(WithoutWord::says).orElse(""))
+        .isEqualTo(left);
+    assertThat(WithoutWord.of(of(text), "l2", word)).isEmpty();
   }
 
   @DisplayName("The line stays what it is otherwise, and the other lines as they are")
@@ -49,7 +50,7 @@ class WithoutWordTest {
             List.of(
                 new Line.Words("l1", "bats or lamps", false, Set.of(Widening.VARIANTS)),
                 new Line.Words("l2", "lamps or moths", false, Set.of())));
-    Strategy after = WithoutWord.of(before, "l1", "lamps").orElseThrow();
+    Strategy after = WithoutWord.of(before, "l1", "lamps").orElseThrow().strategy();
     assertThat(after.lines().get(0))
         .isEqualTo(new Line.Words("l1", "bats", false, Set.of(Widening.VARIANTS)));
     assertThat(after.lines().get(1)).isEqualTo(before.lines().get(1));

@@ -2,7 +2,9 @@ package org.quietlantern.server.alert;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.quietlantern.core.query.Strategy;
@@ -21,7 +23,6 @@ class AlertYields {
   /** Words that are tried; each is a search over what came. */
   private static final int TRIED = 10;
 
-  private final AlertMapper mapper;
   private final Alerts alerts;
   private final SavedSearches searches;
   private final Verdicts verdicts;
@@ -56,13 +57,7 @@ class AlertYields {
       List<WordYield> words,
       List<Spared> spared) {}
 
-  AlertYields(
-      AlertMapper mapper,
-      Alerts alerts,
-      SavedSearches searches,
-      Verdicts verdicts,
-      Matching matching) {
-    this.mapper = mapper;
+  AlertYields(Alerts alerts, SavedSearches searches, Verdicts verdicts, Matching matching) {
     this.alerts = alerts;
     this.searches = searches;
     this.verdicts = verdicts;
@@ -71,7 +66,7 @@ class AlertYields {
 
   YieldShown of(Member who, String pid) {
     AlertMapper.Line alert = alerts.get(who, pid);
-    List<Yield.Came> came = verdicts.of(mapper.id(pid));
+    List<Yield.Came> came = verdicts.of(alert.id());
     Yield yield = Yield.of(came);
     List<WordYield> words =
         yield.words().stream()
@@ -91,13 +86,15 @@ class AlertYields {
   }
 
   private List<Spared> spared(Member who, Strategy strategy, Yield yield, List<Yield.Came> came) {
-    List<Yield.Word> poor =
-        yield.words().stream()
-            .filter(Yield.OfWord::isPoor)
-            .map(Yield.OfWord::word)
-            .filter(word -> WithoutWord.text(strategy, word.line(), word.typed()).isPresent())
-            .limit(TRIED)
-            .toList();
+    Map<Yield.Word, WithoutWord> poor = new LinkedHashMap<>();
+    yield.words().stream()
+        .filter(Yield.OfWord::isPoor)
+        .map(Yield.OfWord::word)
+        .forEach(
+            word ->
+                WithoutWord.of(strategy, word.line(), word.typed())
+                    .filter(without -> poor.size() < TRIED)
+                    .ifPresent(without -> poor.put(word, without)));
     if (poor.isEmpty()) {
       return List.of();
     }
@@ -114,31 +111,24 @@ class AlertYields {
         look -> {
           RoaringBitmap still = look.snapshot().among(look.compile(strategy), all);
           List<Spared> spared = new ArrayList<>();
-          for (Yield.Word word : poor) {
-            spared(look, strategy, word, still, kept).ifPresent(spared::add);
-          }
+          poor.forEach(
+              (word, without) -> spared(look, word, without, still, kept).ifPresent(spared::add));
           return spared;
         });
   }
 
   private static Optional<Spared> spared(
       Matching.Look look,
-      Strategy strategy,
       Yield.Word word,
+      WithoutWord without,
       RoaringBitmap still,
       Set<Integer> kept) {
-    Strategy without = WithoutWord.of(strategy, word.line(), word.typed()).orElseThrow();
     RoaringBitmap lost = still.clone();
-    lost.andNot(look.snapshot().among(look.compile(without), still));
+    lost.andNot(look.snapshot().among(look.compile(without.strategy()), still));
     int lostKept = (int) lost.stream().filter(kept::contains).count();
     return new Yield.OfWord(word, lost.getCardinality(), lostKept).isPoor()
         ? Optional.of(
-            new Spared(
-                word.line(),
-                word.typed(),
-                WithoutWord.text(strategy, word.line(), word.typed()).orElseThrow(),
-                lost.getCardinality(),
-                lostKept))
+            new Spared(word.line(), word.typed(), without.says(), lost.getCardinality(), lostKept))
         : Optional.empty();
   }
 }

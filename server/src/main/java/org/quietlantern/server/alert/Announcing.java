@@ -61,17 +61,18 @@ class Announcing {
       ChangesSince changes,
       RoaringBitmap news) {
     Set<Integer> arrived = changes.arrived();
-    ZoneId zone = ZoneId.of(alert.zone());
     return announce(
         alert,
         alert.revision(),
-        look.reasons(),
+        look,
         strategy,
         news,
-        stored -> classOf(stored, zone, !arrived.contains(stored.id())));
+        stored -> classOf(alert, stored, !arrived.contains(stored.id())));
   }
 
-  private static NewClass classOf(StoredPublication stored, ZoneId zone, boolean wasHere) {
+  private static NewClass classOf(
+      AlertMapper.Row alert, StoredPublication stored, boolean wasHere) {
+    ZoneId zone = ZoneId.of(alert.zone());
     return NewClass.of(
         stored.publication().date(), stored.came().atZone(zone).toLocalDate(), wasHere);
   }
@@ -79,14 +80,8 @@ class Announcing {
   /** What was here when an alert was set and shall be looked at, too. */
   public RoaringBitmap announcePast(
       AlertMapper.Row alert, Matching.Look look, Strategy strategy, RoaringBitmap past) {
-    ZoneId zone = ZoneId.of(alert.zone());
     return announce(
-        alert,
-        alert.revision(),
-        look.reasons(),
-        strategy,
-        past,
-        stored -> classOf(stored, zone, false));
+        alert, alert.revision(), look, strategy, past, stored -> classOf(alert, stored, false));
   }
 
   /** What a new revision matches of what was here before. */
@@ -96,7 +91,7 @@ class Announcing {
       Matching.Look look,
       Strategy strategy,
       RoaringBitmap gained) {
-    return announce(alert, revision, look.reasons(), strategy, gained, stored -> NewClass.EDITED);
+    return announce(alert, revision, look, strategy, gained, stored -> NewClass.EDITED);
   }
 
   /**
@@ -111,16 +106,15 @@ class Announcing {
       Strategy strategy,
       RoaringBitmap found,
       boolean missed) {
-    ZoneId zone = ZoneId.of(alert.zone());
     return announce(
         alert,
         alert.revision(),
-        look.reasons(),
+        look,
         strategy,
         found,
         stored ->
             missed
-                ? classOf(stored, zone, stored.came().isBefore(alert.since()))
+                ? classOf(alert, stored, stored.came().isBefore(alert.since()))
                 : NewClass.WIDENED);
   }
 
@@ -139,7 +133,7 @@ class Announcing {
   private RoaringBitmap announce(
       AlertMapper.Row alert,
       int revision,
-      Explainer reasons,
+      Matching.Look look,
       Strategy strategy,
       RoaringBitmap found,
       Function<StoredPublication, NewClass> classOf) {
@@ -148,6 +142,7 @@ class Announcing {
       return aside;
     }
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
+    Explainer reasons = look.reasons();
     int round = rounds.openRound(alert.id());
     for (int id : found) {
       try {

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
@@ -58,16 +59,21 @@ public class ComparingAlerts implements Job {
     if (index.standsStill()) {
       return;
     }
+    Map<Editions.Kind, Integer> now = editions.now();
     for (ComparisonMapper.GroupWatching group : comparisons.groupsWatching()) {
-      String state = state(group.zone());
+      String state = state(group.zone(), now);
       compare(comparisons.notCompared(group.grp(), state), state);
     }
   }
 
   /** What is compared now, as {@code 2026-11-30, vocabulary 3, holdings 1}. */
   String state(String zone) {
+    return state(zone, editions.now());
+  }
+
+  private String state(String zone, Map<Editions.Kind, Integer> now) {
     return calendar.today(ZoneId.of(zone))
-        + editions.now().entrySet().stream()
+        + now.entrySet().stream()
             .map(of -> ", " + of.getKey().name().toLowerCase(Locale.ROOT) + " " + of.getValue())
             .collect(Collectors.joining());
   }

@@ -42,7 +42,7 @@ class MemoryCheck implements NightlyCheck {
   }
 
   private int missed(int alert) {
-    MemoryComparison.Compared now = comparison.trial(alert);
+    MemoryComparison.Difference now = comparison.trial(alert);
     return now.causes().isEmpty() ? now.news().getCardinality() : 0;
   }
 }

@@ -38,11 +38,15 @@ class MemoryComparison {
   private final Json json;
   private final Duration searchTime;
 
-  /** {@code news}: what is not remembered, without what the alert is still to see. */
-  private record Difference(Strategy strategy, Set<Cause> causes, int found, RoaringBitmap news) {}
-
-  /** What a comparison would come to; {@code causes}: none where {@code news} was missed. */
-  public record Compared(Set<Cause> causes, RoaringBitmap news) {}
+  /**
+   * What a comparison comes to.
+   *
+   * @param causes by which the search can find more; none: {@code news} was missed
+   * @param found how many the search finds
+   * @param news what is not remembered, without what the alert is still to see
+   */
+  record Difference(
+      Strategy strategy, Set<Cause> causes, Memory memory, int found, RoaringBitmap news) {}
 
   MemoryComparison(
       AlertMapper mapper,
@@ -67,11 +71,10 @@ class MemoryComparison {
 
   /** What it would find if it were compared now; changes nothing. */
   @Transactional(readOnly = true)
-  public Compared trial(int id) {
+  public Difference trial(int id) {
     AlertMapper.Row alert = mapper.byId(id);
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
-      Difference difference = difference(alert, look(snapshot, alert));
-      return new Compared(difference.causes(), difference.news());
+      return difference(alert, look(snapshot, alert));
     }
   }
 
@@ -109,18 +112,17 @@ class MemoryComparison {
     RoaringBitmap unknown = AlertRun.unknown(publications, memory, news);
     mapper.setAsideIds(alert.id()).forEach(unknown::remove);
     return new Difference(
-        strategy, Cause.of(strategy, look.library()), found.getCardinality(), unknown);
+        strategy, Cause.of(strategy, look.library()), memory, found.getCardinality(), unknown);
   }
 
   private void take(AlertMapper.Row alert, Matching.Look look, Difference difference) {
     boolean missed = difference.causes().isEmpty();
-    Memory memory = Memory.read(alert.memory());
     RoaringBitmap news = difference.news().clone();
     if (missed || alert.tellsWidened()) {
       news.andNot(announcing.announceCompared(alert, look, difference.strategy(), news, missed));
       announcing.tell(alert);
     }
-    mapper.rememberMore(alert.id(), memory.with(news).bytes());
+    mapper.rememberMore(alert.id(), difference.memory().with(news).bytes());
     comparisons.addDifference(
         new ComparisonMapper.Difference(
             0,
@@ -128,7 +130,7 @@ class MemoryComparison {
             calendar.now(),
             missed,
             difference.causes().stream().map(Cause::word).toArray(String[]::new),
-            memory.size(),
+            difference.memory().size(),
             difference.found(),
             Arrays.stream(news.toArray()).boxed().toArray(Integer[]::new)));
   }

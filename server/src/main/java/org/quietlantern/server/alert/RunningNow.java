@@ -69,7 +69,7 @@ class RunningNow {
   TrialShown trial(Member who, String pid) {
     int id = alerts.id(who, pid);
     RoaringBitmap news = alertRun.trial(id, harvests.settled());
-    MemoryComparison.Compared compared = comparison.trial(id);
+    MemoryComparison.Difference compared = comparison.trial(id);
     return new TrialShown(
         news.getCardinality(),
         first(who, news),

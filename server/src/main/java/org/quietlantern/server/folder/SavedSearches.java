@@ -51,8 +51,6 @@ public class SavedSearches implements CommandKinds {
 
   record Before(String search) {}
 
-  private record Copied(Strategy strategy, Answer answer) {}
-
   SavedSearches(
       SavedSearchMapper mapper,
       Folders folders,
@@ -78,9 +76,9 @@ public class SavedSearches implements CommandKinds {
         who,
         command,
         save,
-        () -> matching.search(who, strategy, Ordering.RELEVANCE, 0),
-        answer -> {
-          String pid = add(who, folder, new Found(name, strategy, answer.count(), answer.asOf()));
+        () -> found(who, name, strategy),
+        found -> {
+          String pid = add(who, folder, found);
           return CommandResult.of(get(who, pid), new Before(pid)).changing(Subject.Of.SEARCH, pid);
         });
   }
@@ -91,18 +89,18 @@ public class SavedSearches implements CommandKinds {
         who,
         command,
         copy,
-        () -> {
-          Strategy strategy = watched(who, of).strategy();
-          return new Copied(strategy, matching.search(who, strategy, Ordering.RELEVANCE, 0));
-        },
-        copied -> {
-          Answer answer = copied.answer();
-          Found found = new Found(name, copied.strategy(), answer.count(), answer.asOf());
+        () -> found(who, name, watched(who, of).strategy()),
+        found -> {
           String pid = add(who, folder, found);
           return CommandResult.of(get(who, pid), new Before(pid))
               .changing(Subject.Of.SEARCH, pid)
               .about(Subject.Of.SEARCH, List.of(of));
         });
+  }
+
+  private Found found(Member who, String name, Strategy strategy) {
+    Answer answer = matching.search(who, strategy, Ordering.RELEVANCE, 0);
+    return new Found(name, strategy, answer.count(), answer.asOf());
   }
 
   /** A name as it is kept; refused where it is empty or too long. */

@@ -24,14 +24,12 @@ interface TroubleMapper {
       boolean told,
       boolean lasts) {}
 
-  String ROWS =
+  @Select(
       """
       select id, key, grp, title, place, why, since, mended, told is not null as told,
         system_since < #{lasting} as lasts
-      from trouble
-      """;
-
-  @Select(ROWS + " where mended is null order by id")
+      from trouble where mended is null order by id
+      """)
   List<Row> open(Instant lasting);
 
   @Insert(
@@ -59,13 +57,11 @@ interface TroubleMapper {
   /** Open ones first, then those that were mended since; of a group, or with none of all. */
   @Select(
       """
-      select id, key, grp, title, place, why, since, mended, told is not null as told,
-        true as lasts
-      from trouble
+      select title, place, why, since, mended from trouble
       where grp is not distinct from #{group} and (mended is null or (mended >= #{mendedSince} and told is not null))
       order by mended is not null, since desc, id
       """)
-  List<Row> of(@Nullable Integer group, Instant mendedSince);
+  List<Troubles.TroubleShown> of(@Nullable Integer group, Instant mendedSince);
 
   /** Who gets a letter. {@code grp}: public id of a group of theirs, for links. */
   record Reader(String email, String grp, String name) {}

@@ -146,8 +146,6 @@ public class Troubles implements Job {
     return Stream.concat(
             mapper.of(who.group(), since).stream(),
             groups.isSteward(who) ? mapper.of(null, since).stream() : Stream.of())
-        .map(
-            row -> new TroubleShown(row.title(), row.place(), row.why(), row.since(), row.mended()))
         .toList();
   }
 }
