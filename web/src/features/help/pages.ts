@@ -1,3 +1,4 @@
+import { ARRIVALS, MARK_KEYS } from './arrivals';
 import { CATALOGUE } from './catalogue';
 import { FOLDERS } from './folders';
 import { TEXTS } from './texts';
@@ -15,15 +16,6 @@ export type HelpOf = {
   keys?: readonly (readonly [string, string])[];
   words: readonly Word[];
 };
-
-const MARK_KEYS = [
-  ['1', 'keep'],
-  ['2', 'pass'],
-  ['3', 'raise for the group'],
-  ['4', 'hold'],
-  ['5', 'seen'],
-  ['0', 'undo'],
-] as const;
 
 export const PAGES: Record<string, HelpOf> = {
   today: {
@@ -170,41 +162,7 @@ export const PAGES: Record<string, HelpOf> = {
     ],
     words: ['note', 'stable link'],
   },
-  arrivals: {
-    title: 'Arrivals',
-    path: 'arrivals',
-    says: [
-      'What an alert finds arrives in its round. Each member has a lamp on each arrival; reviewing it lights the lamp, here and wherever else the work arrives.',
-      'Scrolling past or opening is not reviewing: only a mark is.',
-      'The board shows who is through with which round, and what nobody has looked at.',
-    ],
-    keys: [...MARK_KEYS, ['j k', 'next, former']],
-    words: [
-      'arrival',
-      'lamp',
-      'round',
-      'gathering',
-      'covered',
-      'keep',
-      'pass',
-      'raise',
-      'hold',
-      'seen',
-    ],
-  },
+  ...ARRIVALS,
   ...FOLDERS,
-  alerts: {
-    title: 'Alerts',
-    path: 'alerts',
-    says: [
-      'An alert watches a saved search. Before it is set it shows what the last twelve months would have brought, and says where that is much or nothing. What is there already is never announced, unless you take the last months as its first round; nothing is announced twice, not from two sources and not by two alerts.',
-      'It is set on a saved search, or from where you are: on what is on the sheet, a journal, a heading, what cites a work, an author. The search is saved with it then, and can be opened on the sheet.',
-      'Every night it is held against all that its search finds. What headings, holdings or the calendar have widened goes quietly into its memory and stands on its page; it comes into a round if you choose so.',
-      'What came of it stands on its page, word by word: how many each brought, and how many of those were kept. A word that brings hardly anything you keep is told, with what would not have come without it.',
-      'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
-      'A feed brings closed rounds to your own reader. Its address is secret, and yours to end.',
-    ],
-    words: ['alert', 'rhythm', 'round', 'finding'],
-  },
   ...CATALOGUE,
 };

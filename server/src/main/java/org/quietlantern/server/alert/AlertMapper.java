@@ -152,6 +152,13 @@ interface AlertMapper {
       """)
   List<Run> runs(int alert, int most);
 
+  @Select(
+      """
+      select coalesce((select error <> '' from alert_run where alert = #{alert}
+        order by id desc limit 1), false)
+      """)
+  boolean lastFailed(int alert);
+
   /** Runs that found nothing are told for a while only. */
   @Delete("delete from alert_run where found = 0 and error = '' and at < #{before}")
   void forgetRuns(Instant before);
@@ -220,12 +227,14 @@ interface AlertMapper {
   @Select("select exists (select 1 from finding where revision = #{revision})")
   boolean hasFound(int revision);
 
+  /** {@code ran}: null where the run is not told. */
   @Update(
       """
-      update alert set memory = #{memory}, number = #{number}, ran = #{now}, version = version + 1
+      update alert set memory = #{memory}, number = #{number},
+        ran = coalesce(#{ran}::timestamptz, ran), version = version + 1
       where id = #{id}
       """)
-  void remember(int id, byte[] memory, long number, Instant now);
+  void remember(int id, byte[] memory, long number, @Nullable Instant ran);
 
   /** What needs no run: the number stays. */
   @Update("update alert set memory = #{memory}, version = version + 1 where id = #{id}")

@@ -99,9 +99,7 @@ class AlertRun {
         announcing.tell(alert);
       }
       checkpoint.pass("alert: announced, not remembered");
-      mapper.remember(
-          id, seen.memory().with(matches).bytes(), Math.max(upTo, alert.number()), calendar.now());
-      note(alert, upTo, news.getCardinality(), begun);
+      remember(alert, seen.memory().with(matches), upTo, news.getCardinality(), begun);
       checkpoint.pass("alert: remembered, not committed");
       return news.getCardinality();
     }
@@ -181,8 +179,18 @@ class AlertRun {
     return unknown;
   }
 
-  private void note(AlertMapper.Row alert, long upTo, int found, Instant begun) {
+  /**
+   * A run that no source is behind and that found nothing is not told: what moved may be another
+   * group's alone.
+   */
+  private void remember(AlertMapper.Row alert, Memory memory, long upTo, int found, Instant begun) {
     List<Integer> sources = harvests.endedSince(alert.ran());
+    long number = Math.max(upTo, alert.number());
+    if (found == 0 && sources.isEmpty() && !mapper.lastFailed(alert.id())) {
+      mapper.remember(alert.id(), memory.bytes(), number, null);
+      return;
+    }
+    mapper.remember(alert.id(), memory.bytes(), number, calendar.now());
     long millis = Duration.between(begun, system.now()).toMillis();
     mapper.addRun(
         new AlertMapper.Run(

@@ -88,6 +88,7 @@ class OwnRecordsTest {
     records.addAll(ofShared(20));
     ownSource(mine, "own-" + mine.pid()).take(records);
 
+    APP.bean(Watching.class).run();
     assertThat(mine.find("secret")).hasSize(40);
     assertThat(Readings.differences(before, read(theirs))).isEmpty();
     assertThat(everythingStored()).isEqualTo(stored);
