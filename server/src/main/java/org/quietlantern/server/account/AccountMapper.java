@@ -45,22 +45,69 @@ interface AccountMapper {
     return ZoneId.of(zoneName(account));
   }
 
-  @Update("update account set email = #{email} where id = #{account}")
+  @Update(
+      """
+      update account set email = #{email}, returned = 0, returned_at = null, returned_why = null
+      where id = #{account}
+      """)
   void setEmail(int account, String email);
 
   @Update("update account set password_hash = #{hash} where id = #{account}")
   void setPassword(int account, String hash);
 
-  @Select("select zone, letters, letter_hour from account where id = #{account}")
-  AccountSettings settings(int account);
+  /** {@code hours}: as {@code 07:00:00}. */
+  record SettingsRow(
+      String zone,
+      boolean letters,
+      Integer[] days,
+      String[] hours,
+      boolean atOnce,
+      boolean ofNothing) {}
+
+  @Select(
+      """
+      select zone, letters, letter_days::integer[] as days, letter_hours::text[] as hours,
+        letters_at_once as at_once, letters_of_nothing as of_nothing
+      from account where id = #{account}
+      """)
+  SettingsRow settings(int account);
 
   @Update(
       """
-      update account set zone = #{settings.zone}, letters = #{settings.letters},
-        letter_hour = #{settings.letterHour}
+      update account set zone = #{row.zone}, letters = #{row.letters},
+        letter_days = #{row.days}::integer[]::smallint[], letter_hours = #{row.hours}::text[]::time[],
+        letters_at_once = #{row.atOnce}, letters_of_nothing = #{row.ofNothing}
       where id = #{account}
       """)
-  void set(int account, AccountSettings settings);
+  void set(int account, SettingsRow row);
+
+  /** When the account is written to next, by each of its groups. */
+  @Update(
+      "update membership set digest_due = #{next} where account = #{account} and left_at is null")
+  void setMoment(int account, Instant next);
+
+  /**
+   * What became of letters to an account.
+   *
+   * @param email where they go
+   * @param came how many came back since somebody said that the address works
+   * @param why the last one did
+   */
+  record ReturnsRow(String email, int came, @Nullable Instant at, @Nullable String why) {}
+
+  @Select(
+      """
+      select email, returned as came, returned_at as at, returned_why as why
+      from account where id = #{account}
+      """)
+  ReturnsRow returns(int account);
+
+  @Update(
+      """
+      update account set returned = 0, returned_at = null, returned_why = null
+      where id = #{account}
+      """)
+  void forgetReturns(int account);
 
   @Update("update account set steward = true where id = #{account}")
   void makeSteward(int account);

@@ -2,7 +2,6 @@ package org.quietlantern.server.account;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import org.quietlantern.server.mail.Letter;
 import org.quietlantern.server.platform.Codes;
@@ -138,24 +137,6 @@ class MyAccount {
       throw Refusal.conflict("address-taken", "Another account has this address by now.");
     }
     return row.email();
-  }
-
-  AccountSettings settings(int account) {
-    return accounts.settings(account);
-  }
-
-  /** Sets where its days begin, and when its letters come. */
-  AccountSettings set(int account, AccountSettings wanted) {
-    if (wanted.letterHour() == null) {
-      throw Refusal.unusable("letterHour", "An hour is needed, as 07:00.");
-    }
-    AccountSettings settings =
-        new AccountSettings(
-            Zones.read(wanted.zone()),
-            wanted.letters(),
-            wanted.letterHour().truncatedTo(ChronoUnit.MINUTES));
-    accounts.set(account, settings);
-    return settings;
   }
 
   private static Refusal gone(String why) {

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class MyAccountController {
   private final MyAccount mine;
+  private final MyLetters letters;
   private final Forgotten forgotten;
   private final SessionAccount sessions;
 
@@ -33,8 +34,10 @@ class MyAccountController {
   /** The address that an account has from now on. */
   record AddressConfirmed(String email) {}
 
-  MyAccountController(MyAccount mine, Forgotten forgotten, SessionAccount sessions) {
+  MyAccountController(
+      MyAccount mine, MyLetters letters, Forgotten forgotten, SessionAccount sessions) {
     this.mine = mine;
+    this.letters = letters;
     this.forgotten = forgotten;
     this.sessions = sessions;
   }
@@ -72,13 +75,25 @@ class MyAccountController {
   /** Where the account's days begin, and when its letters come. */
   @GetMapping("/me/settings")
   AccountSettings settings() {
-    return mine.settings(SessionAccount.current());
+    return letters.settings(SessionAccount.current());
   }
 
   /** Sets them. */
   @PutMapping("/me/settings")
   AccountSettings set(@RequestBody AccountSettings wanted) {
-    return mine.set(SessionAccount.current(), wanted);
+    return letters.set(SessionAccount.current(), wanted);
+  }
+
+  /** Whether letters to the account arrive. */
+  @GetMapping("/me/letters")
+  MyLetters.LettersArrive letters() {
+    return letters.arrive(SessionAccount.current());
+  }
+
+  /** That the address works again: it is written to again. */
+  @PostMapping("/me/letters/again")
+  MyLetters.LettersArrive writeAgain() {
+    return letters.writeAgain(SessionAccount.current());
   }
 
   /** Where one is signed in, the last used first. */

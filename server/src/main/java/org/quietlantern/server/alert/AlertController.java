@@ -2,6 +2,7 @@ package org.quietlantern.server.alert;
 
 import java.util.List;
 import java.util.UUID;
+import org.quietlantern.server.group.GuestsMay;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Nullable;
@@ -25,11 +26,15 @@ class AlertController {
   private final AlertChanges changes;
   private final RunningNow running;
   private final AlertYields yields;
+  private final Receivers receivers;
 
   record ToForesee(StrategyBody strategy) {}
 
   /** {@code gap}: what came in the pause is found, too. */
   record Resume(boolean gap) {}
+
+  /** {@code receive}: whether the member gets the alert by mail. */
+  record MyMail(boolean receive) {}
 
   AlertController(
       Alerts alerts,
@@ -37,13 +42,15 @@ class AlertController {
       Foreseeing foreseeing,
       AlertChanges changes,
       RunningNow running,
-      AlertYields yields) {
+      AlertYields yields,
+      Receivers receivers) {
     this.alerts = alerts;
     this.setting = setting;
     this.foreseeing = foreseeing;
     this.changes = changes;
     this.running = running;
     this.yields = yields;
+    this.receivers = receivers;
   }
 
   /** Alerts of the group; those that ended come last. */
@@ -71,6 +78,19 @@ class AlertController {
   @GetMapping("/alerts/{alert}/yield")
   AlertYields.YieldShown yieldOf(Member me, @PathVariable String alert) {
     return yields.of(me, alert);
+  }
+
+  /** Who gets an alert by mail. */
+  @GetMapping("/alerts/{alert}/mail")
+  Receivers.AlertMail mail(Member me, @PathVariable String alert) {
+    return receivers.of(me, alert);
+  }
+
+  /** Whether the member who asks gets it. */
+  @GuestsMay
+  @PutMapping("/alerts/{alert}/mail")
+  Receivers.AlertMail setMail(Member me, @PathVariable String alert, @RequestBody MyMail body) {
+    return receivers.set(me, alert, body.receive());
   }
 
   /** Watches a saved search from now on. */

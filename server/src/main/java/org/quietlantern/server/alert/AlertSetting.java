@@ -53,6 +53,7 @@ public class AlertSetting implements CommandKinds {
   private final Watchable watchable;
   private final Foreseeing foreseeing;
   private final Announcing announcing;
+  private final Receivers receivers;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -72,6 +73,7 @@ public class AlertSetting implements CommandKinds {
    *     absent: it goes quietly into memory
    * @param past what appeared in the last so many months, this one included, is its first round;
    *     absent: nothing of what is here
+   * @param receivers members who get it by mail; absent: everybody
    */
   public record AlertWanted(
       @Nullable String search,
@@ -81,10 +83,11 @@ public class AlertSetting implements CommandKinds {
       @Nullable Integer asked,
       @Nullable String folder,
       @Nullable Boolean tellsWidened,
-      @Nullable Integer past) {
+      @Nullable Integer past,
+      @Nullable List<String> receivers) {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
-      return new AlertWanted(search, null, rhythm, null, null, null, null, null);
+      return new AlertWanted(search, null, rhythm, null, null, null, null, null, null);
     }
   }
 
@@ -131,6 +134,7 @@ public class AlertSetting implements CommandKinds {
       Watchable watchable,
       Foreseeing foreseeing,
       Announcing announcing,
+      Receivers receivers,
       Commands commands,
       PublicIds ids,
       Calendar calendar) {
@@ -144,6 +148,7 @@ public class AlertSetting implements CommandKinds {
     this.watchable = watchable;
     this.foreseeing = foreseeing;
     this.announcing = announcing;
+    this.receivers = receivers;
     this.commands = commands;
     this.ids = ids;
     this.calendar = calendar;
@@ -251,6 +256,7 @@ public class AlertSetting implements CommandKinds {
     if (id == null) {
       throw Refusal.conflict("alert-there", "This saved search has an alert already.");
     }
+    receivers.choose(id, wanted.receivers());
     rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), hour).orElse(null));
     int past = tell(id, baseline);
     return CommandResult.of(

@@ -10,7 +10,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.quietlantern.server.alert.Watching;
-import org.quietlantern.server.dayletter.DayLetters;
+import org.quietlantern.server.digest.Digests;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
@@ -36,7 +36,7 @@ public class DemoDays {
   private final IndexKeeper index;
   private final Watching watching;
   private final RequestJob requests;
-  private final DayLetters letters;
+  private final Digests letters;
   private final Outbound outbound;
   private final LanternProperties properties;
 
@@ -52,7 +52,7 @@ public class DemoDays {
       IndexKeeper index,
       Watching watching,
       RequestJob requests,
-      DayLetters letters,
+      Digests letters,
       Outbound outbound,
       LanternProperties properties) {
     this.mapper = mapper;

@@ -301,7 +301,8 @@ public class Sendings implements CommandKinds {
     List<Long> kept = enclosed.stream().map(outbox::keep).toList();
     for (MailAddress one : to) {
       long letter =
-          outbox.write(new Letter(one, subject, "sending", values, who.group(), answer, kept));
+          outbox.write(
+              new Letter(one, subject, "sending", values, who.group(), answer, kept, null));
       mapper.addLetter(sending, letter);
     }
     return CommandKind.done(new Sent(pid, to.size(), along.size())).toldTo(Audience.ME);

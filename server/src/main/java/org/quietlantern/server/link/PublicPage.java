@@ -35,6 +35,7 @@ public class PublicPage {
   private static final Template FOLDER = page("folder");
   private static final Template BIBLIOGRAPHY = page("bibliography");
   private static final Template REVOKED = page("revoked");
+  private static final Template LETTERS = page("letters");
 
   private final String baseUrl;
 
@@ -90,6 +91,15 @@ public class PublicPage {
    */
   public record BibliographyShown(String heading, String stated, String entries, String list) {}
 
+  /**
+   * Where letters are stopped without signing in.
+   *
+   * @param says what will be, or was, done
+   * @param stopped whether it was
+   * @param act what the button says
+   */
+  public record LettersShown(String heading, String says, boolean stopped, String act) {}
+
   PublicPage(LanternProperties properties) {
     this.baseUrl = properties.baseUrl();
   }
@@ -122,6 +132,10 @@ public class PublicPage {
   /** Likewise, as a bibliography. */
   public String bibliography(BibliographyShown bibliography) {
     return BIBLIOGRAPHY.execute(bibliography);
+  }
+
+  public String letters(LettersShown letters) {
+    return LETTERS.execute(letters);
   }
 
   public String revoked() {

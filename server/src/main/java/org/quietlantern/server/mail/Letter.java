@@ -14,6 +14,7 @@ import org.quietlantern.server.platform.Refusal;
  * @param group row number of the group on whose account it goes; none for the installation
  * @param replyTo whoever answers writes to this address; none: to nobody
  * @param files that go along, as {@link Outbox#keep} named them
+ * @param regular what a letter has that comes again and again; none: it comes once
  */
 public record Letter(
     MailAddress to,
@@ -22,11 +23,18 @@ public record Letter(
     Map<String, ?> values,
     @Nullable Integer group,
     @Nullable String replyTo,
-    List<Long> files) {
+    List<Long> files,
+    @Nullable Regular regular) {
 
   public Letter {
     files = List.copyOf(files);
   }
+
+  /**
+   * @param name of this one among all of its kind: its {@code Message-ID} is made of it
+   * @param stop address where letters of its kind are stopped by one POST (RFC 8058)
+   */
+  public record Regular(String name, String stop) {}
 
   /** A file that goes along. {@code type}: its media type. */
   public record Enclosed(String name, String type, byte[] content) {}
@@ -38,7 +46,13 @@ public record Letter(
       String template,
       Map<String, ?> values,
       @Nullable Integer group) {
-    this(to, subject, template, values, group, null, List.of());
+    this(to, subject, template, values, group, null, List.of(), null);
+  }
+
+  /** One that comes again and again. */
+  public static Letter regular(
+      MailAddress to, String subject, String template, Map<String, ?> values, Regular regular) {
+    return new Letter(to, subject, template, values, null, null, List.of(), regular);
   }
 
   /** To whom a letter is to go; refused, in its field of a form, where that is no address. */

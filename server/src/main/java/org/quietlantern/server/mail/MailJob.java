@@ -22,12 +22,15 @@ public class MailJob implements Job {
   private static final int AT_A_TIME = 50;
   private static final int LONGEST_TROUBLE = 300;
   private final OutboxMapper mapper;
+  private final Returns returns;
   private final Postman postman;
   private final Calendar calendar;
   private final SystemTime system;
 
-  MailJob(OutboxMapper mapper, Postman postman, Calendar calendar, SystemTime system) {
+  MailJob(
+      OutboxMapper mapper, Returns returns, Postman postman, Calendar calendar, SystemTime system) {
     this.mapper = mapper;
+    this.returns = returns;
     this.postman = postman;
     this.calendar = calendar;
     this.system = system;
@@ -67,6 +70,9 @@ public class MailJob implements Job {
       pause.ifPresentOrElse(
           time -> mapper.later(letter.id(), trouble, system.now().plus(time)),
           () -> mapper.giveUp(letter.id(), trouble));
+      if (Postman.isNobody(failed)) {
+        returns.note(letter.messageId(), letter.recipient(), trouble, calendar.now());
+      }
     }
   }
 

@@ -1,5 +1,6 @@
 package org.quietlantern.server.mail;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.Map;
@@ -69,7 +70,7 @@ public class Outbox {
     long number =
         mapper.add(
             new OutboxMapper.NewLetter(
-                "<%s@%s>".formatted(UUID.randomUUID(), properties.mail().domain()),
+                "<%s@%s>".formatted(name(letter), properties.mail().domain()),
                 letter.group(),
                 letter.to().text(),
                 letter.subject(),
@@ -77,9 +78,17 @@ public class Outbox {
                 LetterTexts.html(letter.template(), letter.values()),
                 calendar.now(),
                 now,
-                letter.replyTo()));
+                letter.replyTo(),
+                letter.regular() == null ? null : letter.regular().stop()));
     mapper.enclose(number, letter.files().toArray(Long[]::new));
     return number;
+  }
+
+  /** What a regular letter is about gives the same name whoever writes it. */
+  private static UUID name(Letter letter) {
+    return letter.regular() == null
+        ? UUID.randomUUID()
+        : UUID.nameUUIDFromBytes(letter.regular().name().getBytes(StandardCharsets.UTF_8));
   }
 
   /** Keeps a file for letters that are written with it; answers its number. */

@@ -20,7 +20,8 @@ interface OutboxMapper {
       String html,
       Instant at,
       Instant systemNow,
-      @Nullable String replyTo) {}
+      @Nullable String replyTo,
+      @Nullable String unsubscribe) {}
 
   record Row(
       long id,
@@ -30,16 +31,17 @@ interface OutboxMapper {
       String text,
       String html,
       int tries,
-      @Nullable String replyTo) {}
+      @Nullable String replyTo,
+      @Nullable String unsubscribe) {}
 
   record StateRow(long id, String state, @Nullable String trouble) {}
 
   @Select(
       """
       insert into outbox (message_id, grp, recipient, subject, body_text, body_html, at, state,
-        system_due, system_at, reply_to)
+        system_due, system_at, reply_to, unsubscribe)
       values (#{messageId}, #{grp}, #{recipient}, #{subject}, #{text}, #{html}, #{at}, 'waiting',
-        #{systemNow}, #{systemNow}, #{replyTo})
+        #{systemNow}, #{systemNow}, #{replyTo}, #{unsubscribe})
       returning id
       """)
   long add(NewLetter letter);
@@ -87,7 +89,7 @@ interface OutboxMapper {
         select id from outbox where state = 'waiting' and system_due <= #{now}
         order by system_due, id limit 1 for update skip locked)
       returning id, message_id, recipient, subject, body_text as text, body_html as html, tries,
-        reply_to
+        reply_to, unsubscribe
       """)
   Row take(Instant now, Instant until);
 
@@ -96,7 +98,7 @@ interface OutboxMapper {
       """
       with gone as (delete from outbox_file where letter = #{id})
       update outbox set state = 'sent', sent = #{now}, trouble = null, body_text = '',
-        body_html = '', reply_to = null
+        body_html = '', reply_to = null, unsubscribe = null
       where id = #{id} and state = 'waiting'
       """)
   void sent(long id, Instant now);
@@ -110,7 +112,7 @@ interface OutboxMapper {
       """
       with gone as (delete from outbox_file where letter = #{id})
       update outbox set state = 'given up', trouble = #{trouble}, body_text = '', body_html = '',
-        reply_to = null
+        reply_to = null, unsubscribe = null
       where id = #{id} and state = 'waiting'
       """)
   void giveUp(long id, String trouble);

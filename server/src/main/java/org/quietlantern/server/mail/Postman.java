@@ -5,7 +5,6 @@ import jakarta.mail.Address;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Part;
-import jakarta.mail.SendFailedException;
 import jakarta.mail.Session;
 import jakarta.mail.Transport;
 import jakarta.mail.internet.InternetAddress;
@@ -16,7 +15,9 @@ import jakarta.mail.util.ByteArrayDataSource;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
 import java.util.List;
+import java.util.Objects;
 import java.util.Properties;
+import java.util.stream.Stream;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.quietlantern.server.platform.Calendar;
@@ -80,6 +81,11 @@ class Postman {
     message.setSentDate(Date.from(calendar.now()));
     // No machine answers it (RFC 3834, 5).
     message.setHeader("Auto-Submitted", "auto-generated");
+    if (letter.unsubscribe() != null) {
+      // One POST stops it (RFC 2369, 3.2; RFC 8058, 3.1).
+      message.setHeader("List-Unsubscribe", "<" + letter.unsubscribe() + ">");
+      message.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
+    }
     MimeBodyPart text = new MimeBodyPart();
     text.setText(letter.text(), StandardCharsets.UTF_8.name());
     MimeBodyPart html = new MimeBodyPart();
@@ -116,20 +122,27 @@ class Postman {
 
   /** Whether the server said no and will say it again (reply codes of 5yz). */
   static boolean isForGood(Exception failed) {
-    Exception one = failed;
-    while (one != null) {
-      if (one instanceof SMTPAddressFailedException address
-          && address.getReturnCode() >= PERMANENT) {
-        return true;
-      }
-      if (one instanceof SMTPSendFailedException sent && sent.getReturnCode() >= PERMANENT) {
-        return true;
-      }
-      one =
-          one instanceof SendFailedException || one instanceof MessagingException
-              ? ((MessagingException) one).getNextException()
-              : null;
-    }
-    return false;
+    return isNobody(failed)
+        || causes(failed)
+            .anyMatch(
+                one ->
+                    one instanceof SMTPSendFailedException sent
+                        && sent.getReturnCode() >= PERMANENT);
+  }
+
+  /** Whether it said so of the recipient. */
+  static boolean isNobody(Exception failed) {
+    return causes(failed)
+        .anyMatch(
+            one ->
+                one instanceof SMTPAddressFailedException address
+                    && address.getReturnCode() >= PERMANENT);
+  }
+
+  private static Stream<Exception> causes(Exception failed) {
+    return Stream.iterate(
+        failed,
+        Objects::nonNull,
+        one -> one instanceof MessagingException mail ? mail.getNextException() : null);
   }
 }

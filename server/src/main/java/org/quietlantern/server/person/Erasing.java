@@ -55,6 +55,8 @@ class Erasing {
     mapper.forgetOwnActs(account);
     mapper.forgetOwnMargin(account);
     mapper.forgetOwnHoldings(account);
+    mapper.forgetDigests(account);
+    mapper.forgetReceiving(account);
     mapper.forgetReasonsInPile(account);
     mapper.emptyPile(account);
     mapper.forgetReportsInPile(account);

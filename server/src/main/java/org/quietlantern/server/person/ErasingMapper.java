@@ -51,6 +51,13 @@ interface ErasingMapper {
   @Delete("delete from margin_note where not shared and membership in " + OF_THEIRS)
   void forgetOwnMargin(int account);
 
+  /** With what was told in them. */
+  @Delete("delete from digest where membership in " + OF_THEIRS)
+  void forgetDigests(int account);
+
+  @Delete("delete from alert_receiver where membership in " + OF_THEIRS)
+  void forgetReceiving(int account);
+
   @Delete("delete from holdings_file where owner in " + OF_THEIRS)
   void forgetOwnHoldings(int account);
 

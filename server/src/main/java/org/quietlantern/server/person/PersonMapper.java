@@ -93,6 +93,13 @@ interface PersonMapper {
         'feeds', (select jsonb_agg(jsonb_build_object('id', f.pid, 'at', f.at, 'revoked', f.revoked)
             order by f.id)
           from feed f where f.membership = m.id),
+        'alertsByMail', (select jsonb_agg(jsonb_build_object('search', s.name, 'receives', c.receives)
+            order by a.id)
+          from alert_receiver c join alert a on a.id = c.alert join revision r on r.id = a.revision
+          join saved_search s on s.id = r.saved_search where c.membership = m.id),
+        'digests', (select jsonb_agg(jsonb_build_object('day', d.day, 'moment', d.moment, 'at', d.at,
+            'arrivals', (select count(*) from digest_item i where i.digest = d.id)) order by d.id)
+          from digest d where d.membership = m.id),
         'limitSets', (select jsonb_agg(jsonb_build_object('name', l.name, 'limits', l.limits, 'at', l.at)
             order by l.id)
           from limit_set l where l.membership = m.id),
@@ -139,7 +146,9 @@ interface PersonMapper {
   @Select(
       """
       select jsonb_pretty(jsonb_build_object('email', a.email, 'zone', a.zone, 'letters', a.letters,
-        'letterHour', a.letter_hour, 'steward', a.steward,
+        'letterDays', a.letter_days, 'letterHours', a.letter_hours,
+        'lettersAtOnce', a.letters_at_once, 'lettersOfNothing', a.letters_of_nothing,
+        'lettersThatCameBack', a.returned, 'steward', a.steward,
         'asksForAddress', (select jsonb_agg(c.email) from address_change c where c.account = a.id)))
       from account a where a.id = #{account}
       """)

@@ -49,13 +49,15 @@ public record LanternProperties(
    * @param security {@code starttls}, {@code tls} or {@code none}
    * @param user who it is there; empty: nobody asks
    * @param from the address that letters come from
+   * @param returns Maildir with reports of letters that could not be delivered; empty: none
    */
   public record Mail(
       @DefaultValue("") String server,
       @DefaultValue("starttls") String security,
       @DefaultValue("") String user,
       @DefaultValue("") String password,
-      @DefaultValue("lantern@localhost") String from) {
+      @DefaultValue("lantern@localhost") String from,
+      @DefaultValue("") String returns) {
 
     public String host() {
       return server.substring(0, server.lastIndexOf(':'));

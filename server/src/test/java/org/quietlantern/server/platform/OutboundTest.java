@@ -76,7 +76,7 @@ class OutboundTest {
             "",
             "https://names.example/",
             allowed,
-            new LanternProperties.Mail("", "none", "", "", "lantern@x.example"),
+            new LanternProperties.Mail("", "none", "", "", "lantern@x.example", ""),
             new LanternProperties.Demo(false, null, "", 0)));
   }
 

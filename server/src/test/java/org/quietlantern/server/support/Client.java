@@ -156,6 +156,14 @@ public final class Client {
             .method(method, HttpRequest.BodyPublishers.ofByteArray(file)));
   }
 
+  /** As a mail program stops letters: without cookies, with the words of RFC 8058 (3.2). */
+  public Response oneClick(String path) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(HttpRequest.BodyPublishers.ofString("List-Unsubscribe=One-Click")));
+  }
+
   /**
    * A file of references.
    *

@@ -12,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +29,7 @@ public final class MailDrop implements AutoCloseable {
   private final SMTPServer server;
   private final MailFaults faults = new MailFaults();
   private final List<Got> got = new CopyOnWriteArrayList<>();
+  private volatile Path returns = Path.of("returned");
 
   /**
    * A message as it came.
@@ -36,6 +38,7 @@ public final class MailDrop implements AutoCloseable {
    * @param replyTo where an answer goes; empty: to whoever it is from
    * @param text its part in plain text; {@code html}: the other one, empty without it
    * @param files what is enclosed
+   * @param stop address where letters of its kind are stopped (RFC 2369); empty: there is none
    */
   public record Got(
       int number,
@@ -45,7 +48,8 @@ public final class MailDrop implements AutoCloseable {
       String replyTo,
       String text,
       String html,
-      List<Enclosed> files) {}
+      List<Enclosed> files,
+      String stop) {}
 
   /** A file of text. */
   public record Enclosed(String name, String text) {}
@@ -71,6 +75,11 @@ public final class MailDrop implements AutoCloseable {
 
   public int port() {
     return server.getPortAllocated();
+  }
+
+  /** Into which Maildir it delivers what comes back. */
+  public void returnInto(Path maildir) {
+    returns = maildir;
   }
 
   public MailFaults faults() {
@@ -113,6 +122,11 @@ public final class MailDrop implements AutoCloseable {
       for (String recipient : recipients) {
         keep(recipient, bytes);
       }
+      if (faults.fault() == MailFaults.Fault.NOBODY_LATER) {
+        for (String recipient : recipients) {
+          Returned.write(bytes, recipient, returns);
+        }
+      }
       if (faults.fault() == MailFaults.Fault.LEAVES_AFTER_DATA) {
         throw new RejectException(421, "Leaving");
       }
@@ -146,7 +160,10 @@ public final class MailDrop implements AutoCloseable {
               Optional.ofNullable(message.getHeader("Reply-To", ", ")).orElse(""),
               part(message, "text/plain").orElse(""),
               part(message, "text/html").orElse(""),
-              files(message)));
+              files(message),
+              Optional.ofNullable(message.getHeader("List-Unsubscribe", ", "))
+                  .map(stop -> stop.replaceAll("[<>]", ""))
+                  .orElse("")));
       while (got.size() > MOST) {
         got.remove(0);
       }

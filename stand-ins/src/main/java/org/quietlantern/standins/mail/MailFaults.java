@@ -11,6 +11,8 @@ public final class MailFaults {
     BUSY,
     /** Says 550 to every recipient: there is nobody. */
     NOBODY,
+    /** Takes the message, and later finds that there is nobody. */
+    NOBODY_LATER,
     /** Takes the message and leaves without an answer. */
     LEAVES_AFTER_DATA
   }

@@ -89,6 +89,12 @@ enum Setting {
       Form.MAIL_ADDRESS,
       "lantern.mail.from",
       "The address that letters come from."),
+  MAIL_RETURNS(
+      "",
+      Form.FOLDER_OR_NONE,
+      "lantern.mail.returns",
+      "The Maildir into which your mail server delivers what comes back to that address; without one"
+          + " only what it refuses at once is known."),
   FIGURES_TOKEN_FILE(
       "",
       Form.FILE,

@@ -69,11 +69,14 @@ class SecurityConfiguration {
             given.getBytes(StandardCharsets.UTF_8));
   }
 
-  /** Open to anybody, and never a session: stable links, feeds, folders by their address. */
+  /**
+   * Open to anybody, and never a session: stable links, feeds, folders by their address, ends of
+   * letters.
+   */
   @Bean
   @Order(1)
   SecurityFilterChain withoutSession(HttpSecurity http) {
-    return headers(http.securityMatcher("/p/**", "/feed/**", "/shared/**"))
+    return headers(http.securityMatcher("/p/**", "/feed/**", "/shared/**", "/letters/**"))
         .csrf(AbstractHttpConfigurer::disable)
         .requestCache(AbstractHttpConfigurer::disable)
         .securityContext(c -> c.securityContextRepository(new NullSecurityContextRepository()))

@@ -1,4 +1,4 @@
-package org.quietlantern.server.dayletter;
+package org.quietlantern.server.digest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -27,9 +27,10 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /**
- * The letter of the day over real SMTP, to people whose days begin in Oslo (an hour before UTC).
+ * What waits, told by digests over real SMTP, to people whose days begin in Oslo (an hour before
+ * UTC).
  */
-class DayLettersTest {
+class DigestWaitingTest {
   @RegisterExtension private static final TestApp APP = TestApp.own();
   private final TestGroup group = APP.group("Cora Ordinator", "Ben Member").guest("Gus Guest");
   private final Client cora = group.client(0);
@@ -45,13 +46,13 @@ class DayLettersTest {
     Instant noon = calendar.now().plus(Duration.ofDays(1)).truncatedTo(ChronoUnit.DAYS);
     midnight = noon.plus(Duration.ofHours(23));
     APP.setClock(midnight.minus(Duration.ofHours(2)));
-    APP.bean(DayLetters.class).run();
+    APP.bean(Digests.class).run();
   }
 
   /** Lets it be so many hours after midnight in Oslo, and the jobs run. */
   private void at(double hours) {
     APP.setClock(midnight.plus(Duration.ofMinutes((long) (hours * 60))));
-    APP.bean(DayLetters.class).run();
+    APP.bean(Digests.class).run();
     APP.bean(MailJob.class).run();
   }
 
@@ -139,7 +140,19 @@ class DayLettersTest {
         .write(
             "PUT",
             "/api/me/settings",
-            Map.of("zone", zone, "letters", letters, "letterHour", hour),
+            Map.of(
+                "zone",
+                zone,
+                "letters",
+                letters,
+                "letterDays",
+                List.of(1, 2, 3, 4, 5, 6, 7),
+                "letterHours",
+                List.of(hour),
+                "lettersAtOnce",
+                false,
+                "lettersOfNothing",
+                false),
             UUID.randomUUID());
   }
 
@@ -194,7 +207,9 @@ class DayLettersTest {
   void more() {
     IntStream.range(0, 20).forEach(n -> mention("@Ben number " + n));
     at(8);
-    assertThat(got(bens).get(0).text()).contains("number 0", "number 19").doesNotContain("more of");
+    assertThat(got(bens).get(0).text())
+        .contains("number 0", "number 19")
+        .doesNotContain("There is more of");
     IntStream.range(20, 41).forEach(n -> mention("@Ben number " + n));
     at(24 + 8);
     assertThat(got(bens).get(1).text())
@@ -212,7 +227,7 @@ class DayLettersTest {
     APP.setClock(midnight.plus(Duration.ofHours(8)));
     CompletableFuture.allOf(
             IntStream.range(0, 4)
-                .mapToObj(n -> CompletableFuture.runAsync(APP.bean(DayLetters.class)::run))
+                .mapToObj(n -> CompletableFuture.runAsync(APP.bean(Digests.class)::run))
                 .toArray(CompletableFuture[]::new))
         .join();
     APP.bean(MailJob.class).run();
