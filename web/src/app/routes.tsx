@@ -5,7 +5,7 @@ import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { BringPage, BroughtPage, ListPage } from '../features/bringing';
 import { DrivePage } from '../features/drive';
-import { ArrivalsPage } from '../features/arrivals';
+import { ArrivalsPage, MarkPage } from '../features/arrivals';
 import {
   HeadingsPage,
   HoldingsPage,
@@ -94,6 +94,7 @@ export const router = createBrowserRouter([
       { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
+      { path: 'mark/:id', element: <MarkPage /> },
       { path: 'folders', element: <FoldersPage /> },
       { path: 'bin', element: <BinPage /> },
       { path: 'f/:id', element: <FolderPage /> },

@@ -12,16 +12,28 @@ const visit = (id: string, here: boolean) => ({
   here,
 });
 
+const SETTINGS = {
+  zone: 'Europe/Oslo',
+  letters: true,
+  letterDays: [1, 2, 3, 4, 5, 6, 7],
+  letterHours: ['07:00:00'],
+  lettersAtOnce: false,
+  lettersOfNothing: false,
+};
+const ARRIVE = { email: 'ilse@ternhollow.example', came: 0, rests: false, at: '', why: '' };
+
 beforeEach(() => localStorage.clear());
 afterEach(() => vi.unstubAllGlobals());
 
-function open() {
+function open(letters = ARRIVE) {
   vi.stubGlobal('matchMedia', () => ({ matches: true, addEventListener: () => {} }));
   const asked = serve({
     'GET /api/me/visits': [visit('a1', true), visit('b2', false)],
     'DELETE /api/me/visits/b2': {},
     'PUT /api/me/password': {},
-    'GET /api/me/settings': { zone: 'Europe/Oslo', letters: true, letterHour: '07:00:00' },
+    'GET /api/me/settings': SETTINGS,
+    'GET /api/me/letters': letters,
+    'POST /api/me/letters/again': { ...ARRIVE, came: 0 },
     'PUT /api/me/settings': {},
     'POST /api/me/erased': {},
     'GET /api/me': { email: 'ilse@ternhollow.example', groups: [], steward: false },
@@ -67,21 +79,53 @@ it('has the colours of the device until others are chosen', async () => {
   expect(document.documentElement.dataset.theme).toBe('nightfall');
 });
 
-it('says when the letter of the day comes, or that it does not', async () => {
+it('says on which days and at which hours letters come, and what they tell', async () => {
   const asked = open();
   const letters = within(await screen.findByRole('region', { name: 'Letters' }));
   const set = await letters.findByText('Set it so');
   expect(set).toBeDisabled();
-  fireEvent.change(letters.getByLabelText('at'), { target: { value: '16:30' } });
-  fireEvent.click(letters.getByRole('checkbox'));
+  fireEvent.change(letters.getByLabelText('at'), { target: { value: '08:30' } });
+  fireEvent.click(letters.getByText('Another hour'));
+  fireEvent.click(letters.getByText('Another hour'));
+  fireEvent.click(letters.getByRole('button', { name: 'Not at 16:00' }));
+  fireEvent.click(letters.getByLabelText('Sunday'));
+  fireEvent.click(letters.getByLabelText('As soon as a round closes, too'));
   fireEvent.click(set);
   await waitFor(() =>
     expect(asked.find((one) => one.method === 'PUT')?.body).toEqual({
-      letters: false,
-      letterHour: '16:30',
-      zone: 'Europe/Oslo',
+      ...SETTINGS,
+      letterDays: [1, 2, 3, 4, 5, 6],
+      letterHours: ['08:30', '12:00'],
+      lettersAtOnce: true,
     }),
   );
+});
+
+it('keeps one day and one hour, and stops letters by the tick above', async () => {
+  const asked = open();
+  const letters = within(await screen.findByRole('region', { name: 'Letters' }));
+  for (const name of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']) {
+    fireEvent.click(await letters.findByLabelText(name));
+  }
+  expect(letters.getByLabelText('Sunday')).toBeDisabled();
+  expect(letters.queryByText('not then')).toBeNull();
+  fireEvent.click(letters.getByLabelText(/^One letter/));
+  fireEvent.click(letters.getByText('Set it so'));
+  await waitFor(() =>
+    expect(asked.find((one) => one.method === 'PUT')?.body).toMatchObject({
+      letters: false,
+      letterDays: [7],
+    }),
+  );
+});
+
+it('warns of letters that came back, and has them written again', async () => {
+  const asked = open({ ...ARRIVE, came: 5, rests: true, at: '2026-11-23T08:00:00Z', why: 'full' });
+  const warning = await screen.findByText(/^5 letters to ilse@ternhollow.example came back/);
+  expect(warning).toHaveTextContent('the last on 23 November 2026: full');
+  expect(screen.getByText(/^Therefore none is written there/)).toBeVisible();
+  fireEvent.click(screen.getByText('Write to me again'));
+  await waitFor(() => expect(asked.some((one) => one.path.endsWith('/again'))).toBe(true));
 });
 
 it('erases with the password only, and leads out', async () => {

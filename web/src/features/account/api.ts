@@ -22,6 +22,16 @@ export function useOwnSettings() {
   });
 }
 
+const LETTERS = ['own letters'];
+
+/** Whether letters arrive. */
+export function useLettersArrive() {
+  return useQuery({
+    queryKey: LETTERS,
+    queryFn: async ({ signal }) => body(await api.GET('/api/me/letters', { signal })),
+  });
+}
+
 /** Something about one's account; what went wrong is told where it was asked. */
 function useTold<Words>(send: (words: Words) => Promise<unknown>, says: (words: Words) => string) {
   const tell = useNotice();
@@ -32,6 +42,7 @@ function useTold<Words>(send: (words: Words) => Promise<unknown>, says: (words: 
       tell({ text: says(words) });
       void client.invalidateQueries({ queryKey: VISITS });
       void client.invalidateQueries({ queryKey: OWN });
+      void client.invalidateQueries({ queryKey: LETTERS });
     },
   });
 }
@@ -49,6 +60,14 @@ export function useSetOwn() {
   return useTold(
     (settings: Schema['AccountSettings']) => api.PUT('/api/me/settings', { body: settings }),
     ({ letters }) => (letters ? 'Your letters come so.' : 'No letter comes any more.'),
+  );
+}
+
+/** That the address works again. */
+export function useWriteAgain() {
+  return useTold(
+    () => api.POST('/api/me/letters/again'),
+    () => 'Letters are written there again.',
   );
 }
 

@@ -9,6 +9,7 @@ import { Differences } from './Differences';
 import { FeedOfAlert } from './FeedOfAlert';
 import { LastRounds } from './LastRounds';
 import { LastRuns } from './LastRuns';
+import { MailOfAlert } from './MailOfAlert';
 import { rhythmInWords } from './rhythm';
 import { Yield } from './Yield';
 
@@ -56,6 +57,7 @@ export function AlertPage() {
       <Yield key={`yield of ${alert.id}`} alert={alert.id} />
       <LastRuns view={found.data} />
       <Differences key={alert.id} alert={alert.id} />
+      {alert.state !== 'ended' && <MailOfAlert group={here.id} alert={alert.id} />}
       {alert.state !== 'ended' && <FeedOfAlert group={here.id} alert={alert.id} />}
     </div>
   );

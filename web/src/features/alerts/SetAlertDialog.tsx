@@ -7,6 +7,7 @@ import { mayWrite, useHere } from '../session';
 import { shortText, type Strategy } from '../strategy';
 import { useFolderNames, useForeseen, useSetAlert } from './api';
 import { Foreseen } from './Foreseen';
+import { ReceiversField } from './ReceiversField';
 import { WhenAndWho } from './WhenAndWho';
 
 const USUAL = { rhythm: 'daily', hour: '05:00', asked: '1', folder: '', tellsWidened: false };
@@ -41,6 +42,7 @@ export function SetAlertDialog({
   const [chosen, setChosen] = useState(USUAL);
   const folder = chosen.folder || (saved ? saved.folder.id : choice.chosen);
   const [past, setPast] = useState('');
+  const [receivers, setReceivers] = useState<string[] | null>(null);
   const foreseen = useForeseen(group, strategy);
   const folders = useFolderNames(group).data ?? (saved ? [saved.folder] : []);
   const set = useSetAlert(group);
@@ -62,6 +64,7 @@ export function SetAlertDialog({
         folder,
         asked: Number(chosen.asked),
         ...(past && { past: Number(past) }),
+        ...(receivers && { receivers }),
       },
       { onSuccess: onClose },
     );
@@ -121,6 +124,7 @@ export function SetAlertDialog({
         alsoSaved={!saved}
         onChange={setChosen}
       />
+      <ReceiversField chosen={receivers} onChange={setReceivers} />
     </DialogForm>
   );
 }

@@ -1,2 +1,3 @@
 export { useOwed } from './api';
 export { ArrivalsPage } from './ArrivalsPage';
+export { MarkPage } from './MarkPage';

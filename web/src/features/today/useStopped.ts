@@ -1,7 +1,7 @@
 import type { Schema } from '../../api';
-import { day } from '../../ui';
+import { counted, day } from '../../ui';
 import { useSent } from '../export';
-import { mayWrite } from '../session';
+import { mayWrite, useMe } from '../session';
 import { useTroubles } from './api';
 
 /** What does not work as it should, and where that is told. */
@@ -18,8 +18,18 @@ export function useStopped(here: Schema['GroupView']): Stopped[] {
   const group = here.id;
   const troubles = useTroubles(group).data ?? [];
   const sent = useSent(group, null, mayWrite(here)).data ?? [];
+  const returned = useMe().data?.lettersReturned ?? 0;
   const since = Date.parse(here.today) - DAYS * 86_400_000;
   return [
+    ...(returned > 0
+      ? [
+          {
+            title: 'Letters to you come back',
+            to: 'account',
+            why: `${counted(returned, 'letter')} so far; after five none is written any more`,
+          },
+        ]
+      : []),
     ...sent
       .filter((one) => Date.parse(one.at) >= since)
       .flatMap((one) =>

@@ -38,7 +38,9 @@ public class Accounts {
 
   @Transactional(readOnly = true)
   public Me me(int account) {
-    return new Me(mapper.email(account), mapper.groups(account), mapper.isSteward(account));
+    AccountMapper.ReturnsRow letters = mapper.returns(account);
+    return new Me(
+        letters.email(), mapper.groups(account), mapper.isSteward(account), letters.came());
   }
 
   /** Gives an account the right to look after the shared catalogue of the installation. */
