@@ -79,6 +79,30 @@ final class Lantern implements AutoCloseable {
     }
   }
 
+  /** The latest letter to somebody whose subject has a word; waits until there is one. */
+  String letterTo(String email, String word) {
+    Pattern one =
+        Pattern.compile("href=\"/mail/(\\d+)\">([^<]*)</a> to " + Pattern.quote(email) + "<");
+    try {
+      String mail = "http://127.0.0.1:" + read("stand-ins.port") + "/mail";
+      for (int tried = 0; tried < 60; tried++) {
+        Matcher letters = one.matcher(get(mail));
+        while (letters.find()) {
+          if (letters.group(2).contains(word)) {
+            return get(mail + "/" + letters.group(1));
+          }
+        }
+        Thread.sleep(500);
+      }
+      throw new IllegalStateException("no letter to " + email + " came");
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stop);
+    }
+  }
+
   private static String get(String address) throws IOException {
     try (InputStream page = URI.create(address).toURL().openStream()) {
       return new String(page.readAllBytes(), StandardCharsets.UTF_8);

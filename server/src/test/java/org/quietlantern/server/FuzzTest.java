@@ -81,6 +81,8 @@ class FuzzTest {
         "/p/..%2f..%2fetc",
         "/feed/%zz/%zz.atom",
         "/feed/a/b.atom?before=x",
+        "/letters/%zz/all/%zz",
+        "/letters/a/b/c",
         "/feed/a/b.atom?before=99999999999",
         "/%2e%2e/%2e%2e",
         "/api//groups",

@@ -112,6 +112,7 @@ class StrangersTest {
             "sources",
             "line",
             "count",
+            "mail",
             "ways-out",
             "passage",
             "cql",

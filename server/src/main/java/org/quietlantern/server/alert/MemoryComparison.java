@@ -14,6 +14,7 @@ import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.roaringbitmap.RoaringBitmap;
@@ -36,6 +37,7 @@ class MemoryComparison {
   private final Announcing announcing;
   private final Calendar calendar;
   private final Json json;
+  private final Checkpoint checkpoint;
   private final Duration searchTime;
 
   /**
@@ -57,6 +59,7 @@ class MemoryComparison {
       Announcing announcing,
       Calendar calendar,
       Json json,
+      Checkpoint checkpoint,
       LanternProperties properties) {
     this.mapper = mapper;
     this.comparisons = comparisons;
@@ -66,6 +69,7 @@ class MemoryComparison {
     this.announcing = announcing;
     this.calendar = calendar;
     this.json = json;
+    this.checkpoint = checkpoint;
     this.searchTime = properties.searchTime();
   }
 
@@ -83,6 +87,7 @@ class MemoryComparison {
   public void compare(int id, String state) {
     AlertMapper.Row alert = mapper.lock(id);
     comparisons.compared(id, state);
+    checkpoint.pass("comparison: begun");
     if (!alert.state().equals("watching")) {
       return;
     }
@@ -93,6 +98,7 @@ class MemoryComparison {
       if (!difference.news().isEmpty()) {
         take(alert, look, difference);
       }
+      checkpoint.pass("comparison: taken, not committed");
     }
   }
 

@@ -51,7 +51,10 @@ class StopController {
         HttpStatus.OK,
         page.letters(
             new PublicPage.LettersShown(
-                stopped ? "It is done" : "No more of them?", says, stopped, "No more of them")));
+                stopped ? "It is done" : "No more of this by mail?",
+                says,
+                stopped,
+                "No more of it")));
   }
 
   private ResponseEntity<String> unknown() {

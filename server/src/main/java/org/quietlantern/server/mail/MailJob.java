@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.quietlantern.core.mail.Patience;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
 import org.springframework.stereotype.Component;
@@ -26,14 +27,21 @@ public class MailJob implements Job {
   private final Postman postman;
   private final Calendar calendar;
   private final SystemTime system;
+  private final Checkpoint checkpoint;
 
   MailJob(
-      OutboxMapper mapper, Returns returns, Postman postman, Calendar calendar, SystemTime system) {
+      OutboxMapper mapper,
+      Returns returns,
+      Postman postman,
+      Calendar calendar,
+      SystemTime system,
+      Checkpoint checkpoint) {
     this.mapper = mapper;
     this.returns = returns;
     this.postman = postman;
     this.calendar = calendar;
     this.system = system;
+    this.checkpoint = checkpoint;
   }
 
   @Override
@@ -61,7 +69,9 @@ public class MailJob implements Job {
 
   private void send(OutboxMapper.Row letter) {
     try {
+      checkpoint.pass("mail: taken, not handed over");
       postman.send(letter, mapper.files(letter.id()));
+      checkpoint.pass("mail: handed over, not noted");
       mapper.sent(letter.id(), calendar.now());
     } catch (MessagingException failed) {
       String trouble = trouble(failed);

@@ -475,6 +475,7 @@ public final class World {
     body.put("folder", values.get("folder"));
     body.put("hour", "06:00");
     body.put("gap", true);
+    body.put("receive", true);
     body.put("note", "");
     body.put("to", values.get("spare"));
     body.put("was", "");
