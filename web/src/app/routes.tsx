@@ -15,6 +15,7 @@ import {
   SourcesPage,
 } from '../features/catalogue';
 import { SentPage } from '../features/export';
+import { FeedsPage } from '../features/feeds';
 import { BinPage, FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
@@ -102,6 +103,7 @@ export const router = createBrowserRouter([
       { path: 'f/:id/people', element: <FolderPeoplePage /> },
       { path: 'alerts', element: <AlertsPage /> },
       { path: 'a/:id', element: <AlertPage /> },
+      { path: 'feeds', element: <FeedsPage /> },
       { path: 'catalogue', element: <Navigate to="headings" replace /> },
       { path: 'catalogue/headings', element: <HeadingsPage /> },
       { path: 'catalogue/journals', element: <JournalsPage /> },

@@ -14,6 +14,16 @@ export function AlertsPage() {
     <div className="page">
       <title>Alerts · Quiet Lantern</title>
       <Title help="alerts">Alerts of {here.name}</Title>
+      {!here.me.onlyFolders && (
+        <p className="mt-1 flex flex-wrap gap-x-4">
+          <Link className="act" to={`/g/${here.id}/feeds`}>
+            Your feeds
+          </Link>
+          <Link className="act" to={`/g/${here.id}/account`}>
+            When your letters come
+          </Link>
+        </p>
+      )}
       {alerts.data.length === 0 && (
         <p className="mt-3 text-soft">
           Nothing is watched yet. Save a search into a folder, then set an alert on it there.

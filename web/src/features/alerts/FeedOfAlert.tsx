@@ -1,56 +1,37 @@
-import { useState } from 'react';
-import { Act, ChoiceField } from '../../ui';
+import { Act } from '../../ui';
+import { FeedAddress, useFeeds, useFollow } from '../feeds';
 import { mayWrite, useHere } from '../session';
-import { useFeeds, useRevoke, useSubscribe } from './api';
 
-/** What a reader may ask for; any reader knows the first. */
-const FORMS = [
-  { id: 'atom', name: 'Atom' },
-  { id: 'rss', name: 'RSS' },
-  { id: 'json', name: 'JSON Feed' },
-];
-
-/** A member's own address of the alert for a feed reader. */
+/** A member's own addresses of the alert for a feed reader: its closed rounds, or as it gathers. */
 export function FeedOfAlert({ group, alert }: { group: string; alert: string }) {
   const here = useHere();
   const feeds = useFeeds(group);
-  const subscribe = useSubscribe(group);
-  const revoke = useRevoke(group);
-  const [form, setForm] = useState('atom');
+  const follow = useFollow(group);
   if (!mayWrite(here) || !feeds.data) return null;
-  const feed = feeds.data.find((one) => one.alert === alert);
+  const of = (kind: string) => feeds.data.find((one) => one.of === `${kind}:${alert}`);
+  const closed = of('alert');
+  const gathering = of('gathering');
   return (
     <section aria-label="Feed" className="mt-6 max-w-[46rem]">
       <h2 className="small-head">Feed</h2>
       <p className="text-soft">
-        The closed rounds, for your own reader of feeds: put the address into it where it asks for
-        one. The address is yours alone and secret: whoever has it can read the feed, until you
-        revoke it.
+        For your own reader of feeds: put the address into it where it asks for one. The address is
+        yours alone and secret: whoever has it can read the feed, until you revoke it.
       </p>
-      {feed ? (
-        <div className="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2">
-          <ChoiceField label="As" value={form} of={FORMS} onChange={setForm} />
-          <input
-            readOnly
-            aria-label="Address of my feed"
-            className="field min-w-0 flex-1 basis-80 text-[13px]"
-            value={feed.address.replace(/\.atom$/, `.${form}`)}
-            onFocus={(event) => event.target.select()}
-          />
-          <Act disabled={revoke.isPending} onClick={() => revoke.mutate(feed.id)}>
-            Revoke
+      {closed && <FeedAddress group={group} feed={closed} />}
+      {gathering && <FeedAddress group={group} feed={gathering} />}
+      <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+        {!closed && (
+          <Act main disabled={follow.isPending} onClick={() => follow.mutate(`alert:${alert}`)}>
+            Make my address
           </Act>
-        </div>
-      ) : (
-        <Act
-          main
-          className="mt-2"
-          disabled={subscribe.isPending}
-          onClick={() => subscribe.mutate(alert)}
-        >
-          Make my address
-        </Act>
-      )}
+        )}
+        {!gathering && (
+          <Act disabled={follow.isPending} onClick={() => follow.mutate(`gathering:${alert}`)}>
+            One that tells before its rounds close
+          </Act>
+        )}
+      </p>
     </section>
   );
 }

@@ -4,7 +4,6 @@ import { expect, it } from 'vitest';
 import type { Schema } from '../../api';
 import { serve, showAt } from '../../test-server';
 import { strategyOfText } from '../strategy';
-import { FeedOfAlert } from './FeedOfAlert';
 import { SetAlertDialog } from './SetAlertDialog';
 import { WatchLine } from './WatchAct';
 
@@ -108,15 +107,4 @@ it('saves what it is set on with it, under a name, where keeps go', async () => 
     saving: { name: 'Citing it', strategy: strategyOfText('cites: 10.5555/a') },
     folder: 'f2',
   });
-});
-
-it('gives the address of a feed in the form that a reader asks for', async () => {
-  serve({
-    'GET /feeds': [{ id: 'e1', alert: 'a1', address: 'http://lantern.test/feed/e1/x.atom' }],
-  });
-  showAt('/g/group/x', <FeedOfAlert group="group" alert="a1" />);
-  const address = await screen.findByLabelText('Address of my feed');
-  expect(address).toHaveValue('http://lantern.test/feed/e1/x.atom');
-  await userEvent.selectOptions(screen.getByLabelText('As'), 'JSON Feed');
-  expect(address).toHaveValue('http://lantern.test/feed/e1/x.json');
 });

@@ -24,14 +24,6 @@ export function useAlert(group: string, alert: string) {
   });
 }
 
-export function useFeeds(group: string) {
-  return useQuery({
-    queryKey: keys.feeds(group),
-    queryFn: async ({ signal }) =>
-      body(await api.GET('/api/groups/{group}/feeds', { params: { path: { group } }, signal })),
-  });
-}
-
 /** What an alert on a strategy would bring. */
 export function useForeseen(group: string, strategy: Strategy) {
   return useQuery({
@@ -148,38 +140,6 @@ export function useSetAlert(group: string) {
       });
       refresh();
     },
-  });
-}
-
-export function useSubscribe(group: string) {
-  const refresh = useRefresh(group);
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async (alert: string) =>
-      body(
-        await api.POST('/api/groups/{group}/alerts/{alert}/feed', {
-          params: { path: { group, alert }, header: commandHeader(newCommand()) },
-        }),
-      ),
-    onSuccess: refresh,
-    onError: (error) => tell({ text: error.message, bad: true }),
-  });
-}
-
-export function useRevoke(group: string) {
-  const refresh = useRefresh(group);
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async (feed: string) => {
-      await api.POST('/api/groups/{group}/feeds/{feed}/revoke', {
-        params: { path: { group, feed }, header: commandHeader(newCommand()) },
-      });
-    },
-    onSuccess: () => {
-      tell({ text: 'The address is revoked. Readers that still ask are told that it is gone.' });
-      refresh();
-    },
-    onError: (error) => tell({ text: error.message, bad: true }),
   });
 }
 

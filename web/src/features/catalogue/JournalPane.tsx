@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { isProblem, type Schema } from '../../api';
 import { Act, counted, Failed, Lamp, listed, PublicationRow, Waiting } from '../../ui';
 import { WatchAct } from '../alerts';
+import { FollowAct } from '../feeds';
 import { useHere } from '../session';
 import { presentSheet, sheetLimited, strategyOf } from '../strategy';
 import { useIssues, useJournal } from './api';
@@ -51,6 +52,7 @@ export function JournalPane({
         >
           Set an alert on its new issues
         </WatchAct>
+        <FollowAct of={`journal:${issn}`}>Follow it by a feed</FollowAct>
       </div>
       <h3 className="small-head mt-4">What your group may read</h3>
       <MayRead stretches={journal.mayRead} />

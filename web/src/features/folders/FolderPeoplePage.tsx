@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { Failed, Waiting } from '../../ui';
+import { FollowAct } from '../feeds';
 import { Title } from '../help';
 import { useFolders } from '../keeping';
 import { mayWrite, useHere } from '../session';
@@ -25,10 +26,11 @@ export function FolderPeoplePage() {
     <div className="page">
       <title>{`Who sees ${name} · Quiet Lantern`}</title>
       <Title help="people">Who sees “{name}”</Title>
-      <p>
+      <p className="flex flex-wrap gap-x-4">
         <Link className="act" to={`/g/${here.id}/f/${id}`}>
           Back to the folder
         </Link>
+        <FollowAct of={`folder:${id}`}>Follow what is kept here by a feed of mine</FollowAct>
       </p>
       {rights.data.fallen && (
         <p className="mt-2">

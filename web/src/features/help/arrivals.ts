@@ -42,8 +42,19 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'Every night it is held against all that its search finds. What headings, holdings or the calendar have widened goes quietly into its memory and stands on its page; it comes into a round if you choose so.',
       'What came of it stands on its page, word by word: how many each brought, and how many of those were kept. A word that brings hardly anything you keep is told, with what would not have come without it.',
       'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
-      'A feed brings closed rounds to your own reader. Its address is secret, and yours to end.',
+      'What its closed rounds brought stands in the letters of everybody, or of those who were named when it was set; each member has it in or out on its page. A mark in a letter leads to a page with one button: nothing is marked by opening it.',
     ],
     words: ['alert', 'rhythm', 'round', 'finding'],
+  },
+  feeds: {
+    title: 'Your feeds',
+    path: 'feeds',
+    says: [
+      'A feed tells something to your own reader of feeds: an alert, all of your alerts, what you have not looked at, what is raised, a folder, a journal. It is followed from its own page, and told as you see it.',
+      'Its address is secret and yours alone. It says who read it last; revoked, it is gone for good, and a new one can be made.',
+      'A feed follows the name of what it tells. When an alert ends, its feed says so, and is gone a month later.',
+      'Atom, RSS and JSON Feed are the same in three forms. OPML is the list of all your feeds, for a reader that takes one in.',
+    ],
+    words: ['alert', 'round', 'gathering'],
   },
 };

@@ -77,7 +77,7 @@ class Screenshots {
     ilse.go("Alerts");
     ilse.link("Gentler lighting").click();
     ilse.button("Make my address").click();
-    ilse.page().getByLabel("Address of my feed").waitFor();
+    ilse.page().getByLabel(Pattern.compile("^Address of ")).waitFor();
     take(ilse, "alert");
     ilse.page().navigate(ilse.page().url().replaceAll("/g/.*", "/p/" + id));
     ilse.page().waitForURL(Pattern.compile(".*/p/.*"));

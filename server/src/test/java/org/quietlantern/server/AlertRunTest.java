@@ -268,7 +268,7 @@ class AlertRunTest {
     assertThat(alert(id).get("alert").get("rhythm").asString()).isEqualTo("at-once");
     assertThat(alert(id).get("alert").get("folder").get("name").asString()).isEqualTo("Kept");
 
-    Client.Response feed = alma.post("/alerts/" + id + "/feed", Map.of());
+    Client.Response feed = alma.post("/feeds", Map.of("of", "alert:" + id));
     String address = feed.ok().get("address").asString().replace("http://lantern.test", "");
     assertThat(new Client(APP.address()).get(address).status()).isEqualTo(200);
     UUID end = UUID.randomUUID();

@@ -123,7 +123,7 @@ class FaultsTest {
     String address =
         group
             .client(0)
-            .post("/alerts/" + alert + "/feed", Map.of())
+            .post("/feeds", Map.of("of", "alert:" + alert))
             .ok()
             .get("address")
             .asString()

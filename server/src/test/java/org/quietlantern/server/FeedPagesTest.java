@@ -50,7 +50,7 @@ class FeedPagesTest {
     String next =
         readers
             .client(0)
-            .post("/alerts/" + many + "/feed", Map.of())
+            .post("/feeds", Map.of("of", "alert:" + many))
             .ok()
             .get("address")
             .asString();

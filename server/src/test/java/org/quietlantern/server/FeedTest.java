@@ -36,7 +36,7 @@ class FeedTest {
   private final Client reader = new Client(APP.address());
 
   private String subscribe(Client who) {
-    return path(who.post("/alerts/" + alert + "/feed", Map.of()).ok().get("address").asString());
+    return path(who.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("address").asString());
   }
 
   private static String path(String address) {
@@ -61,7 +61,7 @@ class FeedTest {
             .ok()
             .get("id")
             .asString();
-    group.client(1).post("/alerts/" + watched + "/feed", Map.of()).ok();
+    group.client(1).post("/feeds", Map.of("of", "alert:" + watched)).ok();
     Client.Response undone = fia.post("/actions/" + made + "/undo", Map.of());
     assertThat(undone.status()).isEqualTo(409);
     assertThat(undone.json().get("detail").asString()).contains("by a feed");
@@ -176,7 +176,7 @@ class FeedTest {
     String later =
         group.alert(group.folder("G"), "Monthly", TestGroup.EVERYTHING, "monthly:" + today);
     String quiet =
-        path(fia.post("/alerts/" + later + "/feed", Map.of()).ok().get("address").asString());
+        path(fia.post("/feeds", Map.of("of", "alert:" + later)).ok().get("address").asString());
     APP.passUntilSomethingCame();
     assertThat(fia.get("/rounds").ok().toString()).contains("Monthly");
     assertThat(ids(quiet)).as("its round still gathers").isEmpty();

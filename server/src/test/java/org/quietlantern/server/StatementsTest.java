@@ -81,7 +81,7 @@ class StatementsTest {
                 .ok()
                 .get("id")
                 .asString();
-        feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
+        feed = client.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("id").asString();
       }
       int copies = 0;
       for (String publication : group.find("moth or bat*")) {

@@ -111,7 +111,7 @@ public final class Wording {
           entry("publications.send", "sent publications by mail"),
           entry("limit-set.add", "named a set of limits"),
           entry("limit-set.remove", "took a set of limits away"),
-          entry("feed.add", "made a feed of {alert}"),
+          entry("feed.add", "made a feed"),
           entry("feed.revoke", "revoked a feed"),
           entry("holdings.take", "brought in what the group may read"),
           entry("lenders.set", "set the libraries that lend"),

@@ -266,7 +266,11 @@ interface AlertMapper {
       """)
   Integer watching(String search);
 
-  @Select("select count(*) from feed where alert = #{id}")
+  @Select(
+      """
+      select count(*) from feed f join alert a on f.subject in ('alert:' || a.pid, 'gathering:' || a.pid)
+      where a.id = #{id}
+      """)
   int feeds(int id);
 
   @Select("select count(*) from finding where alert = #{id}")

@@ -3,10 +3,13 @@ package org.quietlantern.server.feed;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.web.Attachment;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -16,6 +19,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}")
 class FeedController {
   private final Feeds feeds;
+
+  /** {@code of}: {@code alert:ID}, {@code alerts}, {@code unreviewed}, {@code folder:ID}, … */
+  record FeedWanted(String of) {}
 
   FeedController(Feeds feeds) {
     this.feeds = feeds;
@@ -27,11 +33,18 @@ class FeedController {
     return feeds.mine(me);
   }
 
-  /** The secret address of the member for an alert; the one there is, or a new one. */
-  @PostMapping("/alerts/{alert}/feed")
+  /** All of them, for a reader to take in: OPML. */
+  @GetMapping(value = "/feeds/opml", produces = "text/x-opml;charset=utf-8")
+  ResponseEntity<byte[]> opml(Member me) {
+    String title = "Quiet Lantern feeds";
+    return Attachment.of(Attachment.name(title, "opml"), OpmlWriter.write(title, feeds.mine(me)));
+  }
+
+  /** The secret address of the member for something; the one there is, or a new one. */
+  @PostMapping("/feeds")
   Feeds.FeedLine subscribe(
-      Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String alert) {
-    return feeds.subscribe(me, command, alert);
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody FeedWanted body) {
+    return feeds.subscribe(me, command, body.of());
   }
 
   /** Ends a feed address for good. */

@@ -62,6 +62,7 @@ public record FeedPage(
      *
      * @param abstractText may be empty, where it is not to be shown
      * @param newClass why it is news; absent where that is not told
+     * @param said what the group has to say of it; may be empty
      */
     public static Entry of(
         String id,
@@ -69,6 +70,7 @@ public record FeedPage(
         String abstractText,
         String link,
         @Nullable String newClass,
+        String said,
         Instant published,
         Instant updated) {
       List<Category> categories = new ArrayList<>();
@@ -88,18 +90,21 @@ public record FeedPage(
           link,
           publication.doi().isEmpty() ? null : "https://doi.org/" + publication.doi(),
           categories,
-          summary(publication, abstractText),
+          summary(publication, said, abstractText),
           published,
           updated);
     }
 
-    private static String summary(Publication publication, String abstractText) {
+    private static String summary(Publication publication, String said, String abstractText) {
       StringBuilder summary = new StringBuilder();
       for (Relations.Notice notice : publication.relations().notices()) {
         summary.append("This has a ").append(notice.kind());
         summary.append(notice.doi().isEmpty() ? "" : ", doi:" + notice.doi()).append(".\n\n");
       }
       summary.append(PlainCitation.of(publication));
+      if (!said.isEmpty()) {
+        summary.append("\n\n").append(said);
+      }
       if (!abstractText.isEmpty()) {
         summary.append("\n\n").append(abstractText);
       }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.feed;
 
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,6 +30,8 @@ class PublicFeedController {
       @PathVariable String secret,
       @RequestParam(defaultValue = "0") int before,
       ServletWebRequest request) {
-    return FeedAnswer.of(feeds.read(feed, secret, before), request);
+    FeedPage page = feeds.read(feed, secret, before);
+    feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
+    return FeedAnswer.of(page, request);
   }
 }

@@ -181,6 +181,7 @@ class OpenedFolders {
             ? properties.stableLink(stored.pid())
             : addresses.page(read.link().pid()),
         null,
+        "",
         told.at(),
         updated(told));
   }

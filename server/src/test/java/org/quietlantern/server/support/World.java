@@ -61,7 +61,7 @@ public final class World {
             action)
         .ok();
     String alert = group.alert(folder, "All", TestGroup.EVERYTHING, "at-once");
-    String feed = client.post("/alerts/" + alert + "/feed", Map.of()).ok().get("id").asString();
+    String feed = client.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("id").asString();
     String q =
         client
             .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "relevance"))

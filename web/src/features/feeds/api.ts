@@ -1,0 +1,46 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
+import { useNotice } from '../../ui';
+
+/** One's own feeds that are not revoked. */
+export function useFeeds(group: string) {
+  return useQuery({
+    queryKey: keys.feeds(group),
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/feeds', { params: { path: { group } }, signal })),
+  });
+}
+
+/** One's address for something, as `alert:ID`; the one there is, or a new one. */
+export function useFollow(group: string) {
+  const refresh = useRefresh(group);
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (of: string) =>
+      body(
+        await api.POST('/api/groups/{group}/feeds', {
+          params: { path: { group }, header: commandHeader(newCommand()) },
+          body: { of },
+        }),
+      ),
+    onSuccess: refresh,
+    onError: (error) => tell({ text: error.message, bad: true }),
+  });
+}
+
+export function useRevoke(group: string) {
+  const refresh = useRefresh(group);
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (feed: string) => {
+      await api.POST('/api/groups/{group}/feeds/{feed}/revoke', {
+        params: { path: { group, feed }, header: commandHeader(newCommand()) },
+      });
+    },
+    onSuccess: () => {
+      tell({ text: 'The address is revoked. Readers that still ask are told that it is gone.' });
+      refresh();
+    },
+    onError: (error) => tell({ text: error.message, bad: true }),
+  });
+}

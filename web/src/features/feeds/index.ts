@@ -1,0 +1,4 @@
+export { FeedAddress } from './FeedAddress';
+export { FeedsPage } from './FeedsPage';
+export { FollowAct } from './FollowAct';
+export { useFeeds, useFollow } from './api';
