@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -99,6 +100,75 @@ class FeedPagesTest {
         .hasSize(1);
     Client.Response packed = reader.get(first, "Accept-Encoding", "gzip");
     assertThat(packed.header("Content-Encoding")).isEqualTo("gzip");
+  }
+
+  @DisplayName(
+      "RFC 5005, 4: each closed round is a document for good; together they have everything")
+  @Test
+  void archives() {
+    TestGroup readers = APP.group("Axel Archive");
+    String alert =
+        readers.alert(readers.folder("A"), "Slugs", "title: slugs title: archive", "at-once");
+    String address =
+        path(
+            readers
+                .client(0)
+                .post("/feeds", Map.of("of", "alert:" + alert))
+                .ok()
+                .get("address")
+                .asString());
+    assertThat(link(reader.get(address).body(), "prev-archive")).isEmpty();
+    Supply supply = Supply.made(APP, "archives", 9);
+    for (int round = 0; round < 3; round++) {
+      int first = round * 10;
+      supply.take(
+          IntStream.range(first, first + 2)
+              .mapToObj(
+                  i ->
+                      Supply.mods(
+                          "archives" + i,
+                          "Slugs of the archive at bed " + i,
+                          "Bed" + i,
+                          Supply.doi("10.5555/archives." + i)))
+              .toList());
+      APP.workOff();
+    }
+    String subscribed = reader.get(address).body();
+    List<String> all = ids(subscribed);
+    assertThat(all).hasSize(6);
+    assertThat(subscribed).doesNotContain("<fh:archive");
+    List<String> met = new ArrayList<>();
+    Optional<String> next = link(subscribed, "prev-archive");
+    Optional<String> after = Optional.empty();
+    while (next.isPresent()) {
+      String xml = reader.get(next.get()).body();
+      assertThat(AtomRules.broken(xml)).isEmpty();
+      assertThat(xml).contains("<fh:archive");
+      assertThat(link(xml, "current")).contains(address);
+      assertThat(link(xml, "next-archive")).isEqualTo(after);
+      assertThat(ids(xml)).hasSize(2);
+      met.addAll(ids(xml));
+      after = next;
+      next = link(xml, "prev-archive");
+    }
+    assertThat(met).isEqualTo(all);
+    String rss = reader.get(after.orElseThrow().replace(".atom", ".rss")).body();
+    assertThat(rss).contains("<fh:archive", "rel=\"next-archive\"", ".rss?archive=");
+    for (String none : List.of("", "x", "zzzzzzzzzz")) {
+      assertThat(reader.get(address + "?archive=" + none).status()).as(none).isEqualTo(404);
+    }
+  }
+
+  private static List<String> ids(String xml) {
+    return parse(xml).getEntries().stream().map(SyndEntry::getUri).toList();
+  }
+
+  /** The address of a link of the feed itself, without its host. */
+  private static Optional<String> link(String xml, String relation) {
+    return parse(xml).getLinks().stream()
+        .filter(link -> relation.equals(link.getRel()))
+        .map(link -> link.getHref().replace("http://lantern.test", ""))
+        .findFirst();
   }
 
   private static String path(String address) {

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import javax.xml.stream.XMLStreamException;
 
-/** Writes Atom (RFC 4287), in pages (RFC 5005, 3). */
+/** Writes Atom (RFC 4287), in pages and archives (RFC 5005). */
 final class AtomWriter {
   private static final String ATOM = "http://www.w3.org/2005/Atom";
   private static final String TYPE = "application/atom+xml";
@@ -18,14 +18,16 @@ final class AtomWriter {
   private static void feed(FeedXml xml, FeedPage feed) throws XMLStreamException {
     xml.start("feed");
     xml.namespace("", ATOM);
+    xml.namespace("fh", FeedXml.HISTORY);
     xml.element("id", feed.id());
     xml.element("title", feed.title());
     xml.element("subtitle", feed.subtitle());
     xml.element("updated", time(feed.updated()));
-    link(xml, "self", TYPE, feed.self());
-    link(xml, "first", TYPE, feed.first());
-    if (feed.next() != null) {
-      link(xml, "next", TYPE, feed.next());
+    for (FeedXml.PageLink one : FeedXml.links(feed.place())) {
+      link(xml, one.relation(), TYPE, one.address());
+    }
+    if (FeedXml.isArchive(feed.place())) {
+      xml.empty("fh:archive");
     }
     link(xml, "alternate", "text/html", feed.alternate());
     person(xml, feed.author());

@@ -17,9 +17,8 @@ import org.quietlantern.server.platform.Nullable;
  *
  * @param subtitle what it is, in a sentence
  * @param author who makes it, as RFC 4287 (4.1.1) asks for
- * @param self the address of this page
- * @param first the address of the first page
- * @param next the address of the page after this one; none behind the last (RFC 5005, 3)
+ * @param place where it stands among others
+ * @param alternate where people read of it
  * @param updated when its last round closed or something in it changed, or when it was made
  */
 public record FeedPage(
@@ -27,15 +26,32 @@ public record FeedPage(
     String title,
     String subtitle,
     String author,
-    String self,
-    String first,
-    @Nullable String next,
+    Place place,
     String alternate,
     Instant updated,
     List<Entry> entries) {
   private static final String CLASS = "urn:quietlantern:class";
   private static final String NOTICE = "urn:quietlantern:notice";
   private static final String HEADING = "urn:quietlantern:heading";
+
+  /**
+   * Addresses of pages.
+   *
+   * @param self of this one
+   * @param first of the first, to which readers subscribe
+   * @param next of the one after it; none behind the last (RFC 5005, 3)
+   * @param archives where it has parts that stay as they are
+   */
+  public record Place(
+      String self, String first, @Nullable String next, @Nullable Archives archives) {}
+
+  /**
+   * Parts that stay as they are (RFC 5005, 4).
+   *
+   * @param isOne whether this page is one of them
+   * @param before the address of the one before; of the first page: the latest
+   */
+  public record Archives(boolean isOne, @Nullable String before, @Nullable String after) {}
 
   /** What something is, in a set of terms that {@code scheme} names. */
   public record Category(String scheme, String term, String label) {}

@@ -2,6 +2,7 @@ package org.quietlantern.server.feed;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 
@@ -22,6 +23,19 @@ interface FeedSource {
    * @param before the page after an entry; 0: the first page
    */
   Thing read(Member who, String of, int before, int most);
+
+  /**
+   * A part of it that has all it will ever have, for readers that were off for long; empty where
+   * there is none of that name, or where such a thing has no parts.
+   *
+   * @param archive its name; empty: the latest
+   */
+  default Optional<Archive> archive(Member who, String of, String archive) {
+    return Optional.empty();
+  }
+
+  /** {@code before} and {@code after}: names of those beside it, where there are any. */
+  record Archive(String name, @Nullable String before, @Nullable String after, Thing thing) {}
 
   /**
    * @param says what the feed tells, in a sentence

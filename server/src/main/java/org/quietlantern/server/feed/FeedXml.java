@@ -1,10 +1,13 @@
 package org.quietlantern.server.feed;
 
 import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.stream.Stream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import org.quietlantern.core.publication.Text;
+import org.quietlantern.server.platform.Nullable;
 
 /**
  * XML of feeds. What was kept before names were cleaned at the door may hold what XML cannot; that
@@ -13,6 +16,29 @@ import org.quietlantern.core.publication.Text;
 final class FeedXml {
   private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
   private final XMLStreamWriter xml;
+
+  /** The namespace of RFC 5005. */
+  static final String HISTORY = "http://purl.org/syndication/history/1.0";
+
+  /** {@code relation}: as registered for links. */
+  record PageLink(String relation, @Nullable String address) {}
+
+  static boolean isArchive(FeedPage.Place place) {
+    return place.archives() != null && place.archives().isOne();
+  }
+
+  /** From a page to itself and those beside it. */
+  static List<PageLink> links(FeedPage.Place place) {
+    FeedPage.Archives archives = place.archives();
+    return Stream.of(
+            new PageLink("self", place.self()),
+            new PageLink(isArchive(place) ? "current" : "first", place.first()),
+            new PageLink("next", place.next()),
+            new PageLink("prev-archive", archives == null ? null : archives.before()),
+            new PageLink("next-archive", archives == null ? null : archives.after()))
+        .filter(link -> link.address() != null)
+        .toList();
+  }
 
   /** Writes a feed. */
   interface Writing {

@@ -44,9 +44,25 @@ interface FoundFeedMapper {
       @Nullable Instant closed,
       @Nullable Instant changed) {}
 
+  /** A closed round with something in it, and those that closed before and after it. */
+  record Closed(String round, @Nullable String before, @Nullable String after) {}
+
+  /** {@code round} empty: the latest. */
+  @Select(
+      """
+      select round, before, after from (
+        select pid as round, lag(pid) over own as before, lead(pid) over own as after, closed, id
+        from round where alert = any(#{alerts}) and closed is not null and found
+        window own as (order by closed, id)) rounds
+      where #{round} in ('', round) order by closed desc, id desc limit 1
+      """)
+  Optional<Closed> closed(Integer[] alerts, String round);
+
   /**
    * Works that were joined since they were found, or that several of the alerts found, are told
    * once, as they were found first.
+   *
+   * @param round what of it stands in one round; empty: in all of them
    */
   @Select(
       """
@@ -56,6 +72,7 @@ interface FoundFeedMapper {
       from (
         select n.id, r.occasion, o.publication, coalesce(p.canonical, p.id) as work,
           n.class as finding_class, n.words::text, s.name as alert_name, r.came, d.closed,
+          d.pid as round,
           coalesce(d.closed, r.came) as at,
           row_number() over (
             partition by coalesce(p.canonical, p.id), o.kind, o.key order by n.id) as nth
@@ -64,11 +81,11 @@ interface FoundFeedMapper {
         join alert a on a.id = n.alert join revision v on v.id = a.revision
         join saved_search s on s.id = v.saved_search
         where n.alert = any(#{alerts}) and (d.closed is not null or #{gathering})) told
-      where nth = 1 and (#{before} = 0 or
+      where nth = 1 and #{round} in ('', round) and (#{before} = 0 or
         (at, id) < (select coalesce(e.closed, g.came), f.id from finding f
           join round e on e.id = f.round join arrival g on g.id = f.arrival
           where f.id = #{before} and f.alert = any(#{alerts})))
       order by at desc, id desc limit #{most}
       """)
-  List<Found> told(Integer[] alerts, boolean gathering, int before, int most);
+  List<Found> told(Integer[] alerts, boolean gathering, String round, int before, int most);
 }

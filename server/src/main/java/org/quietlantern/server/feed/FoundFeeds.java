@@ -1,12 +1,14 @@
 package org.quietlantern.server.feed;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -41,15 +43,23 @@ class FoundFeeds {
       return new Named(gathering ? name + ", as it gathers" : name, "a/" + of);
     }
 
+    private FoundFeedMapper.Alert alert(Member who, String of) {
+      return mapper.alert(who.group(), of).orElseThrow(Refusal::unknown);
+    }
+
     @Override
     public Thing read(Member who, String of, int before, int most) {
-      FoundFeedMapper.Alert alert = mapper.alert(who.group(), of).orElseThrow(Refusal::unknown);
+      FoundFeedMapper.Alert alert = alert(who, of);
       return new Thing(
           gathering ? "What Quiet Lantern finds for %s, before its rounds close" : FOUND,
           alert.ended(),
-          mapper.told(new Integer[] {alert.id()}, gathering, before, most).stream()
-              .map(told -> shown(who, told, json))
-              .toList());
+          shown(who, mapper.told(new Integer[] {alert.id()}, gathering, "", before, most), json));
+    }
+
+    @Override
+    public Optional<Archive> archive(Member who, String of, String archive) {
+      FoundFeedMapper.Alert alert = alert(who, of);
+      return archived(who, new Integer[] {alert.id()}, alert.ended(), archive, mapper, json);
     }
   }
 
@@ -64,17 +74,52 @@ class FoundFeeds {
       return new Named("All my alerts", "alerts");
     }
 
+    private Integer[] alerts(Member who) {
+      return mapper.received(who.group(), who.id(), who.mayWrite()).toArray(Integer[]::new);
+    }
+
     @Override
     public Thing read(Member who, String of, int before, int most) {
-      Integer[] alerts =
-          mapper.received(who.group(), who.id(), who.mayWrite()).toArray(Integer[]::new);
       return new Thing(
-          FOUND,
-          null,
-          mapper.told(alerts, false, before, most).stream()
-              .map(told -> shown(who, told, json))
-              .toList());
+          FOUND, null, shown(who, mapper.told(alerts(who), false, "", before, most), json));
     }
+
+    @Override
+    public Optional<Archive> archive(Member who, String of, String archive) {
+      return archived(who, alerts(who), null, archive, mapper, json);
+    }
+  }
+
+  /** A closed round has all it will ever have. The latest is told by its name alone. */
+  private static Optional<FeedSource.Archive> archived(
+      Member who,
+      Integer[] alerts,
+      @Nullable Instant ended,
+      String archive,
+      FoundFeedMapper mapper,
+      Json json) {
+    return mapper
+        .closed(alerts, archive)
+        .map(
+            closed ->
+                new FeedSource.Archive(
+                    closed.round(),
+                    closed.before(),
+                    closed.after(),
+                    new FeedSource.Thing(
+                        FOUND,
+                        ended,
+                        archive.isEmpty()
+                            ? List.of()
+                            : shown(
+                                who,
+                                mapper.told(alerts, false, archive, 0, Integer.MAX_VALUE),
+                                json))));
+  }
+
+  private static List<FeedSource.Told> shown(
+      Member who, List<FoundFeedMapper.Found> found, Json json) {
+    return found.stream().map(one -> shown(who, one, json)).toList();
   }
 
   private static FeedSource.Told shown(Member who, FoundFeedMapper.Found found, Json json) {

@@ -20,9 +20,9 @@ final class JsonFeedWriter {
     page.put("title", feed.title());
     page.put("description", feed.subtitle());
     page.put("home_page_url", feed.alternate());
-    page.put("feed_url", FeedForm.JSON.of(feed.self()));
-    if (feed.next() != null) {
-      page.put("next_url", FeedForm.JSON.of(feed.next()));
+    page.put("feed_url", FeedForm.JSON.of(feed.place().self()));
+    if (feed.place().next() != null) {
+      page.put("next_url", FeedForm.JSON.of(feed.place().next()));
     }
     page.put("authors", named(List.of(feed.author())));
     page.put("items", feed.entries().stream().map(JsonFeedWriter::item).toList());

@@ -1,5 +1,6 @@
 package org.quietlantern.server.feed;
 
+import org.quietlantern.server.platform.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -12,9 +13,9 @@ import org.springframework.web.context.request.ServletWebRequest;
 /** What feed readers fetch: at secret addresses, without a session. */
 @Controller
 class PublicFeedController {
-  private final Feeds feeds;
+  private final FeedReading feeds;
 
-  PublicFeedController(Feeds feeds) {
+  PublicFeedController(FeedReading feeds) {
     this.feeds = feeds;
   }
 
@@ -29,8 +30,10 @@ class PublicFeedController {
       @PathVariable String feed,
       @PathVariable String secret,
       @RequestParam(defaultValue = "0") int before,
+      @RequestParam(required = false) @Nullable String archive,
       ServletWebRequest request) {
-    FeedPage page = feeds.read(feed, secret, before);
+    FeedPage page =
+        archive == null ? feeds.read(feed, secret, before) : feeds.archive(feed, secret, archive);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
     return FeedAnswer.of(page, request);
   }

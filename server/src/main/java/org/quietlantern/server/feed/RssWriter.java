@@ -8,7 +8,7 @@ import javax.xml.stream.XMLStreamException;
 
 /**
  * Writes RSS 2.0. Authors stand as creators of Dublin Core, because an author of RSS is an address
- * of mail; pages are linked as in Atom (RFC 5005, 3).
+ * of mail; pages and archives are linked as in Atom (RFC 5005).
  */
 final class RssWriter {
   /** As RFC 822 (5.1) has it, with years of four digits. */
@@ -27,16 +27,18 @@ final class RssWriter {
     xml.attribute("version", "2.0");
     xml.namespace("atom", "http://www.w3.org/2005/Atom");
     xml.namespace("dc", "http://purl.org/dc/elements/1.1/");
+    xml.namespace("fh", FeedXml.HISTORY);
     xml.start("channel");
     xml.element("title", feed.title());
     xml.element("link", feed.alternate());
     xml.element("description", feed.subtitle());
     xml.element("lastBuildDate", time(feed.updated()));
     xml.element("generator", "Quiet Lantern");
-    link(xml, "self", feed.self());
-    link(xml, "first", feed.first());
-    if (feed.next() != null) {
-      link(xml, "next", feed.next());
+    for (FeedXml.PageLink one : FeedXml.links(feed.place())) {
+      link(xml, one.relation(), one.address());
+    }
+    if (FeedXml.isArchive(feed.place())) {
+      xml.empty("fh:archive");
     }
     for (FeedPage.Entry entry : feed.entries()) {
       item(xml, entry);

@@ -163,9 +163,11 @@ class OpenedFolders {
         read.link().folderName(),
         "What is kept in this folder, the latest first",
         "Quiet Lantern",
-        before == 0 ? address : address + "?before=" + before,
-        address,
-        read.next() == 0 ? null : address + "?before=" + read.next(),
+        new FeedPage.Place(
+            before == 0 ? address : address + "?before=" + before,
+            address,
+            read.next() == 0 ? null : address + "?before=" + read.next(),
+            null),
         addresses.page(pid),
         updated,
         read.told().stream().map(told -> entry(installation, read, told)).toList());

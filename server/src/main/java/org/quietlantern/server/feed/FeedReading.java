@@ -1,0 +1,228 @@
+package org.quietlantern.server.feed;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.Summaries;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Page;
+import org.quietlantern.server.platform.Refusal;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a reader of feeds gets at an address: what its member sees now. */
+@Service
+class FeedReading {
+  private static final int ENTRIES = 200;
+  private static final int LONGEST_READER = 200;
+
+  /** Whoever reads no feeds for a month still learns that an alert has ended. */
+  private static final Duration TOLD_AFTER_END = Duration.ofDays(30);
+
+  private final FeedMapper mapper;
+  private final FeedSources sources;
+  private final FeedAddresses addresses;
+  private final Groups groups;
+  private final Publications publications;
+  private final Summaries summaries;
+  private final Calendar calendar;
+  private final LanternProperties properties;
+
+  FeedReading(
+      FeedMapper mapper,
+      FeedSources sources,
+      FeedAddresses addresses,
+      Groups groups,
+      Publications publications,
+      Summaries summaries,
+      Calendar calendar,
+      LanternProperties properties) {
+    this.mapper = mapper;
+    this.sources = sources;
+    this.addresses = addresses;
+    this.groups = groups;
+    this.publications = publications;
+    this.summaries = summaries;
+    this.calendar = calendar;
+    this.properties = properties;
+  }
+
+  /**
+   * What is told at an address: 404 if it is none, 410 if it was revoked, what it tells is gone, or
+   * its alert ended thirty days ago; until then its first entry says that it has ended.
+   *
+   * @param before the page after an entry; 0: the first page
+   */
+  @Transactional(readOnly = true)
+  public FeedPage read(String feed, String secret, int before) {
+    FeedMapper.Row row = row(feed, secret);
+    Member who = member(row);
+    FeedSource.Thing thing = sources.read(who, row.subject(), before, ENTRIES + 1);
+    requireTold(thing);
+    Page<FeedSource.Told> page = Page.of(thing.told(), ENTRIES);
+    String address = addresses.address(row.pid(), row.generation());
+    List<FeedPage.Entry> entries = new ArrayList<>(entries(who, page.rows()));
+    if (thing.ended() != null && before == 0) {
+      entries.add(0, ended(who, row, thing.ended()));
+    }
+    return page(
+        who,
+        row,
+        thing.says(),
+        entries,
+        new FeedPage.Place(
+            before == 0 ? address : address + "?before=" + before,
+            address,
+            page.more() ? address + "?before=" + page.last().id() : null,
+            sources
+                .archive(who, row.subject(), "")
+                .map(latest -> new FeedPage.Archives(false, archive(address, latest.name()), null))
+                .orElse(null)));
+  }
+
+  /**
+   * A document that does not change any more but in what its works are (RFC 5005, 4).
+   *
+   * @param name as its address has it
+   */
+  @Transactional(readOnly = true)
+  public FeedPage archive(String feed, String secret, String name) {
+    FeedMapper.Row row = row(feed, secret);
+    Member who = member(row);
+    FeedSource.Archive archive =
+        sources
+            .archive(who, row.subject(), name)
+            .filter(found -> !name.isEmpty())
+            .orElseThrow(Refusal::unknown);
+    requireTold(archive.thing());
+    String address = addresses.address(row.pid(), row.generation());
+    return page(
+        who,
+        row,
+        archive.thing().says(),
+        entries(who, archive.thing().told()),
+        new FeedPage.Place(
+            archive(address, name),
+            address,
+            null,
+            new FeedPage.Archives(
+                true, archive(address, archive.before()), archive(address, archive.after()))));
+  }
+
+  private void requireTold(FeedSource.Thing thing) {
+    if (thing.ended() != null && thing.ended().plus(TOLD_AFTER_END).isBefore(calendar.now())) {
+      throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
+    }
+  }
+
+  private static @Nullable String archive(String address, @Nullable String name) {
+    return name == null ? null : address + "?archive=" + name;
+  }
+
+  private FeedMapper.Row row(String feed, String secret) {
+    FeedMapper.Row row = mapper.byPid(feed);
+    if (row == null || !addresses.isRight(feed, row.generation(), secret)) {
+      throw Refusal.unknown();
+    }
+    if (row.revoked() != null) {
+      throw new Refusal(HttpStatus.GONE, "revoked", "This feed address was revoked.");
+    }
+    return row;
+  }
+
+  private Member member(FeedMapper.Row row) {
+    return groups.findMember(row.groupPid(), row.account()).orElseThrow(Refusal::unknown);
+  }
+
+  private FeedPage page(
+      Member who,
+      FeedMapper.Row row,
+      String says,
+      List<FeedPage.Entry> entries,
+      FeedPage.Place place) {
+    return new FeedPage(
+        FeedPage.id(installation(), "feed:" + row.pid()),
+        sources.named(who, row.subject()).name(),
+        says.formatted(row.groupName()),
+        row.groupName(),
+        place,
+        alternate(who, row),
+        entries.stream().map(FeedPage.Entry::updated).max(Instant::compareTo).orElse(row.at()),
+        entries);
+  }
+
+  private String alternate(Member who, FeedMapper.Row row) {
+    return "%s/g/%s/%s"
+        .formatted(properties.baseUrl(), who.groupPid(), sources.named(who, row.subject()).place());
+  }
+
+  private String installation() {
+    return calendar.installation().toString();
+  }
+
+  /** That a reader asked, and what it called itself. */
+  @Transactional
+  public void fetched(String feed, @Nullable String reader) {
+    String by = reader == null ? "" : reader.replaceAll("\\p{Cntrl}", " ").strip();
+    mapper.fetched(
+        feed, by.length() > LONGEST_READER ? by.substring(0, LONGEST_READER) : by, calendar.now());
+  }
+
+  /** The last thing that is told. */
+  private FeedPage.Entry ended(Member who, FeedMapper.Row row, Instant ended) {
+    return new FeedPage.Entry(
+        FeedPage.id(installation(), "ended:" + row.pid() + ":" + ended),
+        "“%s” has ended".formatted(sources.named(who, row.subject()).name()),
+        List.of(row.groupName()),
+        alternate(who, row),
+        null,
+        List.of(),
+        "The alert has ended: nothing more comes here, and the feed is gone in thirty days. What it"
+            + " found stays where it is.",
+        ended,
+        ended);
+  }
+
+  private List<FeedPage.Entry> entries(Member who, List<FeedSource.Told> told) {
+    Map<Integer, StoredPublication> stored =
+        publications.byAsked(
+            Viewer.of(who), told.stream().map(FeedSource.Told::publication).toList());
+    Map<Integer, Summary> shown = summaries.of(who, stored.values());
+    return told.stream()
+        .filter(one -> stored.containsKey(one.publication()))
+        .map(
+            one -> {
+              StoredPublication work = stored.get(one.publication());
+              return FeedPage.Entry.of(
+                  FeedPage.id(installation(), one.key()),
+                  work.publication(),
+                  work.publication().abstractText(),
+                  properties.stableLink(work.pid()),
+                  one.newClass(),
+                  said(one.why(), shown.get(work.id()).access()),
+                  one.came(),
+                  one.updated());
+            })
+        .toList();
+  }
+
+  /** Why it is here, and how the group comes to it. */
+  private static String said(String why, String access) {
+    return (why.isEmpty() ? "" : why + " ")
+        + access.substring(0, 1).toUpperCase(Locale.ROOT)
+        + access.substring(1)
+        + ".";
+  }
+}
