@@ -1,0 +1,368 @@
+package org.quietlantern.server.alert;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.DisplayName;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.server.digest.Digests;
+import org.quietlantern.server.mail.MailJob;
+import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.DyingCheckpoint;
+import org.quietlantern.server.support.Supply;
+import org.quietlantern.server.support.TestApp;
+import org.quietlantern.server.support.TestGroup;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/**
+ * Random days against an evaluator that knows the whole history and does nothing cleverly: after
+ * each day what every alert has told, and as what, is equal.
+ */
+class AlertModelTest {
+  @RegisterExtension private static final TestApp APP = TestApp.own();
+
+  private static final int DAYS = 25;
+  private static final int ALERTS = 4;
+  private static final List<String> TOPICS = List.of("zorilla", "yapok", "xerus", "wambenger");
+  private static final List<String> PLACES =
+      List.of(
+          "alert: locked",
+          "alert: announced, not remembered",
+          "alert: remembered, not committed",
+          "comparison: begun",
+          "comparison: taken, not committed",
+          "round: closed, next not opened",
+          "round: closed, not committed",
+          "digest: begun",
+          "digest: written, not committed",
+          "mail: handed over, not noted");
+
+  /** When a work appeared, as its source says; the days of the test are in November 2026. */
+  private enum Dated {
+    RECENTLY("2026-10-02", "published"),
+    LONG_AGO("2014-05-01", "late"),
+    NEVER("", "undated");
+
+    private final String date;
+    private final String newClass;
+
+    Dated(String date, String newClass) {
+      this.date = date;
+      this.newClass = newClass;
+    }
+  }
+
+  /** A work as the evaluator knows it. */
+  private static final class Work {
+    private final String key;
+    private final Dated dated;
+    private Set<String> topics;
+    private boolean there = true;
+
+    private Work(String key, Dated dated, Set<String> topics) {
+      this.key = key;
+      this.dated = dated;
+      this.topics = topics;
+    }
+  }
+
+  /** An alert: what it asks for, what it ever matched or passed over, what it still has to see. */
+  private static final class Watch {
+    private final String id;
+    private final String search;
+    private Set<String> topics;
+    private int revision = 1;
+    private boolean paused;
+    private final Set<Work> memory = new HashSet<>();
+    private final Set<Work> arrivedSince = new HashSet<>();
+    private final Set<Work> touchedSince = new HashSet<>();
+    private final Map<String, String> told = new TreeMap<>();
+
+    private Watch(String id, String search, Set<String> topics) {
+      this.id = id;
+      this.search = search;
+      this.topics = topics;
+    }
+
+    private boolean finds(Work work) {
+      return work.there && work.topics.stream().anyMatch(topics::contains);
+    }
+
+    private void run() {
+      if (paused) {
+        return;
+      }
+      for (Work work : touchedSince) {
+        if (finds(work) && memory.add(work)) {
+          told.put(work.key, arrivedSince.contains(work) ? work.dated.newClass : "now matching");
+        }
+      }
+      seen();
+    }
+
+    private void seen() {
+      arrivedSince.clear();
+      touchedSince.clear();
+    }
+  }
+
+  private final Map<String, Work> works = new LinkedHashMap<>();
+  private final List<Watch> watches = new ArrayList<>();
+  private final TestGroup group = APP.group("Mona Model");
+  private final Client mona = group.client(0);
+  private final String tag = "m" + UUID.randomUUID().toString().substring(0, 8);
+  private final Supply first = Supply.made(APP, tag + "a", 5);
+  private final Supply second = Supply.made(APP, tag + "b", 6);
+  private final List<String> history = new ArrayList<>();
+  private Random random = new Random();
+
+  private static String line(Set<String> topics, String tag) {
+    return topics.stream()
+        .map(topic -> "title: %s title: %s".formatted(topic, tag))
+        .collect(Collectors.joining(" or "));
+  }
+
+  private SourceRecord record(Work work, String identifier) {
+    SourceRecord plain =
+        Supply.mods(
+            identifier,
+            "%s of plot %s %s".formatted(tag, work.key, String.join(" ", work.topics)),
+            "Plot" + work.key,
+            Supply.doi("10.5555/%s.%s".formatted(tag, work.key)));
+    String issued = "<originInfo><dateIssued>2026-03-04</dateIssued></originInfo>";
+    assertThat(plain.raw()).contains(issued);
+    String raw =
+        plain
+            .raw()
+            .replace(
+                issued,
+                work.dated.date.isEmpty() ? "" : issued.replace("2026-03-04", work.dated.date));
+    return new SourceRecord(identifier, "mods", raw, "2026-11-20", !work.there);
+  }
+
+  private Set<String> someTopics() {
+    Set<String> some =
+        TOPICS.stream().filter(topic -> random.nextInt(3) == 0).collect(Collectors.toSet());
+    return some.isEmpty() ? Set.of("nothing") : some;
+  }
+
+  private Set<String> topicsToWatch() {
+    return Set.copyOf(
+        IntStream.range(0, 1 + random.nextInt(2))
+            .mapToObj(n -> TOPICS.get(random.nextInt(TOPICS.size())))
+            .collect(Collectors.toSet()));
+  }
+
+  private Work anyWork() {
+    List<Work> there = works.values().stream().filter(work -> work.there).toList();
+    return there.isEmpty() ? null : there.get(random.nextInt(there.size()));
+  }
+
+  private void touched(Work work) {
+    watches.forEach(watch -> watch.touchedSince.add(work));
+  }
+
+  private void act() {
+    Work some = anyWork();
+    Watch watch = watches.get(random.nextInt(watches.size()));
+    switch (random.nextInt(some == null ? 1 : 9)) {
+      case 0, 1, 2 -> comes();
+      case 3 -> changes(some);
+      case 4 -> goes(some);
+      case 5 -> {
+        history.add("also from another source: " + some.key);
+        second.take(record(some, "other:" + some.key));
+      }
+      case 6 -> edited(watch);
+      case 7 -> pausedOrResumed(watch);
+      default -> runs();
+    }
+  }
+
+  private void comes() {
+    String key = "k" + works.size();
+    Dated dated = Dated.values()[random.nextInt(Dated.values().length)];
+    Work work = new Work(key, dated, someTopics());
+    history.add("comes: " + key + " " + dated + " " + work.topics);
+    works.put(key, work);
+    first.take(record(work, key));
+    watches.forEach(watch -> watch.arrivedSince.add(work));
+    touched(work);
+  }
+
+  private void changes(Work work) {
+    work.topics = someTopics();
+    history.add("changes: " + work.key + " " + work.topics);
+    first.take(record(work, work.key));
+    touched(work);
+  }
+
+  /** From the one source that has it; what another one has, too, stays. */
+  private void goes(Work work) {
+    int others =
+        database()
+            .queryForObject(
+                "select count(*) from source_record where identifier = ? and publication in"
+                    + " (select publication from source_record where identifier = ?)",
+                Integer.class,
+                "other:" + work.key,
+                work.key);
+    if (others > 0) {
+      return;
+    }
+    history.add("goes: " + work.key);
+    work.there = false;
+    first.take(record(work, work.key));
+    touched(work);
+  }
+
+  private void edited(Watch watch) {
+    Set<String> next = topicsToWatch();
+    boolean announce = random.nextBoolean();
+    if (next.equals(watch.topics)) {
+      return;
+    }
+    history.add("edited: " + watch.id + " " + next + (announce ? " and told" : ""));
+    Map<String, Object> body =
+        Map.of(
+            "asked",
+            Map.of("text", line(next, tag)),
+            "revision",
+            watch.revision,
+            "comment",
+            "",
+            "announce",
+            announce);
+    mona.post("/searches/" + watch.search + "/revisions", body).ok();
+    watch.revision++;
+    Set<Work> still = new HashSet<>(watch.arrivedSince);
+    watch.touchedSince.stream().filter(watch::finds).forEach(still::add);
+    watch.topics = next;
+    for (Work work : works.values()) {
+      if (watch.finds(work) && !still.contains(work) && watch.memory.add(work) && announce) {
+        watch.told.put(work.key, "edited");
+      }
+    }
+  }
+
+  private void pausedOrResumed(Watch watch) {
+    if (!watch.paused) {
+      history.add("paused: " + watch.id);
+      mona.post("/alerts/" + watch.id + "/pause", Map.of()).ok();
+      watch.paused = true;
+      return;
+    }
+    boolean gap = random.nextBoolean();
+    history.add("goes on: " + watch.id + (gap ? " with" : " without") + " the gap");
+    mona.post("/alerts/" + watch.id + "/resume", Map.of("gap", gap)).ok();
+    watch.paused = false;
+    if (!gap) {
+      works.values().stream().filter(watch::finds).forEach(watch.memory::add);
+      watch.seen();
+    }
+  }
+
+  /** Everything that a server does by itself; one time in three it dies somewhere first. */
+  private void runs() {
+    if (random.nextInt(3) == 0) {
+      String place = PLACES.get(random.nextInt(PLACES.size()));
+      APP.bean(DyingCheckpoint.class).dieAt(place);
+      try {
+        jobs();
+        history.add("runs, and does not come to: " + place);
+      } catch (DyingCheckpoint.Death death) {
+        history.add("dies: " + place);
+      }
+      APP.bean(DyingCheckpoint.class).dieAt("");
+    }
+    history.add("runs");
+    jobs();
+    watches.forEach(Watch::run);
+  }
+
+  private static void jobs() {
+    APP.bean(Watching.class).run();
+    APP.bean(ComparingAlerts.class).run();
+    APP.bean(Digests.class).run();
+    APP.bean(MailJob.class).run();
+  }
+
+  private static JdbcTemplate database() {
+    return APP.bean(JdbcTemplate.class);
+  }
+
+  /** Key and class, as the tables have them. */
+  private Map<String, String> told(Watch watch) {
+    Map<String, String> told = new TreeMap<>();
+    database()
+        .queryForList(
+            "select distinct r.identifier, n.class from finding n join alert a on a.id = n.alert"
+                + " join arrival v on v.id = n.arrival join occasion o on o.id = v.occasion"
+                + " join publication p on p.id = o.publication"
+                + " join source_record r on r.publication in (p.id, p.canonical)"
+                + " where a.pid = ? and r.identifier not like 'other:%'",
+            watch.id)
+        .forEach(row -> told.put((String) row.get("identifier"), (String) row.get("class")));
+    return told;
+  }
+
+  @DisplayName("Supplies, changes, other sources, edits, pauses and deaths: told as the plain rule")
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4})
+  void randomDays(long seed) {
+    random = new Random(seed);
+    String folder = group.folder("F");
+    for (int n = 0; n < ALERTS; n++) {
+      Set<String> topics = topicsToWatch();
+      String search = group.search(folder, "Model " + n, line(topics, tag)).get("id").asString();
+      String rhythm = n % 2 == 0 ? "at-once" : "daily";
+      String id =
+          mona.post("/alerts", Map.of("search", search, "rhythm", rhythm))
+              .ok()
+              .get("id")
+              .asString();
+      watches.add(new Watch(id, search, topics));
+    }
+    for (int day = 0; day < DAYS; day++) {
+      APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(1)));
+      history.add("day " + day);
+      IntStream.rangeClosed(0, 2 + random.nextInt(4)).forEach(n -> act());
+      runs();
+      for (Watch watch : watches) {
+        assertThat(told(watch))
+            .as("seed %d, %s: %s", seed, watch.id, String.join("; ", history))
+            .isEqualTo(watch.told);
+      }
+    }
+    Set<String> classes = new TreeSet<>();
+    watches.forEach(watch -> classes.addAll(watch.told.values()));
+    assertThat(classes)
+        .as("the days had something of each")
+        .contains("published", "late", "undated", "now matching");
+    assertThat(
+            database()
+                .queryForObject(
+                    "select count(*) from memory_difference d join alert a on a.id = d.alert"
+                        + " join grp g on g.id = a.grp where g.pid = ?",
+                    Integer.class,
+                    group.pid()))
+        .as("nothing was missed, nothing moves by itself")
+        .isZero();
+  }
+}
