@@ -2,6 +2,7 @@ package org.quietlantern.server.feed;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
@@ -11,8 +12,13 @@ interface FeedSource {
   /** The word before the colon: {@code alert}, {@code folder}. */
   String kind();
 
-  /** Its name, and its page below the group's address, also where it is gone. */
-  Named named(Member who, String of);
+  /** Whether it is said which one of its kind. */
+  default boolean isOneOfMany() {
+    return true;
+  }
+
+  /** Of each its name, and its page below the group's address, also where it is gone. */
+  Map<String, Named> named(Member who, List<String> of);
 
   record Named(String name, String place) {}
 

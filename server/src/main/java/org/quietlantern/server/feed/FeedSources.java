@@ -1,5 +1,6 @@
 package org.quietlantern.server.feed;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,14 +24,29 @@ class FeedSources {
 
   private Asked asked(String name) {
     String[] parts = name.split(":", 2);
+    String which = parts.length > 1 ? parts[1] : "";
     return Optional.ofNullable(byKind.get(parts[0]))
-        .map(source -> new Asked(source, parts.length > 1 ? parts[1] : ""))
+        .filter(source -> source.isOneOfMany() != which.isEmpty() && !name.endsWith(":"))
+        .map(source -> new Asked(source, which))
         .orElseThrow(Refusal::unknown);
   }
 
   FeedSource.Named named(Member who, String name) {
-    Asked asked = asked(name);
-    return asked.source().named(who, asked.which());
+    return named(who, List.of(name)).get(name);
+  }
+
+  /** By the names that were asked for; those of a kind are asked for together. */
+  Map<String, FeedSource.Named> named(Member who, List<String> names) {
+    Map<String, FeedSource.Named> all = new HashMap<>();
+    names.stream()
+        .collect(Collectors.groupingBy(name -> asked(name).source()))
+        .forEach(
+            (source, its) -> {
+              Map<String, FeedSource.Named> found =
+                  source.named(who, its.stream().map(name -> asked(name).which()).toList());
+              its.forEach(name -> all.put(name, found.get(asked(name).which())));
+            });
+    return all;
   }
 
   /** See {@link FeedSource#read}. */

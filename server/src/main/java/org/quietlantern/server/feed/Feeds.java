@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
@@ -78,8 +79,11 @@ public class Feeds implements CommandKinds {
   /** The member's own feeds that have not been revoked. */
   @Transactional(readOnly = true)
   public List<FeedLine> mine(Member who) {
-    return mapper.live(who.id()).stream()
-        .map(row -> line(who, row))
+    List<FeedMapper.Row> rows = mapper.live(who.id());
+    Map<String, FeedSource.Named> named =
+        sources.named(who, rows.stream().map(FeedMapper.Row::subject).toList());
+    return rows.stream()
+        .map(row -> line(row, named.get(row.subject())))
         .sorted(Comparator.comparing(line -> line.name().toLowerCase(Locale.ROOT)))
         .toList();
   }
@@ -97,7 +101,7 @@ public class Feeds implements CommandKinds {
           "many-feeds", "You have %d feeds. Revoke one that nobody reads.".formatted(MOST));
     }
     mapper.add(ids.next(), who.id(), of, calendar.now());
-    FeedLine line = line(who, mapper.findLive(who.id(), of));
+    FeedLine line = line(mapper.findLive(who.id(), of), sources.named(who, of));
     return CommandKind.done(line).changing(Subject.Of.FEED, line.id()).toldTo(Audience.ME);
   }
 
@@ -118,8 +122,7 @@ public class Feeds implements CommandKinds {
     return CommandKind.done(feed).changing(Subject.Of.FEED, feed).toldTo(Audience.ME);
   }
 
-  private FeedLine line(Member who, FeedMapper.Row row) {
-    FeedSource.Named named = sources.named(who, row.subject());
+  private FeedLine line(FeedMapper.Row row, FeedSource.Named named) {
     return new FeedLine(
         row.pid(),
         row.subject(),

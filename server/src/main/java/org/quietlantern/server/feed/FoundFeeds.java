@@ -2,6 +2,7 @@ package org.quietlantern.server.feed;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -38,9 +39,15 @@ class FoundFeeds {
       implements FeedSource {
 
     @Override
-    public Named named(Member who, String of) {
-      String name = mapper.alert(who.group(), of).map(FoundFeedMapper.Alert::name).orElse("");
-      return new Named(gathering ? name + ", as it gathers" : name, "a/" + of);
+    public Map<String, Named> named(Member who, List<String> of) {
+      return mapper.names(who.group(), of.toArray(String[]::new)).stream()
+          .collect(
+              Collectors.toMap(
+                  FoundFeedMapper.AlertName::pid,
+                  alert ->
+                      new Named(
+                          gathering ? alert.name() + ", as it gathers" : alert.name(),
+                          "a/" + alert.pid())));
     }
 
     private FoundFeedMapper.Alert alert(Member who, String of) {
@@ -70,8 +77,13 @@ class FoundFeeds {
     }
 
     @Override
-    public Named named(Member who, String of) {
-      return new Named("All my alerts", "alerts");
+    public boolean isOneOfMany() {
+      return false;
+    }
+
+    @Override
+    public Map<String, Named> named(Member who, List<String> of) {
+      return Map.of("", new Named("All my alerts", "alerts"));
     }
 
     private Integer[] alerts(Member who) {

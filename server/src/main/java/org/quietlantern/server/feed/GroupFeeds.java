@@ -1,7 +1,10 @@
 package org.quietlantern.server.feed;
 
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.journal.JournalWorks;
@@ -58,8 +61,13 @@ class GroupFeeds {
     }
 
     @Override
-    public Named named(Member who, String of) {
-      return new Named("What I have not looked at", "arrivals");
+    public boolean isOneOfMany() {
+      return false;
+    }
+
+    @Override
+    public Map<String, Named> named(Member who, List<String> of) {
+      return Map.of("", new Named("What I have not looked at", "arrivals"));
     }
 
     /** As in feeds of alerts, so that a reader that has both shows it once. */
@@ -79,8 +87,13 @@ class GroupFeeds {
     }
 
     @Override
-    public Named named(Member who, String of) {
-      return new Named("What is raised", "today");
+    public boolean isOneOfMany() {
+      return false;
+    }
+
+    @Override
+    public Map<String, Named> named(Member who, List<String> of) {
+      return Map.of("", new Named("What is raised", "today"));
     }
 
     @Override
@@ -98,10 +111,16 @@ class GroupFeeds {
     }
 
     @Override
-    public Named named(Member who, String of) {
-      return new Named(
-          folders.names(who, List.of(of)).getOrDefault(of, "a folder that you do not see"),
-          "f/" + of);
+    public Map<String, Named> named(Member who, List<String> of) {
+      Map<String, String> seen = folders.names(who, of);
+      return of.stream()
+          .collect(
+              Collectors.toMap(
+                  Function.identity(),
+                  folder ->
+                      new Named(
+                          seen.getOrDefault(folder, "a folder that you do not see"),
+                          "f/" + folder)));
     }
 
     @Override
@@ -119,10 +138,16 @@ class GroupFeeds {
     }
 
     @Override
-    public Named named(Member who, String of) {
-      return new Named(
-          journals.title(who, of).orElse("a journal that is not known"),
-          "catalogue/journals?j=" + of);
+    public Map<String, Named> named(Member who, List<String> of) {
+      Map<String, String> known = journals.titles(who, of);
+      return of.stream()
+          .collect(
+              Collectors.toMap(
+                  Function.identity(),
+                  issn ->
+                      new Named(
+                          known.getOrDefault(issn, "a journal that is not known"),
+                          "catalogue/journals?j=" + issn)));
     }
 
     @Override

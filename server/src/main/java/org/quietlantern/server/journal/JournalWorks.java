@@ -1,8 +1,10 @@
 package org.quietlantern.server.journal;
 
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.quietlantern.core.holdings.Journal;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.server.group.Member;
@@ -21,10 +23,18 @@ public class JournalWorks {
     this.matching = matching;
   }
 
-  /** Its title; empty where no such journal is known. */
-  public Optional<String> title(Member who, String issn) {
+  /** Titles by ISSN; of what is no journal, none. */
+  public Map<String, String> titles(Member who, Collection<String> issns) {
     return matching.look(
-        who, look -> look.circumstances().journals().find(issn).map(Journal::title));
+        who,
+        look ->
+            issns.stream()
+                .distinct()
+                .flatMap(
+                    issn ->
+                        look.circumstances().journals().find(issn).stream()
+                            .map(journal -> Map.entry(issn, journal.title())))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
   }
 
   /** Row numbers of all works; refused where no such journal is known. */

@@ -181,7 +181,18 @@ class FeedSubjectsTest {
     assertThat(line.get("fetched").asString()).startsWith("2026-11");
     assertThat(line.get("by").asString()).startsWith("Reader").hasSize(200);
     subscribe(fia, "unreviewed");
-    for (String none : List.of("", "x", "alert:", "alert:zzzzzzzzzz", "folder:a", ":", "feed:x")) {
+    for (String none :
+        List.of(
+            "",
+            "x",
+            "alert:",
+            "alert:zzzzzzzzzz",
+            "folder:a",
+            ":",
+            "feed:x",
+            "raised:x",
+            "alerts:",
+            "alert")) {
       assertThat(fia.post("/feeds", Map.of("of", none)).status()).as(none).isEqualTo(404);
     }
     assertThat(group.client(2).post("/feeds", Map.of("of", "alerts")).status())

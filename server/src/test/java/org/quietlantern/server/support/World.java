@@ -606,6 +606,9 @@ public final class World {
       body.put("annotations", "all");
       body.put("form", "docx");
     }
+    if (endpoint.path().endsWith("/feeds")) {
+      body.put("of", "alert:" + values.get("alert"));
+    }
     if (endpoint.path().endsWith("/texts/fetched")) {
       body.remove("address");
     }
