@@ -1,8 +1,11 @@
 import '@testing-library/jest-dom/vitest';
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach } from 'vitest';
 
 afterEach(cleanup);
+
+// Beside other work an answer may take long; where it is there, none waits for it.
+configure({ asyncUtilTimeout: 10_000 });
 
 // jsdom draws nothing: dialogs open by their attribute, and nothing has a size.
 HTMLDialogElement.prototype.showModal = function () {

@@ -16,9 +16,10 @@ alter table account drop column letter_hour;
 alter table membership
   drop column told_on,
   add column digest_due timestamptz, -- the next moment; null: still to be worked out
-  add column rounds_told timestamptz; -- when rounds were last told; null: never
+  add column rounds_told timestamptz, -- when rounds were last told; null: never
+  add column rounds_from timestamptz; -- what closed before is no news; null: before they joined
 -- What came before there were digests is in Arrivals, and no news.
-update membership m set rounds_told = (
+update membership m set rounds_from = (
   select max(r.closed) from round r join alert a on a.id = r.alert where a.grp = m.grp);
 create index on membership (digest_due) where left_at is null;
 

@@ -148,31 +148,31 @@ class WatchingTest {
       "A journal is followed by a feed from its page; who read it last stands on one's own")
   @Test
   void feed() throws IOException {
-    try (Person bram = BROWSING.person("bram")) {
-      bram.go("Catalogue").link("Journals").first().click();
-      bram.link("Annals of Verge Ecology").first().click();
-      Person.twice(bram.exactly("Follow it by a feed"));
-      Locator address = bram.page().getByLabel("Address of Annals of Verge Ecology");
+    try (Person sefa = BROWSING.person("sefa")) {
+      sefa.go("Catalogue").link("Journals").first().click();
+      sefa.link("Annals of Verge Ecology").first().click();
+      Person.twice(sefa.exactly("Follow it by a feed"));
+      Locator address = sefa.page().getByLabel("Address of Annals of Verge Ecology");
       assertThat(address).hasCount(1);
-      assertThat(bram.text("No reader has asked for it yet")).isVisible();
+      assertThat(sefa.text("No reader has asked for it yet")).isVisible();
       URLConnection reader = URI.create(address.inputValue()).toURL().openConnection();
       reader.setRequestProperty("User-Agent", "Evening Reader 2");
       try (InputStream feed = reader.getInputStream()) {
-        assertThat(bram.page()).hasURL(Pattern.compile(".*/feeds$"));
+        assertThat(sefa.page()).hasURL(Pattern.compile(".*/feeds$"));
         org.assertj.core.api.Assertions.assertThat(
                 new String(feed.readAllBytes(), StandardCharsets.UTF_8))
             .contains("<title>Annals of Verge Ecology</title>", "<entry>");
       }
-      bram.page().reload();
-      assertThat(bram.text(Pattern.compile("by Evening Reader 2$"))).isVisible();
-      bram.exactly("What I have not looked at").click();
-      assertThat(bram.page().getByLabel("Address of What I have not looked at")).isVisible();
+      sefa.page().reload();
+      assertThat(sefa.text(Pattern.compile("by Evening Reader 2$"))).isVisible();
+      sefa.exactly("What I have not looked at").click();
+      assertThat(sefa.page().getByLabel("Address of What I have not looked at")).isVisible();
       for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-        bram.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
-        Views.sound(bram, scheme);
+        sefa.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+        Views.sound(sefa, scheme);
       }
-      bram.page().setViewportSize(390, 844);
-      Views.sound(bram, ColorScheme.DARK);
+      sefa.page().setViewportSize(390, 844);
+      Views.sound(sefa, ColorScheme.DARK);
     }
   }
 }

@@ -86,6 +86,14 @@ interface AccountMapper {
       "update membership set digest_due = #{next} where account = #{account} and left_at is null")
   void setMoment(int account, Instant next);
 
+  /** What came while no letters were wanted is no news once they are. */
+  @Update(
+      """
+      update membership set told = #{now}, rounds_from = #{now}
+      where account = #{account} and left_at is null
+      """)
+  void passOver(int account, Instant now);
+
   /**
    * What became of letters to an account.
    *

@@ -59,6 +59,9 @@ class MyLetters {
   AccountSettings set(int account, AccountSettings wanted) {
     String zone = Zones.read(wanted.zone());
     LetterTimes times = times(wanted);
+    if (wanted.letters() && !accounts.settings(account).letters()) {
+      accounts.passOver(account, calendar.now());
+    }
     accounts.set(
         account,
         new AccountMapper.SettingsRow(

@@ -16,6 +16,7 @@ interface DigestMapper {
    *
    * @param days as in ISO 8601, {@code hours} as {@code 07:00:00}, both in the zone
    * @param due the moment that has come; none where it is still to be worked out
+   * @param from rounds that closed before are no news to them
    * @param told until when what waits was told, or was there when they joined
    * @param roundsTold when rounds were last told
    * @param mayWrite whether they get letters now: they want them, are here, and letters arrive
@@ -31,7 +32,7 @@ interface DigestMapper {
       String[] hours,
       boolean ofNothing,
       @Nullable Instant due,
-      Instant joined,
+      Instant from,
       Instant told,
       @Nullable Instant roundsTold,
       boolean mayWrite) {}
@@ -40,7 +41,8 @@ interface DigestMapper {
       """
       select m.id as membership, m.pid, g.pid as "group", a.id as account, a.email, a.zone,
         a.letter_days::integer[] as days, a.letter_hours::text[] as hours,
-        a.letters_of_nothing as of_nothing, m.digest_due as due, m.joined,
+        a.letters_of_nothing as of_nothing, m.digest_due as due,
+        coalesce(m.rounds_from, m.joined) as "from",
         coalesce(m.told, m.joined) as told, m.rounds_told,
         a.letters and a.returned < 5 and not exists (select 1 from absence b
           where b.membership = m.id and (#{now}::timestamptz at time zone a.zone)::date
@@ -62,7 +64,7 @@ interface DigestMapper {
           + """
              and a.letters and a.letters_at_once and exists (
               select 1 from round d join alert w on w.id = d.alert
-              where w.grp = m.grp and d.closed > coalesce(m.rounds_told, m.joined))
+              where w.grp = m.grp and d.closed > coalesce(m.rounds_told, m.rounds_from, m.joined))
             order by m.id
             """)
   List<Reader> atOnce(Instant now);

@@ -102,8 +102,8 @@ class DigestWriting {
   }
 
   private static Instant since(DigestMapper.Reader reader) {
-    Instant late = reader.roundsTold() == null ? reader.joined() : reader.roundsTold().minus(LATE);
-    return late.isBefore(reader.joined()) ? reader.joined() : late;
+    Instant late = reader.roundsTold() == null ? reader.from() : reader.roundsTold().minus(LATE);
+    return late.isBefore(reader.from()) ? reader.from() : late;
   }
 
   private Letter letter(

@@ -54,6 +54,20 @@ class GroupFeeds {
             .toList());
   }
 
+  /**
+   * @param names of those that the member sees
+   * @param other what the others are called
+   * @param place of each, before its id
+   */
+  private static Map<String, FeedSource.Named> known(
+      List<String> of, Map<String, String> names, String other, String place) {
+    return of.stream()
+        .collect(
+            Collectors.toMap(
+                Function.identity(),
+                one -> new FeedSource.Named(names.getOrDefault(one, other), place + one)));
+  }
+
   private record Unreviewed(GroupFeedMapper mapper) implements FeedSource {
     @Override
     public String kind() {
@@ -112,15 +126,7 @@ class GroupFeeds {
 
     @Override
     public Map<String, Named> named(Member who, List<String> of) {
-      Map<String, String> seen = folders.names(who, of);
-      return of.stream()
-          .collect(
-              Collectors.toMap(
-                  Function.identity(),
-                  folder ->
-                      new Named(
-                          seen.getOrDefault(folder, "a folder that you do not see"),
-                          "f/" + folder)));
+      return known(of, folders.names(who, of), "a folder that you do not see", "f/");
     }
 
     @Override
@@ -139,15 +145,8 @@ class GroupFeeds {
 
     @Override
     public Map<String, Named> named(Member who, List<String> of) {
-      Map<String, String> known = journals.titles(who, of);
-      return of.stream()
-          .collect(
-              Collectors.toMap(
-                  Function.identity(),
-                  issn ->
-                      new Named(
-                          known.getOrDefault(issn, "a journal that is not known"),
-                          "catalogue/journals?j=" + issn)));
+      return known(
+          of, journals.titles(who, of), "a journal that is not known", "catalogue/journals?j=");
     }
 
     @Override

@@ -445,4 +445,19 @@ class DigestsTest {
     assertThat(got(bens)).hasSize(1);
     assertThat(got(bens).get(0).subject()).startsWith("2 new");
   }
+
+  @DisplayName("What came while no letters were wanted is no news when they are again")
+  @Test
+  void offAndOn() {
+    group.alert(folder, "Off", "title: offone", "at-once");
+    settings(ben, Map.of("letters", false));
+    supply("offone a", 1);
+    at(7);
+    settings(ben, Map.of("letters", true));
+    at(48);
+    supply("offone b", 1);
+    at(48 + 7);
+    assertThat(got(bens)).hasSize(1);
+    assertThat(got(bens).get(0).text()).contains("offone b").doesNotContain("offone a");
+  }
 }
