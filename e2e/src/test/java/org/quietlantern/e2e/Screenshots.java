@@ -78,6 +78,8 @@ class Screenshots {
     ilse.link("Gentler lighting").click();
     ilse.button("Make my address").click();
     ilse.page().getByLabel(Pattern.compile("^Address of ")).waitFor();
+    ilse.exactly("Close").click();
+    ilse.page().getByRole(AriaRole.HEADING).first().scrollIntoViewIfNeeded();
     take(ilse, "alert");
     ilse.page().navigate(ilse.page().url().replaceAll("/g/.*", "/p/" + id));
     ilse.page().waitForURL(Pattern.compile(".*/p/.*"));
