@@ -9,6 +9,9 @@ import java.util.Optional;
  * for about two days (RFC 5321, 4.5.4.1, asks for a queue that gives up after days, not hours).
  */
 public final class Patience {
+  /** After so many letters that came back in a row an address is left alone. */
+  public static final int RETURNS = 5;
+
   private static final List<Duration> PAUSES =
       List.of(
           Duration.ofMinutes(1),

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.quietlantern.core.mail.Patience;
 import org.quietlantern.core.watch.LetterTimes;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -21,9 +22,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Where an account's days begin, when it is written to, and whether that arrives. */
 @Service
 class MyLetters {
-  /** After so many that came back in a row an address is left alone. */
-  private static final int RESTS_AFTER = 5;
-
   private final AccountMapper accounts;
   private final Calendar calendar;
 
@@ -98,7 +96,7 @@ class MyLetters {
   LettersArrive arrive(int account) {
     AccountMapper.ReturnsRow row = accounts.returns(account);
     return new LettersArrive(
-        row.email(), row.came(), row.came() >= RESTS_AFTER, row.at(), row.why());
+        row.email(), row.came(), row.came() >= Patience.RETURNS, row.at(), row.why());
   }
 
   /** The address works: what came back is forgotten, and it is written to again. */

@@ -33,6 +33,7 @@ import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.Zones;
 import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Component;
@@ -47,9 +48,6 @@ class DigestArrivals {
   static final int MOST = 60;
 
   private static final int NAMES = 4;
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
-
   private static final DateTimeFormatter MONTH =
       DateTimeFormatter.ofPattern("MMMM uuuu", Locale.ENGLISH);
 
@@ -252,7 +250,7 @@ class DigestArrivals {
 
   /** Both: when it appeared, and since when it is here. */
   private static String ages(StoredPublication stored, Summary summary) {
-    String here = "here since " + DAY.format(summary.came());
+    String here = "here since " + Zones.day(summary.came());
     return stored
         .publication()
         .date()
@@ -265,22 +263,21 @@ class DigestArrivals {
       return Integer.toString(date.year());
     }
     LocalDate day = date.earliest();
-    return date.day() == 0 ? MONTH.format(day) : DAY.format(day);
+    return date.day() == 0 ? MONTH.format(day) : Zones.day(day);
   }
 
   /** Its class where that says something, words with the fields in which they were met, alerts. */
   private String why(List<DigestMapper.Untold> found) {
     DigestMapper.Untold first = found.get(0);
-    Map<String, Set<String>> met = new LinkedHashMap<>();
+    Map<String, Set<Field>> met = new LinkedHashMap<>();
     for (DigestMapper.Untold one : found) {
       for (Explanation word : json.read(one.words(), Explanation[].class)) {
-        met.computeIfAbsent(word.typed(), typed -> new LinkedHashSet<>())
-            .addAll(word.fields().stream().map(Field::word).toList());
+        met.computeIfAbsent(word.typed(), typed -> new LinkedHashSet<>()).addAll(word.fields());
       }
     }
     String words =
         met.entrySet().stream()
-            .map(one -> "%s in %s".formatted(one.getKey(), String.join(", ", one.getValue())))
+            .map(one -> Explanation.said(one.getKey(), one.getValue()))
             .collect(Collectors.joining("; "));
     String others =
         found.stream()

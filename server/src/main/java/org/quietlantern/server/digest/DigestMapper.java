@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.core.mail.Patience;
 import org.quietlantern.server.platform.Nullable;
 
 @Mapper
@@ -44,7 +45,11 @@ interface DigestMapper {
         a.letters_of_nothing as of_nothing, m.digest_due as due,
         coalesce(m.rounds_from, m.joined) as "from",
         coalesce(m.told, m.joined) as told, m.rounds_told,
-        a.letters and a.returned < 5 and not exists (select 1 from absence b
+        a.letters and a.returned <
+      """
+          + Patience.RETURNS
+          + """
+             and not exists (select 1 from absence b
           where b.membership = m.id and (#{now}::timestamptz at time zone a.zone)::date
             between b.from_day and coalesce(b.to_day, 'infinity')) as may_write
       from membership m join account a on a.id = m.account join grp g on g.id = m.grp
@@ -116,7 +121,6 @@ interface DigestMapper {
       int publication,
       String findingClass,
       String words,
-      Instant came,
       String round,
       String alert,
       String alertName,
@@ -130,7 +134,7 @@ interface DigestMapper {
   @Select(
       """
       select r.id as arrival, r.occasion, coalesce(p.canonical, p.id) as publication,
-        n.class as finding_class, n.words::text, r.came, d.pid as round, a.pid as alert,
+        n.class as finding_class, n.words::text, d.pid as round, a.pid as alert,
         s.name as alert_name, v.strategy::text
       from round d join alert a on a.id = d.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search

@@ -67,19 +67,19 @@ class FeedReading {
    */
   @Transactional(readOnly = true)
   public FeedPage read(String feed, String secret, int before) {
-    FeedMapper.Row row = row(feed, secret);
-    Member who = member(row);
-    FeedSource.Thing thing = sources.read(who, row.subject(), before, ENTRIES + 1);
+    Opened opened = open(feed, secret);
+    Member who = opened.who();
+    String subject = opened.row().subject();
+    String address = opened.address();
+    FeedSource.Thing thing = sources.read(who, subject, before, ENTRIES + 1);
     requireTold(thing);
     Page<FeedSource.Told> page = Page.of(thing.told(), ENTRIES);
-    String address = addresses.address(row.pid(), row.generation());
     List<FeedPage.Entry> entries = new ArrayList<>(entries(who, page.rows()));
     if (thing.ended() != null && before == 0) {
-      entries.add(0, ended(who, row, thing.ended()));
+      entries.add(0, ended(opened, thing.ended()));
     }
     return page(
-        who,
-        row,
+        opened,
         thing.says(),
         entries,
         new FeedPage.Place(
@@ -87,7 +87,7 @@ class FeedReading {
             address,
             page.more() ? address + "?before=" + page.last().id() : null,
             sources
-                .archive(who, row.subject(), "")
+                .archive(who, subject, "")
                 .map(latest -> new FeedPage.Archives(false, archive(address, latest.name()), null))
                 .orElse(null)));
   }
@@ -99,20 +99,18 @@ class FeedReading {
    */
   @Transactional(readOnly = true)
   public FeedPage archive(String feed, String secret, String name) {
-    FeedMapper.Row row = row(feed, secret);
-    Member who = member(row);
+    Opened opened = open(feed, secret);
+    String address = opened.address();
     FeedSource.Archive archive =
         sources
-            .archive(who, row.subject(), name)
+            .archive(opened.who(), opened.row().subject(), name)
             .filter(found -> !name.isEmpty())
             .orElseThrow(Refusal::unknown);
     requireTold(archive.thing());
-    String address = addresses.address(row.pid(), row.generation());
     return page(
-        who,
-        row,
+        opened,
         archive.thing().says(),
-        entries(who, archive.thing().told()),
+        entries(opened.who(), archive.thing().told()),
         new FeedPage.Place(
             archive(address, name),
             address,
@@ -131,7 +129,10 @@ class FeedReading {
     return name == null ? null : address + "?archive=" + name;
   }
 
-  private FeedMapper.Row row(String feed, String secret) {
+  /** A feed behind its address, and for whom it is read. */
+  private record Opened(FeedMapper.Row row, Member who, FeedSource.Named named, String address) {}
+
+  private Opened open(String feed, String secret) {
     FeedMapper.Row row = mapper.byPid(feed);
     if (row == null || !addresses.isRight(feed, row.generation(), secret)) {
       throw Refusal.unknown();
@@ -139,33 +140,31 @@ class FeedReading {
     if (row.revoked() != null) {
       throw new Refusal(HttpStatus.GONE, "revoked", "This feed address was revoked.");
     }
-    return row;
-  }
-
-  private Member member(FeedMapper.Row row) {
-    return groups.findMember(row.groupPid(), row.account()).orElseThrow(Refusal::unknown);
+    Member who = groups.findMember(row.groupPid(), row.account()).orElseThrow(Refusal::unknown);
+    return new Opened(
+        row,
+        who,
+        sources.named(who, row.subject()),
+        addresses.address(row.pid(), row.generation()));
   }
 
   private FeedPage page(
-      Member who,
-      FeedMapper.Row row,
-      String says,
-      List<FeedPage.Entry> entries,
-      FeedPage.Place place) {
+      Opened opened, String says, List<FeedPage.Entry> entries, FeedPage.Place place) {
+    FeedMapper.Row row = opened.row();
     return new FeedPage(
         FeedPage.id(installation(), "feed:" + row.pid()),
-        sources.named(who, row.subject()).name(),
+        opened.named().name(),
         says.formatted(row.groupName()),
         row.groupName(),
         place,
-        alternate(who, row),
+        alternate(opened),
         entries.stream().map(FeedPage.Entry::updated).max(Instant::compareTo).orElse(row.at()),
         entries);
   }
 
-  private String alternate(Member who, FeedMapper.Row row) {
+  private String alternate(Opened opened) {
     return "%s/g/%s/%s"
-        .formatted(properties.baseUrl(), who.groupPid(), sources.named(who, row.subject()).place());
+        .formatted(properties.baseUrl(), opened.who().groupPid(), opened.named().place());
   }
 
   private String installation() {
@@ -181,12 +180,12 @@ class FeedReading {
   }
 
   /** The last thing that is told. */
-  private FeedPage.Entry ended(Member who, FeedMapper.Row row, Instant ended) {
+  private FeedPage.Entry ended(Opened opened, Instant ended) {
     return new FeedPage.Entry(
-        FeedPage.id(installation(), "ended:" + row.pid() + ":" + ended),
-        "“%s” has ended".formatted(sources.named(who, row.subject()).name()),
-        List.of(row.groupName()),
-        alternate(who, row),
+        FeedPage.id(installation(), "ended:" + opened.row().pid() + ":" + ended),
+        "“%s” has ended".formatted(opened.named().name()),
+        List.of(opened.row().groupName()),
+        alternate(opened),
         null,
         List.of(),
         "The alert has ended: nothing more comes here, and the feed is gone in thirty days. What it"

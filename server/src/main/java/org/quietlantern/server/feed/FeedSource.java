@@ -12,15 +12,20 @@ interface FeedSource {
   /** The word before the colon: {@code alert}, {@code folder}. */
   String kind();
 
-  /** Whether it is said which one of its kind. */
-  default boolean isOneOfMany() {
-    return true;
-  }
-
   /** Of each its name, and its page below the group's address, also where it is gone. */
   Map<String, Named> named(Member who, List<String> of);
 
   record Named(String name, String place) {}
+
+  /** One that is alone of its kind: nothing says which one. */
+  interface Alone extends FeedSource {
+    Named itself();
+
+    @Override
+    default Map<String, Named> named(Member who, List<String> of) {
+      return Map.of("", itself());
+    }
+  }
 
   /**
    * What is told of it, the latest first. Refused where there is no such thing, or the member sees

@@ -19,15 +19,16 @@ class FeedSources {
     byKind = all.stream().collect(Collectors.toMap(FeedSource::kind, Function.identity()));
   }
 
-  /** {@code name}: which one of its kind. */
-  private record Asked(FeedSource source, String which) {}
+  /** {@code which}: which one of its kind. */
+  private record Asked(String name, FeedSource source, String which) {}
 
   private Asked asked(String name) {
     String[] parts = name.split(":", 2);
     String which = parts.length > 1 ? parts[1] : "";
     return Optional.ofNullable(byKind.get(parts[0]))
-        .filter(source -> source.isOneOfMany() != which.isEmpty() && !name.endsWith(":"))
-        .map(source -> new Asked(source, which))
+        .filter(
+            source -> source instanceof FeedSource.Alone == which.isEmpty() && !name.endsWith(":"))
+        .map(source -> new Asked(name, source, which))
         .orElseThrow(Refusal::unknown);
   }
 
@@ -39,12 +40,13 @@ class FeedSources {
   Map<String, FeedSource.Named> named(Member who, List<String> names) {
     Map<String, FeedSource.Named> all = new HashMap<>();
     names.stream()
-        .collect(Collectors.groupingBy(name -> asked(name).source()))
+        .map(this::asked)
+        .collect(Collectors.groupingBy(Asked::source))
         .forEach(
             (source, its) -> {
               Map<String, FeedSource.Named> found =
-                  source.named(who, its.stream().map(name -> asked(name).which()).toList());
-              its.forEach(name -> all.put(name, found.get(asked(name).which())));
+                  source.named(who, its.stream().map(Asked::which).toList());
+              its.forEach(one -> all.put(one.name(), found.get(one.which())));
             });
     return all;
   }

@@ -19,16 +19,6 @@ interface FoundFeedMapper {
       """)
   Optional<Alert> alert(int group, String alert);
 
-  record AlertName(String pid, String name) {}
-
-  @Select(
-      """
-      select a.pid, s.name from alert a join revision v on v.id = a.revision
-      join saved_search s on s.id = v.saved_search
-      where a.grp = #{group} and a.pid = any(#{alerts})
-      """)
-  List<AlertName> names(int group, String[] alerts);
-
   /** Row numbers of those that a member gets; {@code all}: what is set for everybody, too. */
   @Select(
       """

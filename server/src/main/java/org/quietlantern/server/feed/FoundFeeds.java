@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.search.Explanation;
+import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
@@ -20,13 +21,13 @@ class FoundFeeds {
   private static final String FOUND = "What Quiet Lantern found for %s";
 
   @Bean
-  FeedSource alertFeed(FoundFeedMapper mapper, Json json) {
-    return new OfAlert("alert", false, mapper, json);
+  FeedSource alertFeed(Alerts alerts, FoundFeedMapper mapper, Json json) {
+    return new OfAlert("alert", false, alerts, mapper, json);
   }
 
   @Bean
-  FeedSource gatheringFeed(FoundFeedMapper mapper, Json json) {
-    return new OfAlert("gathering", true, mapper, json);
+  FeedSource gatheringFeed(Alerts alerts, FoundFeedMapper mapper, Json json) {
+    return new OfAlert("gathering", true, alerts, mapper, json);
   }
 
   @Bean
@@ -35,19 +36,20 @@ class FoundFeeds {
   }
 
   /** {@code gathering}: also what its open round has. */
-  private record OfAlert(String kind, boolean gathering, FoundFeedMapper mapper, Json json)
+  private record OfAlert(
+      String kind, boolean gathering, Alerts alerts, FoundFeedMapper mapper, Json json)
       implements FeedSource {
 
     @Override
     public Map<String, Named> named(Member who, List<String> of) {
-      return mapper.names(who.group(), of.toArray(String[]::new)).stream()
+      return alerts.names(who, of).entrySet().stream()
           .collect(
               Collectors.toMap(
-                  FoundFeedMapper.AlertName::pid,
+                  Map.Entry::getKey,
                   alert ->
                       new Named(
-                          gathering ? alert.name() + ", as it gathers" : alert.name(),
-                          "a/" + alert.pid())));
+                          gathering ? alert.getValue() + ", as it gathers" : alert.getValue(),
+                          "a/" + alert.getKey())));
     }
 
     private FoundFeedMapper.Alert alert(Member who, String of) {
@@ -70,20 +72,15 @@ class FoundFeeds {
     }
   }
 
-  private record OfAll(FoundFeedMapper mapper, Json json) implements FeedSource {
+  private record OfAll(FoundFeedMapper mapper, Json json) implements FeedSource.Alone {
     @Override
     public String kind() {
       return "alerts";
     }
 
     @Override
-    public boolean isOneOfMany() {
-      return false;
-    }
-
-    @Override
-    public Map<String, Named> named(Member who, List<String> of) {
-      return Map.of("", new Named("All my alerts", "alerts"));
+    public Named itself() {
+      return new Named("All my alerts", "alerts");
     }
 
     private Integer[] alerts(Member who) {
@@ -137,13 +134,7 @@ class FoundFeeds {
   private static FeedSource.Told shown(Member who, FoundFeedMapper.Found found, Json json) {
     String words =
         Stream.of(json.read(found.words(), Explanation[].class))
-            .map(
-                met ->
-                    met.typed()
-                        + " in "
-                        + met.fields().stream()
-                            .map(field -> field.word())
-                            .collect(Collectors.joining(", ")))
+            .map(met -> Explanation.said(met.typed(), met.fields()))
             .collect(Collectors.joining("; "));
     Instant told = Optional.ofNullable(found.closed()).orElse(found.came());
     return new FeedSource.Told(

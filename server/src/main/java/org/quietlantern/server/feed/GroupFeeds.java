@@ -68,20 +68,15 @@ class GroupFeeds {
                 one -> new FeedSource.Named(names.getOrDefault(one, other), place + one)));
   }
 
-  private record Unreviewed(GroupFeedMapper mapper) implements FeedSource {
+  private record Unreviewed(GroupFeedMapper mapper) implements FeedSource.Alone {
     @Override
     public String kind() {
       return "unreviewed";
     }
 
     @Override
-    public boolean isOneOfMany() {
-      return false;
-    }
-
-    @Override
-    public Map<String, Named> named(Member who, List<String> of) {
-      return Map.of("", new Named("What I have not looked at", "arrivals"));
+    public Named itself() {
+      return new Named("What I have not looked at", "arrivals");
     }
 
     /** As in feeds of alerts, so that a reader that has both shows it once. */
@@ -94,20 +89,15 @@ class GroupFeeds {
     }
   }
 
-  private record Raised(GroupFeedMapper mapper) implements FeedSource {
+  private record Raised(GroupFeedMapper mapper) implements FeedSource.Alone {
     @Override
     public String kind() {
       return "raised";
     }
 
     @Override
-    public boolean isOneOfMany() {
-      return false;
-    }
-
-    @Override
-    public Map<String, Named> named(Member who, List<String> of) {
-      return Map.of("", new Named("What is raised", "today"));
+    public Named itself() {
+      return new Named("What is raised", "today");
     }
 
     @Override

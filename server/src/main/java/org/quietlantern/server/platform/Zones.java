@@ -2,6 +2,7 @@ package org.quietlantern.server.platform;
 
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -18,7 +19,12 @@ public final class Zones {
 
   /** The day of a moment in words, {@code 24 November 2026}. */
   public static String day(Instant at, ZoneId zone) {
-    return DAY.format(at.atZone(zone));
+    return day(at.atZone(zone).toLocalDate());
+  }
+
+  /** The same of a day that is known already. */
+  public static String day(LocalDate day) {
+    return DAY.format(day);
   }
 
   /** A moment in words, {@code 24 November 2026, 14:05}. */
