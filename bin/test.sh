@@ -173,7 +173,8 @@ bench() {
       measure ExchangeBench "${@:2}"
       ;;
     bringing) bench_bringing "${@:2}" ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations, exchange or bringing" ;;
+    alerts) bench_alerts "${@:2}" ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations, exchange, bringing or alerts" ;;
   esac
 }
 
@@ -196,6 +197,29 @@ bench_search() {
   data=$(data_folder)
   start_postgres "$data"
   measure SearchBench "jdbc:postgresql://127.0.0.1:$(cat "$data/db.port")/postgres" \
+    "$(cat "$data/db.password")" "$@"
+}
+
+# Watched searches against what came: in core beside other ways (so many records, or 50000x20; searches; records
+# that come), and served, with letters and feeds.
+bench_alerts() {
+  local data place
+  [ $# -gt 0 ] || set -- 50000x20 10000 1000
+  need_running
+  build_bench
+  if [ "$1" = served ]; then
+    shift
+    [ $# -gt 0 ] || set -- 20000 10000 1000
+    build
+    place=$(data_folder "$root/target/alerts")
+    rm -rf "${place:?}"/*
+    measure AlertBench served "$place" "$@"
+    rm -rf "${place:?}"
+    return
+  fi
+  data=$(data_folder)
+  start_postgres "$data"
+  measure AlertBench "jdbc:postgresql://127.0.0.1:$(cat "$data/db.port")/postgres" \
     "$(cat "$data/db.password")" "$@"
 }
 

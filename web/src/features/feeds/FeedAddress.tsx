@@ -15,11 +15,12 @@ export function FeedAddress({ group, feed }: { group: string; feed: Schema['Feed
   const revoke = useRevoke(group);
   const copy = useCopyText();
   const [form, setForm] = useState('atom');
+  const isCalendar = feed.address.endsWith('.ics');
   const address = feed.address.replace(/\.atom$/, `.${form}`);
   return (
     <>
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <ChoiceField label="As" value={form} of={FORMS} onChange={setForm} />
+        {!isCalendar && <ChoiceField label="As" value={form} of={FORMS} onChange={setForm} />}
         <input
           readOnly
           aria-label={`Address of ${feed.name}`}
@@ -39,7 +40,9 @@ export function FeedAddress({ group, feed }: { group: string; feed: Schema['Feed
       <p className="text-[13px] text-soft">
         {feed.fetched
           ? `Read last on ${moment(feed.fetched)} by ${feed.by || 'a reader without a name'}`
-          : 'No reader has asked for it yet'}
+          : isCalendar
+            ? 'No calendar has asked for it yet: put the address where yours subscribes to others'
+            : 'No reader has asked for it yet'}
       </p>
     </>
   );

@@ -10,6 +10,7 @@ const OFFERED = [
   ['alerts', 'All my alerts', 'what their closed rounds bring, each work once'],
   ['unreviewed', 'What I have not looked at', 'until your lamp on it is lit'],
   ['raised', 'What is raised', 'works that somebody brings to the others'],
+  ['rounds', 'Days on which rounds close', 'for a calendar: those to come, and what still waits'],
 ] as const;
 
 /** One's own feeds: what each tells, its address, and who read it last. */
@@ -20,6 +21,7 @@ export function FeedsPage() {
   if (feeds.error) return <Failed error={feeds.error} again={() => void feeds.refetch()} />;
   if (!feeds.data) return <Waiting what="your feeds" />;
   const there = feeds.data;
+  const listed = there.some((feed) => !feed.address.endsWith('.ics'));
   const offered = OFFERED.filter(([of]) => there.every((feed) => feed.of !== of));
   return (
     <div className="page">
@@ -41,7 +43,7 @@ export function FeedsPage() {
           </li>
         ))}
       </ul>
-      {there.length > 0 && (
+      {listed && (
         <p className="mt-2">
           <a className="act" href={`/api/groups/${here.id}/feeds/opml`} download>
             All of them as OPML

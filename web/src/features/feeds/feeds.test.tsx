@@ -48,3 +48,18 @@ it('is made from where one is, and leads to where its address stands; not by gue
   await waitFor(() => expect(router.state.location.pathname).toBe('/g/group/feeds'));
   expect(asked[0]?.body).toEqual({ of: 'folder:f1' });
 });
+
+it('has an address for a calendar as it is, and no list for readers of feeds of it alone', async () => {
+  serve({
+    'GET /feeds': [
+      { ...FEED, of: 'rounds', name: 'Days', address: 'http://lantern.test/feed/e1/x.ics' },
+    ],
+  });
+  showAt('/g/group/feeds', <FeedsPage />);
+  expect(await screen.findByLabelText('Address of Days')).toHaveValue(
+    'http://lantern.test/feed/e1/x.ics',
+  );
+  expect(screen.queryByLabelText('As')).toBeNull();
+  expect(screen.queryByText('All of them as OPML')).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Days on which rounds close' })).toBeNull();
+});

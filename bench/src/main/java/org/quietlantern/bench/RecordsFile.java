@@ -15,9 +15,14 @@ final class RecordsFile {
   private RecordsFile() {}
 
   static Path write(Path file, int size) throws IOException {
+    return write(file, 0, size);
+  }
+
+  /** So many after the first {@code from}. */
+  static Path write(Path file, int from, int size) throws IOException {
     try (Writer xml = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
       xml.write("<modsCollection>\n");
-      Iterator<Work> works = ManyWorks.of(Literature.SEED, size).iterator();
+      Iterator<Work> works = ManyWorks.of(Literature.SEED, from + size).skip(from).iterator();
       while (works.hasNext()) {
         xml.write(mods(works.next()));
       }

@@ -22,17 +22,24 @@ final class Serving {
   private Process server;
 
   Serving(Path place) throws IOException {
+    this(place, List.of());
+  }
+
+  /** {@code settings}: further lines of its file of settings. */
+  Serving(Path place, List<String> settings) throws IOException {
     this.place = place;
     this.config = place.resolve("lantern.conf");
     Files.createDirectories(place);
-    Files.write(
-        config,
-        List.of(
-            "port = " + PORT,
-            "base-url = http://localhost:" + PORT,
-            "database-port = " + DATABASE_PORT,
-            "backup-hour = never",
-            "data = " + place.resolve("data")));
+    List<String> lines =
+        new ArrayList<>(
+            List.of(
+                "port = " + PORT,
+                "base-url = http://localhost:" + PORT,
+                "database-port = " + DATABASE_PORT,
+                "backup-hour = never",
+                "data = " + place.resolve("data")));
+    lines.addAll(settings);
+    Files.write(config, lines);
   }
 
   static String address() {

@@ -111,7 +111,7 @@ public final class SizeBench {
     }
   }
 
-  private static void delete(Path folder) throws IOException {
+  static void delete(Path folder) throws IOException {
     try (Stream<Path> files = Files.walk(folder)) {
       for (Path file : files.sorted(java.util.Comparator.reverseOrder()).toList()) {
         Files.delete(file);

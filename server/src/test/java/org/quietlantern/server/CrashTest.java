@@ -3,6 +3,9 @@ package org.quietlantern.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -14,6 +17,7 @@ import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.quietlantern.core.watch.Memory;
 import org.quietlantern.server.alert.ComparingAlerts;
 import org.quietlantern.server.digest.Digests;
 import org.quietlantern.server.mail.MailJob;
@@ -22,6 +26,7 @@ import org.quietlantern.server.support.DyingCheckpoint;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.quietlantern.standins.mail.MailDrop;
+import org.roaringbitmap.RoaringBitmap;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
@@ -34,11 +39,13 @@ class CrashTest {
           "harvest: page fetched",
           "harvest: page in the catalogue, place not noted",
           "harvest: all pages taken",
+          "alerts: quiet, not noted",
           "alert: locked",
           "alert: announced, not remembered",
           "alert: remembered, not committed",
           "round: closed, next not opened",
           "round: closed, not committed",
+          "comparison: agreed, not noted",
           "comparison: begun",
           "comparison: taken, not committed",
           "digest: begun",
@@ -54,7 +61,7 @@ class CrashTest {
 
   private static void dyingAt(String place) {
     TestGroup group = APP.group("Cora Crash");
-    String alert = group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
+    String alert = alerts(group);
     Set<String> before = here();
     APP.bean(DyingCheckpoint.class).dieAt(place);
     assertThatThrownBy(() -> pass(TestApp.OVER_A_WEEKEND))
@@ -74,10 +81,54 @@ class CrashTest {
     assertThat(told(group)).as("told by mail").isEqualTo(closed(group));
   }
 
+  /** One that finds all, which is answered, and one that finds nothing. */
+  private static String alerts(TestGroup group) {
+    group.alert(group.folder("N"), "Nothing", "title: unheardof", "daily");
+    return group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
+  }
+
+  /**
+   * Memories without something that came: it is missed, and found by comparing. It came to the
+   * group already, so that nothing comes twice.
+   */
+  private static void forget() {
+    JdbcTemplate database = APP.bean(JdbcTemplate.class);
+    database
+        .queryForList(
+            """
+            select a.id, a.memory, (select min(o.publication) from finding f
+              join arrival r on r.id = f.arrival join occasion o on o.id = r.occasion
+              where f.alert = a.id) as came
+            from alert a where a.state = 'watching'
+            """)
+        .forEach(
+            alert -> {
+              if (alert.get("came") instanceof Integer came) {
+                RoaringBitmap memory = bitmap((byte[]) alert.get("memory"));
+                memory.remove(came);
+                database.update(
+                    "update alert set memory = ? where id = ?",
+                    Memory.of(memory).bytes(),
+                    alert.get("id"));
+              }
+            });
+  }
+
+  private static RoaringBitmap bitmap(byte[] bytes) {
+    RoaringBitmap ids = new RoaringBitmap();
+    try {
+      ids.deserialize(ByteBuffer.wrap(bytes));
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
+    return ids;
+  }
+
   /** Days with everything that a server does in them by itself, up to the mail server. */
   private static void pass(int days) {
     for (int day = 0; day < days; day++) {
       APP.pass(1);
+      forget();
       APP.bean(ComparingAlerts.class).run();
       APP.bean(Digests.class).run();
       APP.bean(MailJob.class).run();
@@ -142,7 +193,7 @@ class CrashTest {
   void everyPlaceIsTried() {
     APP.group("Carl Crash");
     TestGroup group = APP.group("Cleo Crash");
-    group.alert(group.folder("F"), "All of it", TestGroup.EVERYTHING, "daily");
+    alerts(group);
     pass(TestApp.OVER_A_WEEKEND);
     assertThat(APP.bean(DyingCheckpoint.class).passed())
         .isSubsetOf(Set.copyOf(PLACES))

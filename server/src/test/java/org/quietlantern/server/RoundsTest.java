@@ -173,9 +173,7 @@ class RoundsTest {
                 rounds.announce(
                     new Rounds.Finder(grp, id, revision),
                     round,
-                    found.get(i),
-                    NewClass.PUBLISHED,
-                    List.of());
+                    List.of(new Rounds.Found(found.get(i), NewClass.PUBLISHED, List.of())));
                 rounds.count(round);
                 rounds.close(round, day.plus(Duration.ofDays(i)));
                 rounds.open(id, day.plus(Duration.ofDays(i)), day.plus(Duration.ofDays(i + 1)));

@@ -1,18 +1,17 @@
 package org.quietlantern.core.search;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
-import org.apache.lucene.document.IntPoint;
-import org.apache.lucene.search.BooleanClause.Occur;
-import org.apache.lucene.search.BooleanQuery;
-import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.query.Widening;
 import org.quietlantern.core.vocabulary.Headings;
+import org.roaringbitmap.RoaringBitmap;
 
 /** Says of one publication by which words of a strategy it was met, and in which fields. */
 public final class Explainer {
@@ -30,16 +29,33 @@ public final class Explainer {
 
   /** In the order of the strategy's lines; limits are no reasons. {@code id}: its row number. */
   public List<Explanation> of(Strategy strategy, int id) {
-    List<Explanation> reasons = new ArrayList<>();
-    Lexicon lexicon = new Lexicon(snapshot.reader());
+    return of(strategy, RoaringBitmap.bitmapOf(id)).get(id);
+  }
+
+  /** The same of several publications, by row number. */
+  public Map<Integer, List<Explanation>> of(Strategy strategy, RoaringBitmap ids) {
+    Map<Integer, List<Explanation>> reasons = new HashMap<>();
+    ids.forEach((int id) -> reasons.put(id, new ArrayList<>()));
+    Candidates candidates = snapshot.candidates(ids);
+    Lexicon lexicon = snapshot.state().lexicon();
     MatchingTerms.Trees widened =
         (line, typed) ->
             Widener.widen(typed, line.widened(), headings.meaning(line.means()), lexicon);
     for (MatchingTerms.Leaf leaf : MatchingTerms.of(strategy, library, widened)) {
-      List<Field> fields = tried(strategy, leaf).filter(field -> meets(leaf, field, id)).toList();
-      if (!fields.isEmpty()) {
-        reasons.add(new Explanation(leaf.line(), MatchingTerms.typed(leaf.term()), fields));
-      }
+      Map<Integer, List<Field>> met = new HashMap<>();
+      tried(strategy, leaf)
+          .forEach(
+              field ->
+                  candidates
+                      .matching(query(leaf, field))
+                      .forEach(
+                          (int id) ->
+                              met.computeIfAbsent(id, one -> new ArrayList<>()).add(field)));
+      met.forEach(
+          (id, fields) ->
+              reasons
+                  .get(id)
+                  .add(new Explanation(leaf.line(), MatchingTerms.typed(leaf.term()), fields)));
     }
     return reasons;
   }
@@ -57,19 +73,9 @@ public final class Explainer {
     return Stream.concat(leaf.fields().stream(), widens ? Stream.of(Field.TEXT) : Stream.empty());
   }
 
-  private boolean meets(MatchingTerms.Leaf leaf, Field field, int id) {
+  private Query query(MatchingTerms.Leaf leaf, Field field) {
     Headings meant = headings.meaning(leaf.means());
-    Query query =
-        leaf.term()
-            .match(
-                new TermCompiler(
-                    new Lexicon(snapshot.reader()), meant, texts, false, List.of(field)));
-    return !(query instanceof MatchNoDocsQuery)
-        && snapshot.count(
-                new BooleanQuery.Builder()
-                    .add(query, Occur.FILTER)
-                    .add(IntPoint.newExactQuery(IndexFields.ID, id), Occur.FILTER)
-                    .build())
-            > 0;
+    return leaf.term()
+        .match(new TermCompiler(snapshot.state().lexicon(), meant, texts, false, List.of(field)));
   }
 }

@@ -33,6 +33,10 @@ final class IdCollector extends SimpleCollector {
     return ScoreMode.COMPLETE_NO_SCORES;
   }
 
+  RoaringBitmap ids() {
+    return ids;
+  }
+
   /** One collector a slice, united at the end. */
   static final class Manager implements CollectorManager<IdCollector, RoaringBitmap> {
     @Override

@@ -11,11 +11,18 @@ final class IndexState {
   private final IndexSearcher searcher;
   private final Columns columns;
   private final PostingsCache kept;
+  private final Lexicon lexicon;
   private final long number;
   private Sets sets;
   private CitedBy citedBy;
 
   IndexState(IndexReader reader, Columns columns, PostingsCache kept, long number) {
+    this(reader, columns, kept, new Lexicon(reader), number);
+  }
+
+  private IndexState(
+      IndexReader reader, Columns columns, PostingsCache kept, Lexicon lexicon, long number) {
+    this.lexicon = lexicon;
     this.reader = reader;
     this.searcher = new IndexSearcher(reader);
     this.searcher.setQueryCache(null);
@@ -31,6 +38,10 @@ final class IndexState {
 
   IndexSearcher searcher() {
     return searcher;
+  }
+
+  Lexicon lexicon() {
+    return lexicon;
   }
 
   Columns columns() {
@@ -62,7 +73,7 @@ final class IndexState {
 
   /** The same documents up to a later change. */
   IndexState upTo(long later) {
-    IndexState state = new IndexState(reader, columns, kept, later);
+    IndexState state = new IndexState(reader, columns, kept, lexicon, later);
     state.sets = sets;
     state.citedBy = citedBy;
     return state;

@@ -2,6 +2,8 @@ package org.quietlantern.core.search;
 
 import static org.apache.lucene.search.DocIdSetIterator.NO_MORE_DOCS;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -23,9 +25,14 @@ import org.apache.lucene.util.BytesRef;
 import org.apache.lucene.util.StringHelper;
 import org.quietlantern.core.query.Field;
 
-/** The words that the catalogue has. */
+/** The words that the catalogue has, in one state of the index; what was asked before is kept. */
 final class Lexicon {
+  private static final int KEPT = 20_000;
+  private static final int CUTS_KEPT = 500;
   private final IndexReader reader;
+  private final Cache<Term, Integer> frequencies = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Cache<Term, List<String>> covered =
+      Caffeine.newBuilder().maximumSize(CUTS_KEPT).build();
 
   Lexicon(IndexReader reader) {
     this.reader = reader;
@@ -37,8 +44,12 @@ final class Lexicon {
 
   /** In how many documents a word is, those that are gone but not swept away yet included. */
   int frequency(String field, String word) {
+    return frequencies.get(new Term(field, word), this::frequency);
+  }
+
+  private int frequency(Term term) {
     try {
-      return reader.docFreq(new Term(field, word));
+      return reader.docFreq(term);
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     }
@@ -112,9 +123,14 @@ final class Lexicon {
    * ?} one letter.
    */
   List<String> covered(String field, String cut) {
+    return covered.get(new Term(field, cut), asked -> find(field, cut));
+  }
+
+  private List<String> find(String field, String cut) {
     Pattern pattern = Pattern.compile(asRegex(cut));
-    return beginning(
-        field, cut.substring(0, firstOpen(cut)), word -> pattern.matcher(word).matches());
+    return List.copyOf(
+        beginning(
+            field, cut.substring(0, firstOpen(cut)), word -> pattern.matcher(word).matches()));
   }
 
   private static int firstOpen(String cut) {

@@ -81,7 +81,7 @@ public final class LineHelp {
   public LineHelp(Snapshot snapshot, SearchContext circumstances, Library library) {
     this.snapshot = snapshot;
     this.state = snapshot.state();
-    this.lexicon = new Lexicon(snapshot.reader());
+    this.lexicon = snapshot.state().lexicon();
     this.circumstances = circumstances;
     this.library = library;
   }

@@ -14,8 +14,6 @@ import org.apache.lucene.index.BinaryDocValues;
 import org.apache.lucene.index.IndexReader;
 import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.ReaderUtil;
-import org.apache.lucene.search.BooleanClause.Occur;
-import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.TopFieldCollectorManager;
@@ -149,13 +147,14 @@ public final class Snapshot implements AutoCloseable {
     return collect(ready.query());
   }
 
-  /** Those of {@code candidates} that match; the same answer as {@link #all} cut down to them. */
+  /** Those of {@code candidates} (row numbers) that match. */
   public RoaringBitmap among(Compiled.Ready ready, RoaringBitmap candidates) {
-    return collect(
-        new BooleanQuery.Builder()
-            .add(ready.query(), Occur.MUST)
-            .add(IntPoint.newSetQuery(IndexFields.ID, candidates.toArray()), Occur.FILTER)
-            .build());
+    return candidates(candidates).matching(ready);
+  }
+
+  /** Publications by row number, to ask several searches what they find of them. */
+  public Candidates candidates(RoaringBitmap publications) {
+    return new Candidates(state, publications);
   }
 
   RoaringBitmap collect(Query query) {

@@ -35,6 +35,7 @@ final class StrategyCompiler {
   private final Set<String> holding;
   private final Map<String, Optional<Unfolded>> known;
   private int lines;
+  private final Map<Line.Words, Parsed> read = new HashMap<>();
   private final List<Compiled.Placed> problems = new ArrayList<>();
   private final List<Compiled.Cover> covers = new ArrayList<>();
 
@@ -59,7 +60,7 @@ final class StrategyCompiler {
     this.state = state;
     this.circumstances = circumstances;
     this.library = library;
-    this.lexicon = new Lexicon(state.reader());
+    this.lexicon = state.lexicon();
     this.holding = holding;
   }
 
@@ -94,19 +95,17 @@ final class StrategyCompiler {
   }
 
   /** The first line of a strategy that only takes away (rule M3). */
-  private static Optional<Line> onlyRulesOut(Strategy strategy) {
+  private Optional<Line> onlyRulesOut(Strategy strategy) {
     List<Line> asking =
         strategy.inForce().stream()
             .filter(line -> !isBlank(line) && !(line instanceof Line.Limited))
             .toList();
-    return asking.stream()
-        .findFirst()
-        .filter(first -> asking.stream().allMatch(StrategyCompiler::rulesOut));
+    return asking.stream().findFirst().filter(first -> asking.stream().allMatch(this::rulesOut));
   }
 
-  private static boolean rulesOut(Line line) {
+  private boolean rulesOut(Line line) {
     return line instanceof Line.Words words
-        ? words.parsed().rulesOut()
+        ? parsed(words).rulesOut()
         : line instanceof Line.Held held && held.rulesOut();
   }
 
@@ -130,8 +129,12 @@ final class StrategyCompiler {
         });
   }
 
+  private Parsed parsed(Line.Words line) {
+    return read.computeIfAbsent(line, Line.Words::parsed);
+  }
+
   private Optional<Compiled.Part> typed(Line.Words line) {
-    Parsed parsed = line.parsed();
+    Parsed parsed = parsed(line);
     parsed.problems().forEach(p -> problems.add(new Compiled.Placed(line.id(), p)));
     Headings headings = circumstances.headings().meaning(line.means());
     return parsed

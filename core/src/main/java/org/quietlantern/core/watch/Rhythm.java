@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -99,6 +101,17 @@ public sealed interface Rhythm {
       day = day.plusDays(1);
     }
     return Optional.of(day.atTime(hour).atZone(zone).toInstant());
+  }
+
+  /** All closings after a moment and up to another, in order; none for <i>at once</i>. */
+  default List<Instant> closings(Instant after, Instant until, ZoneId zone, LocalTime hour) {
+    List<Instant> all = new ArrayList<>();
+    Optional<Instant> next = nextClosing(after, zone, hour);
+    while (next.isPresent() && !next.get().isAfter(until)) {
+      all.add(next.get());
+      next = nextClosing(next.get(), zone, hour);
+    }
+    return all;
   }
 
   /** Reads the stored form. */

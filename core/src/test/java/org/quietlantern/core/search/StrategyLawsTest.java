@@ -37,6 +37,7 @@ import org.quietlantern.core.query.Range;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.vocabulary.Headings;
 import org.quietlantern.core.vocabulary.Tree;
+import org.roaringbitmap.RoaringBitmap;
 
 /**
  * Counts of whole strategies, of their lines and of breakdowns, against an evaluator that reads
@@ -225,6 +226,7 @@ class StrategyLawsTest {
   @Test
   void wholeStrategies() {
     int found = 0;
+    Candidates candidates = snapshot.candidates(RoaringBitmap.bitmapOfRange(95, 185));
     for (int n = 0; n < Laws.times(STRATEGIES); n++) {
       Strategy strategy = draw.strategy();
       if (strategy.inForce().isEmpty()) {
@@ -235,6 +237,10 @@ class StrategyLawsTest {
       assertThat(snapshot.all(ready).toArray())
           .as("%s", strategy)
           .containsExactly(expected.stream().mapToInt(i -> i).toArray());
+      assertThat(candidates.matching(ready).toArray())
+          .as("%s, of some", strategy)
+          .containsExactly(
+              expected.stream().filter(i -> i >= 95 && i < 185).mapToInt(i -> i).toArray());
       for (Order order : Order.values()) {
         SearchResult listed = snapshot.search(ready, new Ordering(order, n % 2 == 0));
         assertThat(listed.count()).as("%s", strategy).isEqualTo(expected.size());

@@ -94,6 +94,16 @@ class WatchTest {
   }
 
   @Test
+  void allClosingsUpToADay() {
+    Instant after = Instant.parse("2026-10-20T12:00:00Z");
+    Instant until = Instant.parse("2026-11-02T04:00:00Z");
+    assertThat(Rhythm.of("weekly:MONDAY").closings(after, until, OSLO, LocalTime.of(5, 0)))
+        .as("at five also after the clock went back; the last moment is one of them")
+        .containsExactly(Instant.parse("2026-10-26T04:00:00Z"), until);
+    assertThat(Rhythm.of("at-once").closings(after, until, OSLO, LocalTime.NOON)).isEmpty();
+  }
+
+  @Test
   void atOnceHasNoClosingHour() {
     assertThat(Rhythm.of("at-once").nextClosing(Instant.EPOCH, OSLO, LocalTime.NOON)).isEmpty();
     assertThat(Rhythm.of("at-once").closesOn(LocalDate.EPOCH)).isFalse();

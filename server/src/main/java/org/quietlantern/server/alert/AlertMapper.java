@@ -43,7 +43,8 @@ interface AlertMapper {
       byte[] memory,
       boolean tellsWidened,
       Instant since,
-      Instant ran) {
+      Instant ran,
+      int version) {
 
     /** When a round that gathers at a moment closes; null: as soon as something was found. */
     @Nullable
@@ -119,14 +120,54 @@ interface AlertMapper {
       """)
   Integer add(NewAlert row);
 
+  /** An alert and its group, by row numbers. */
+  record Behind(int id, int grp) {}
+
   /** Those that have not seen a change, or have not looked since a harvest ended. */
   @Select(
       """
-      select id from alert where state = 'watching'
+      select id, grp from alert where state = 'watching'
         and (number < #{settled} or coalesce(ran, at) < #{harvested}::timestamptz)
-      order by number, id
+      order by number, grp, id
       """)
-  List<Integer> behind(long settled, Instant harvested);
+  List<Behind> behind(long settled, Instant harvested);
+
+  /** Of some alerts those that are well: nothing was set aside, and the last run did not fail. */
+  @Select(
+      WATCHED
+          + """
+             where a.id = any(#{alerts}) and a.state = 'watching'
+               and not exists (select 1 from set_aside w where w.alert = a.id and w.resolved is null)
+               and coalesce((select u.error from alert_run u where u.alert = a.id
+                 order by u.id desc limit 1), '') = ''
+             order by a.id
+            """)
+  List<Row> well(Integer[] alerts);
+
+  /**
+   * Alerts (row numbers, and of which version) that saw everything from one number to another and
+   * found nothing. Answers those that were as they are given.
+   */
+  @Select(
+      """
+      with same as (
+        select a.id from alert a join unnest(#{alerts}, #{versions}) as q (id, version)
+          on q.id = a.id and q.version = a.version
+        where a.number = #{after} and a.state = 'watching' order by a.id for update of a)
+      update alert a set number = greatest(#{upTo}, a.number),
+        ran = coalesce(#{ran}::timestamptz, a.ran), version = a.version + 1
+      from same where same.id = a.id returning a.id
+      """)
+  List<Integer> passed(
+      Integer[] alerts, Integer[] versions, long after, long upTo, @Nullable Instant ran);
+
+  /** Runs of some alerts that found nothing. */
+  @Insert(
+      """
+      insert into alert_run (alert, after_no, up_to_no, sources, found, millis, error, at)
+      select id, #{after}, #{upTo}, #{sources}, 0, 0, '', #{at} from unnest(#{alerts}) as q (id)
+      """)
+  void addEmptyRuns(Integer[] alerts, long after, long upTo, Integer[] sources, Instant at);
 
   record Run(
       int alert,
@@ -184,12 +225,15 @@ interface AlertMapper {
       """)
   List<SetAsideRow> setAside(int alert);
 
+  /** What an alert could not deal with; {@code edition}: of the reader of records then. */
+  record AsideRow(int publication, int edition) {}
+
   @Select(
       """
-      select publication from set_aside
-      where alert = #{alert} and resolved is null and edition <> #{edition} order by publication
+      select publication, edition from set_aside
+      where alert = #{alert} and resolved is null order by publication
       """)
-  List<Integer> setAsideBefore(int alert, int edition);
+  List<AsideRow> aside(int alert);
 
   @Update(
       """
@@ -202,7 +246,8 @@ interface AlertMapper {
   String WATCHED =
       """
       select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
-        a.number, a.memory, a.tells_widened, a.at as since, coalesce(a.ran, a.at) as ran
+        a.number, a.memory, a.tells_widened, a.at as since, coalesce(a.ran, a.at) as ran,
+        a.version
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
       """;
 
@@ -240,7 +285,8 @@ interface AlertMapper {
   @Update("update alert set memory = #{memory}, version = version + 1 where id = #{id}")
   void rememberMore(int id, byte[] memory);
 
-  @Update("update alert set state = #{state}, ended = #{ended} where id = #{id}")
+  @Update(
+      "update alert set state = #{state}, ended = #{ended}, version = version + 1 where id = #{id}")
   void setState(int id, String state, Instant ended);
 
   /** What a member chooses of an alert. */
@@ -299,8 +345,4 @@ interface AlertMapper {
   /** Of a group, those that did not end. */
   @Select("select id from alert where grp = #{group} and state <> 'ended' order by id")
   List<Integer> openOf(int group);
-
-  /** Row numbers of what it could not deal with. */
-  @Select("select publication from set_aside where alert = #{alert} and resolved is null")
-  List<Integer> setAsideIds(int alert);
 }

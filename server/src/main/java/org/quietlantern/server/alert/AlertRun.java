@@ -2,25 +2,13 @@ package org.quietlantern.server.alert;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Supplier;
 import org.quietlantern.core.exchange.RecordReader;
-import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Snapshot;
-import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Memory;
-import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.harvest.Harvests;
-import org.quietlantern.server.index.IndexKeeper;
-import org.quietlantern.server.matching.Matching;
-import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
-import org.quietlantern.server.platform.Json;
-import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.SystemTime;
 import org.roaringbitmap.RoaringBitmap;
 import org.springframework.stereotype.Component;
@@ -33,150 +21,98 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class AlertRun {
-  private static final int TIMES_A_SEARCH = 3;
   private final AlertMapper mapper;
   private final ComparisonMapper comparisons;
-  private final Publications publications;
-  private final Matching matching;
-  private final IndexKeeper index;
+  private final RunState.Parts states;
   private final Harvests harvests;
   private final Announcing announcing;
   private final Calendar calendar;
   private final SystemTime system;
-  private final Json json;
   private final Checkpoint checkpoint;
-  private final Duration searchTime;
 
   AlertRun(
       AlertMapper mapper,
       ComparisonMapper comparisons,
-      Publications publications,
-      Matching matching,
-      IndexKeeper index,
+      RunState.Parts states,
       Harvests harvests,
       Announcing announcing,
       Calendar calendar,
       SystemTime system,
-      Json json,
-      Checkpoint checkpoint,
-      LanternProperties properties) {
+      Checkpoint checkpoint) {
     this.mapper = mapper;
     this.comparisons = comparisons;
-    this.publications = publications;
-    this.matching = matching;
-    this.index = index;
+    this.states = states;
     this.harvests = harvests;
     this.announcing = announcing;
     this.calendar = calendar;
     this.system = system;
-    this.json = json;
     this.checkpoint = checkpoint;
-    this.searchTime = properties.searchTime();
   }
 
   /**
-   * Runs the alert over all numbers since its last run up to one at which the catalogue is at rest.
-   * Answers how many it found.
+   * Runs the alert over all numbers since its last run up to that of the state, at which the
+   * catalogue is at rest. Answers how many it found.
    */
   @Transactional
-  public int run(int id, long upTo) {
+  public int run(int id, RunState state) {
     AlertMapper.Row alert = mapper.lock(id);
     if (!alert.state().equals("watching")) {
       return 0;
     }
     checkpoint.pass("alert: locked");
     Instant begun = system.now();
-    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), upTo)) {
-      Seen seen = seen(alert, snapshot, upTo);
-      RoaringBitmap matches = seen.matches();
-      RoaringBitmap news = seen.news();
+    List<AlertMapper.AsideRow> before = mapper.aside(id);
+    RunState.Seen seen = state.seen(alert, triedAgain(before));
+    if (!before.isEmpty()) {
       mapper.resolve(id, boxed(seen.lookedAt()), calendar.now());
-      RoaringBitmap aside =
-          announcing.announce(alert, seen.look(), seen.strategy(), seen.changes(), news);
-      matches.andNot(aside);
-      news.andNot(aside);
-      if (!news.isEmpty()) {
-        announcing.tell(alert);
-      }
-      checkpoint.pass("alert: announced, not remembered");
-      remember(alert, seen.memory().with(matches), upTo, news.getCardinality(), begun);
-      checkpoint.pass("alert: remembered, not committed");
-      return news.getCardinality();
+    }
+    RoaringBitmap matches = seen.matches();
+    RoaringBitmap news = seen.news();
+    RoaringBitmap aside =
+        announcing.announce(alert, seen.look(), seen.strategy(), seen.changes(), news);
+    matches.andNot(aside);
+    news.andNot(aside);
+    if (!news.isEmpty()) {
+      announcing.tell(alert);
+    }
+    checkpoint.pass("alert: announced, not remembered");
+    remember(alert, seen.memory().with(matches), state.upTo(), news.getCardinality(), begun);
+    checkpoint.pass("alert: remembered, not committed");
+    return news.getCardinality();
+  }
+
+  /** The same of several (row numbers, in order) in one transaction: all of them, or none. */
+  @Transactional
+  public void runTogether(List<Integer> ids, RunState state) {
+    ids.forEach(id -> run(id, state));
+  }
+
+  /** The same of one alone. */
+  @Transactional
+  public int runAlone(int id, long upTo) {
+    try (RunState state = states.open(upTo)) {
+      return run(id, state);
     }
   }
 
   /** What it would find if it ran, or went on, now; changes nothing. */
   @Transactional(readOnly = true)
   public RoaringBitmap trial(int id, long upTo) {
-    AlertMapper.Row alert = mapper.byId(id);
-    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), upTo)) {
-      return seen(alert, snapshot, upTo).news();
+    try (RunState state = states.open(upTo)) {
+      return state.seen(mapper.byId(id), triedAgain(mapper.aside(id))).news();
     }
   }
 
-  /**
-   * What a run sees.
-   *
-   * @param lookedAt what changed since, and what comes again for another reason
-   * @param matches of those; {@code news}: what of the matches the alert does not know
-   */
-  private record Seen(
-      Strategy strategy,
-      Matching.Look look,
-      ChangesSince changes,
-      RoaringBitmap lookedAt,
-      RoaringBitmap matches,
-      Memory memory,
-      RoaringBitmap news) {}
-
-  private Seen seen(AlertMapper.Row alert, Snapshot snapshot, long upTo) {
-    Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
-    Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
-    ChangesSince changes = ChangesSince.read(publications, alert.number(), upTo);
-    RoaringBitmap toLookAt = changes.touched().clone();
-    // What broke this alert is tried again when it changed, or when records are read better.
-    mapper.setAsideBefore(alert.id(), RecordReader.EDITION).forEach(toLookAt::add);
-    // Texts come without a change to their publications.
-    toLookAt.or(look.circumstances().texts().publications());
-    RoaringBitmap matches =
-        inTime(searchTime, () -> snapshot.among(look.compile(strategy), toLookAt));
-    Memory memory = Memory.read(alert.memory());
-    RoaringBitmap news = unknown(publications, memory, memory.news(matches));
-    return new Seen(strategy, look, changes, toLookAt, matches, memory, news);
-  }
-
-  /** An alert may take longer than a search, for nobody waits for it; not without end. */
-  static <T> T inTime(Duration searchTime, Supplier<T> work) {
-    Duration most = searchTime.multipliedBy(TIMES_A_SEARCH);
-    try {
-      return TimeLimit.within(most, work);
-    } catch (TimeLimit.Over over) {
-      throw new IllegalStateException(
-          "the search took longer than %d seconds and was given up".formatted(most.toSeconds()),
-          over);
-    }
+  /** What broke an alert is tried again when it changed, or when records are read better. */
+  private static List<Integer> triedAgain(List<AlertMapper.AsideRow> aside) {
+    return aside.stream()
+        .filter(one -> one.edition() != RecordReader.EDITION)
+        .map(AlertMapper.AsideRow::publication)
+        .toList();
   }
 
   private static Integer[] boxed(RoaringBitmap ids) {
     return Arrays.stream(ids.toArray()).boxed().toArray(Integer[]::new);
-  }
-
-  /**
-   * Without what is remembered as something that was merged into it since, and without what the
-   * group brought in itself, which it knows (rule N5).
-   */
-  static RoaringBitmap unknown(Publications publications, Memory memory, RoaringBitmap news) {
-    RoaringBitmap unknown = news.clone();
-    publications
-        .parts(Arrays.asList(boxed(news)))
-        .forEach(
-            (whole, parts) -> {
-              if (memory.remembersAny(parts)) {
-                unknown.remove(whole);
-              }
-            });
-    publications.own(Arrays.asList(boxed(unknown))).forEach(unknown::remove);
-    return unknown;
   }
 
   /**

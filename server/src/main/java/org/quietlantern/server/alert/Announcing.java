@@ -2,12 +2,17 @@ package org.quietlantern.server.alert;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Explainer;
+import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.Commands;
@@ -19,6 +24,8 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.matching.Matching;
 import org.quietlantern.server.platform.Calendar;
 import org.roaringbitmap.RoaringBitmap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
@@ -27,12 +34,13 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Puts what an alert found into its open round, one after the other. A record that breaks this is
- * set aside by name under a savepoint of its own, and the rest goes on.
+ * Puts what an alert found into its open round: together, and one by one where that breaks, so that
+ * a record that breaks it is set aside by name under a savepoint of its own, and the rest goes on.
  */
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
 class Announcing {
+  private static final Logger LOG = LoggerFactory.getLogger(Announcing.class);
   private final Publications publications;
   private final Rounds rounds;
   private final Commands actions;
@@ -144,20 +152,51 @@ class Announcing {
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
     Explainer reasons = look.reasons();
     int round = rounds.openRound(alert.id());
-    for (int id : found) {
-      try {
-        savepoint.executeWithoutResult(
-            status -> {
-              StoredPublication stored =
-                  publications.byId(new Viewer(alert.grp()), List.of(id)).get(0);
-              rounds.announce(finder, round, id, classOf.apply(stored), reasons.of(strategy, id));
-            });
-      } catch (RuntimeException broken) {
-        aside.add(id);
-        publications.setAside(id, alert.id(), RecordReader.EDITION, why(broken));
+    List<Integer> ids = Arrays.stream(found.toArray()).boxed().toList();
+    Consumer<List<Integer>> put =
+        some ->
+            savepoint.executeWithoutResult(
+                status -> {
+                  Map<Integer, List<Explanation>> why = reasons.of(strategy, bitmap(some));
+                  rounds.announce(
+                      finder,
+                      round,
+                      stored(alert, some).stream()
+                          .map(
+                              stored ->
+                                  new Rounds.Found(
+                                      stored.asked(),
+                                      classOf.apply(stored),
+                                      why.get(stored.asked())))
+                          .sorted(Comparator.comparing(Rounds.Found::publication))
+                          .toList());
+                });
+    try {
+      put.accept(ids);
+    } catch (RuntimeException together) {
+      LOG.debug("alert {}: one of {} breaks it; now one by one", alert.id(), ids.size(), together);
+      for (int id : ids) {
+        try {
+          put.accept(List.of(id));
+        } catch (RuntimeException broken) {
+          aside.add(id);
+          publications.setAside(id, alert.id(), RecordReader.EDITION, why(broken));
+        }
       }
     }
     return aside;
+  }
+
+  private static RoaringBitmap bitmap(List<Integer> ids) {
+    return RoaringBitmap.bitmapOf(ids.stream().mapToInt(Integer::intValue).toArray());
+  }
+
+  private List<StoredPublication> stored(AlertMapper.Row alert, List<Integer> ids) {
+    List<StoredPublication> stored = publications.byId(new Viewer(alert.grp()), ids);
+    if (stored.size() < ids.size()) {
+      throw new IllegalStateException("the index has what the catalogue lacks");
+    }
+    return stored;
   }
 
   private static String why(RuntimeException broken) {

@@ -5,9 +5,11 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.platform.job.Job;
 import org.slf4j.Logger;
@@ -22,26 +24,33 @@ import org.springframework.stereotype.Service;
 @Service
 public class ComparingAlerts implements Job {
   private static final Logger LOG = LoggerFactory.getLogger(ComparingAlerts.class);
+  private static final int AT_ONCE = 500;
+  private final AlertMapper mapper;
   private final ComparisonMapper comparisons;
   private final MemoryComparison comparison;
   private final AlertRun alertRun;
   private final IndexKeeper index;
   private final Editions editions;
   private final Calendar calendar;
+  private final Checkpoint checkpoint;
 
   ComparingAlerts(
+      AlertMapper mapper,
       ComparisonMapper comparisons,
       MemoryComparison comparison,
       AlertRun alertRun,
       IndexKeeper index,
       Editions editions,
-      Calendar calendar) {
+      Calendar calendar,
+      Checkpoint checkpoint) {
+    this.mapper = mapper;
     this.comparisons = comparisons;
     this.comparison = comparison;
     this.alertRun = alertRun;
     this.index = index;
     this.editions = editions;
     this.calendar = calendar;
+    this.checkpoint = checkpoint;
   }
 
   @Override
@@ -79,15 +88,36 @@ public class ComparingAlerts implements Job {
   }
 
   private void compare(List<Integer> alerts, String state) {
-    for (int alert : alerts) {
-      try {
-        comparison.compare(alert, state);
-      } catch (ConcurrencyFailureException meanwhile) {
-        LOG.info("alert {} was just changed and is compared at the next turn", alert);
-      } catch (RuntimeException failed) {
-        LOG.error("alert {} could not be compared with what its search finds", alert, failed);
-        alertRun.couldNotCompare(alert, state, failed);
-      }
+    for (int at = 0; at < alerts.size(); at += AT_ONCE) {
+      List<Integer> some = alerts.subList(at, Math.min(alerts.size(), at + AT_ONCE));
+      Set<Integer> agreed = agreed(some, state);
+      some.stream().filter(alert -> !agreed.contains(alert)).forEach(alert -> one(alert, state));
+    }
+  }
+
+  /** Those that remember all that they find: looked at together, without a lock. */
+  private Set<Integer> agreed(List<Integer> alerts, String state) {
+    List<AlertMapper.Row> agreeing = comparison.agreeing(mapper.well(numbers(alerts)));
+    checkpoint.pass("comparison: agreed, not noted");
+    return Set.copyOf(
+        comparisons.agreed(
+            numbers(agreeing.stream().map(AlertMapper.Row::id).toList()),
+            numbers(agreeing.stream().map(AlertMapper.Row::version).toList()),
+            state));
+  }
+
+  private static Integer[] numbers(List<Integer> of) {
+    return of.toArray(Integer[]::new);
+  }
+
+  private void one(int alert, String state) {
+    try {
+      comparison.compare(alert, state);
+    } catch (ConcurrencyFailureException meanwhile) {
+      LOG.info("alert {} was just changed and is compared at the next turn", alert);
+    } catch (RuntimeException failed) {
+      LOG.error("alert {} could not be compared with what its search finds", alert, failed);
+      alertRun.couldNotCompare(alert, state, failed);
     }
   }
 }

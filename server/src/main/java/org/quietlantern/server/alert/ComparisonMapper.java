@@ -21,6 +21,17 @@ interface ComparisonMapper {
   @Update("update alert set compared = #{state} where id = #{id}")
   void compared(int id, String state);
 
+  /** Of alerts that were looked at in some version, those that are still in it and lost nothing. */
+  @Select(
+      """
+      with same as (
+        select a.id from alert a join unnest(#{alerts}, #{versions}) as q (id, version)
+          on q.id = a.id and q.version = a.version
+        where a.state = 'watching' and a.lost = '' order by a.id for update of a)
+      update alert a set compared = #{state} from same where same.id = a.id returning a.id
+      """)
+  List<Integer> agreed(Integer[] alerts, Integer[] versions, String state);
+
   /** What a comparison differed by; see the table. */
   record Difference(
       int id,

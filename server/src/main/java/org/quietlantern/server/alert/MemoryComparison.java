@@ -1,23 +1,18 @@
 package org.quietlantern.server.alert;
 
-import java.time.Duration;
-import java.time.ZoneId;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Cause;
 import org.quietlantern.core.watch.Memory;
-import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.matching.Matching;
-import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
-import org.quietlantern.server.platform.Json;
-import org.quietlantern.server.platform.LanternProperties;
+import org.quietlantern.server.platform.job.Spread;
 import org.roaringbitmap.RoaringBitmap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,16 +24,13 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class MemoryComparison {
+  private static final Logger LOG = LoggerFactory.getLogger(MemoryComparison.class);
   private final AlertMapper mapper;
   private final ComparisonMapper comparisons;
-  private final IndexKeeper index;
-  private final Matching matching;
-  private final Publications publications;
+  private final RunState.Parts states;
   private final Announcing announcing;
   private final Calendar calendar;
-  private final Json json;
   private final Checkpoint checkpoint;
-  private final Duration searchTime;
 
   /**
    * What a comparison comes to.
@@ -53,70 +45,81 @@ class MemoryComparison {
   MemoryComparison(
       AlertMapper mapper,
       ComparisonMapper comparisons,
-      IndexKeeper index,
-      Matching matching,
-      Publications publications,
+      RunState.Parts states,
       Announcing announcing,
       Calendar calendar,
-      Json json,
-      Checkpoint checkpoint,
-      LanternProperties properties) {
+      Checkpoint checkpoint) {
     this.mapper = mapper;
     this.comparisons = comparisons;
-    this.index = index;
-    this.matching = matching;
-    this.publications = publications;
+    this.states = states;
     this.announcing = announcing;
     this.calendar = calendar;
-    this.json = json;
     this.checkpoint = checkpoint;
-    this.searchTime = properties.searchTime();
   }
 
   /** What it would find if it were compared now; changes nothing. */
   @Transactional(readOnly = true)
   public Difference trial(int id) {
     AlertMapper.Row alert = mapper.byId(id);
-    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
-      return difference(alert, look(snapshot, alert));
+    try (RunState state = states.open(alert.number())) {
+      return difference(alert, state);
     }
   }
 
-  /** {@code state}: the name of what it is compared in. */
+  /** {@code inState}: the name of what it is compared in. */
   @Transactional
-  public void compare(int id, String state) {
+  public void compare(int id, String inState) {
     AlertMapper.Row alert = mapper.lock(id);
-    comparisons.compared(id, state);
+    comparisons.compared(id, inState);
     checkpoint.pass("comparison: begun");
     if (!alert.state().equals("watching")) {
       return;
     }
-    try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), alert.number())) {
-      Matching.Look look = look(snapshot, alert);
-      Difference difference = difference(alert, look);
-      comparisons.lost(id, String.join(" ", look.lost(difference.strategy())));
+    try (RunState state = states.open(alert.number())) {
+      Difference difference = difference(alert, state);
+      comparisons.lost(id, lost(state.look(alert), difference));
       if (!difference.news().isEmpty()) {
-        take(alert, look, difference);
+        take(alert, state.look(alert), difference);
       }
       checkpoint.pass("comparison: taken, not committed");
     }
   }
 
-  private Matching.Look look(Snapshot snapshot, AlertMapper.Row alert) {
-    return matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
+  /** Of some alerts those that nothing is to be said of, as they are now: most, most nights. */
+  List<AlertMapper.Row> agreeing(List<AlertMapper.Row> alerts) {
+    long number = alerts.stream().mapToLong(AlertMapper.Row::number).max().orElse(0);
+    try (RunState state = states.open(number)) {
+      return Spread.filter(alerts, alert -> agrees(alert, state));
+    }
   }
 
-  private Difference difference(AlertMapper.Row alert, Matching.Look look) {
-    Strategy strategy = json.read(alert.strategy(), StrategyBody.class).strategy();
-    RoaringBitmap found =
-        AlertRun.inTime(searchTime, () -> look.snapshot().all(look.compile(strategy)));
+  private boolean agrees(AlertMapper.Row alert, RunState state) {
+    try {
+      Difference difference = difference(alert, state);
+      return difference.news().isEmpty() && lost(state.look(alert), difference).isEmpty();
+    } catch (RuntimeException failed) {
+      LOG.debug("alert {} fails, and is told so when it is compared by itself", alert.id(), failed);
+      return false;
+    }
+  }
+
+  private static String lost(Matching.Look look, Difference difference) {
+    return String.join(" ", look.lost(difference.strategy()));
+  }
+
+  private Difference difference(AlertMapper.Row alert, RunState state) {
+    Strategy strategy = state.strategy(alert);
+    RoaringBitmap found = state.found(alert, strategy);
     Memory memory = Memory.read(alert.memory());
     RoaringBitmap news = memory.news(found);
-    news.andNot(publications.touchedSince(alert.number()));
+    news.andNot(state.touchedSince(alert.number()));
+    Matching.Look look = state.look(alert);
     // What is found by a text alone may have come with it since.
     news.andNot(look.circumstances().texts().publications());
-    RoaringBitmap unknown = AlertRun.unknown(publications, memory, news);
-    mapper.setAsideIds(alert.id()).forEach(unknown::remove);
+    RoaringBitmap unknown = state.unknown(memory, news);
+    if (!unknown.isEmpty()) {
+      mapper.aside(alert.id()).forEach(one -> unknown.remove(one.publication()));
+    }
     return new Difference(
         strategy, Cause.of(strategy, look.library()), memory, found.getCardinality(), unknown);
   }

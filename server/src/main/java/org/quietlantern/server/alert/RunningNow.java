@@ -95,7 +95,7 @@ class RunningNow {
       throw Refusal.conflict(
           "stands-still", "The index stands still: nothing can be looked at now.");
     }
-    int found = alertRun.run(alert.id(), harvests.settled());
+    int found = alertRun.runAlone(alert.id(), harvests.settled());
     comparison.compare(alert.id(), comparing.state(alert.zone()));
     return new RunMade(found);
   }

@@ -1,15 +1,23 @@
 package org.quietlantern.server.alert;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.mapping;
+import static java.util.stream.Collectors.toList;
+
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.quietlantern.server.alert.AlertMapper.Behind;
 import org.quietlantern.server.arrival.Rounds;
 import org.quietlantern.server.harvest.Harvests;
 import org.quietlantern.server.index.IndexKeeper;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
+import org.quietlantern.server.platform.job.Spread;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.ConcurrencyFailureException;
@@ -26,9 +34,14 @@ public class Watching implements Job {
   /** An alert that failed is tried again with the next changes, or after so long. */
   private static final Duration TRIED_AGAIN_AFTER = Duration.ofMinutes(1);
 
+  /** Alerts of a group that are run in one transaction. */
+  private static final int TOGETHER = 20;
+
   private static final Duration EMPTY_RUNS_KEPT = Duration.ofDays(90);
   private final Map<Integer, Failure> failures = new ConcurrentHashMap<>();
   private final AlertMapper mapper;
+  private final RunState.Parts states;
+  private final QuietRuns quiet;
   private final AlertRun alertRun;
   private final RoundClosing closing;
   private final Rounds rounds;
@@ -42,6 +55,8 @@ public class Watching implements Job {
 
   Watching(
       AlertMapper mapper,
+      RunState.Parts states,
+      QuietRuns quiet,
       AlertRun alertRun,
       RoundClosing closing,
       Rounds rounds,
@@ -50,6 +65,8 @@ public class Watching implements Job {
       Calendar calendar,
       SystemTime system) {
     this.mapper = mapper;
+    this.states = states;
+    this.quiet = quiet;
     this.alertRun = alertRun;
     this.closing = closing;
     this.rounds = rounds;
@@ -78,9 +95,16 @@ public class Watching implements Job {
     }
     long settled = harvests.settled();
     Instant harvested = harvests.lastEnded().orElse(Instant.EPOCH);
-    for (int alert : mapper.behind(settled, harvested)) {
-      if (mayTry(alert, settled)) {
-        runOne(alert, settled);
+    List<Behind> behind =
+        mapper.behind(settled, harvested).stream().filter(a -> mayTry(a.id(), settled)).toList();
+    if (!behind.isEmpty()) {
+      try (RunState state = states.open(settled)) {
+        // Those of a group one after the other: they hold its turn, and not for long.
+        Collection<List<Integer>> byGroup =
+            quiet.pass(behind, state).stream()
+                .collect(groupingBy(Behind::grp, mapping(Behind::id, toList())))
+                .values();
+        Spread.each(List.copyOf(byGroup), its -> runSome(its, state));
       }
     }
     rounds.due(calendar.now()).forEach(closing::close);
@@ -102,9 +126,23 @@ public class Watching implements Job {
         || last.at().plus(TRIED_AGAIN_AFTER).isBefore(system.now());
   }
 
-  private void runOne(int alert, long upTo) {
+  private void runSome(List<Integer> alerts, RunState state) {
+    for (int at = 0; at < alerts.size(); at += TOGETHER) {
+      List<Integer> some = alerts.subList(at, Math.min(alerts.size(), at + TOGETHER));
+      try {
+        alertRun.runTogether(some, state);
+        some.forEach(failures::remove);
+      } catch (RuntimeException one) {
+        LOG.debug("one of alerts {} failed; now each by itself", some, one);
+        some.forEach(alert -> runOne(alert, state));
+      }
+    }
+  }
+
+  private void runOne(int alert, RunState state) {
+    long upTo = state.upTo();
     try {
-      alertRun.run(alert, upTo);
+      alertRun.run(alert, state);
       failures.remove(alert);
     } catch (RuntimeException failed) {
       LOG.error("alert {} failed; it is run again over the same changes", alert, failed);

@@ -1,11 +1,13 @@
 package org.quietlantern.server.arrival;
 
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Duty;
@@ -153,11 +155,18 @@ class RoundCounts implements MendingCheck {
             coverage.arrivals(),
             coverage.covered(),
             coverage.nobody());
-    for (int member : members.keySet()) {
-      Coverage.Share share = coverage.shares().get(member);
-      changes += mapper.countMember(round.id(), member, share.reviewed(), share.spared());
-    }
+    Integer[] all = members.keySet().toArray(Integer[]::new);
+    changes +=
+        mapper.countMembers(
+            round.id(),
+            all,
+            each(all, member -> coverage.shares().get(member).reviewed()),
+            each(all, member -> coverage.shares().get(member).spared()));
     return Math.min(1, changes);
+  }
+
+  private static Integer[] each(Integer[] members, Function<Integer, Integer> of) {
+    return Arrays.stream(members).map(of).toArray(Integer[]::new);
   }
 
   private static Map<Integer, Lamp> lamps(List<CurrentMark> said) {

@@ -10,17 +10,6 @@ import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface RoundMapper {
-  /** Why an arrival stands in a round. */
-  record NewFinding(
-      int arrival,
-      int alert,
-      int round,
-      int revision,
-      String findingClass,
-      String words,
-      boolean hereSince,
-      Instant now) {}
-
   record Row(
       int id,
       String pid,
@@ -180,15 +169,17 @@ interface RoundMapper {
   @Update(
       """
       insert into round_member (round, membership, reviewed, spared)
-      select #{round}, #{membership}, #{reviewed}, #{spared}
-      where #{reviewed} + #{spared} > 0 or exists (
-        select 1 from round_member where round = #{round} and membership = #{membership})
+      select #{round}, q.membership, q.reviewed, q.spared
+      from unnest(#{members}, #{reviewed}, #{spared}) as q (membership, reviewed, spared)
+      where q.reviewed + q.spared > 0 or exists (
+        select 1 from round_member m where m.round = #{round} and m.membership = q.membership)
+      order by q.membership
       on conflict (round, membership) do update
         set reviewed = excluded.reviewed, spared = excluded.spared
         where (round_member.reviewed, round_member.spared)
           <> (excluded.reviewed, excluded.spared)
       """)
-  int countMember(int round, int membership, int reviewed, int spared);
+  int countMembers(int round, Integer[] members, Integer[] reviewed, Integer[] spared);
 
   /** What was counted of those who are no members any more, or guests now; group 0: of all. */
   @Update(
@@ -299,26 +290,34 @@ interface RoundMapper {
       """)
   void noteSources(int round);
 
+  /** Answers the occasions that came to the group with this. */
   @Select(
       """
-      with made as (
-        insert into arrival (grp, occasion, came) values (#{group}, #{occasion}, #{now})
-        on conflict (grp, occasion) do nothing returning id)
-      select id from made
+      insert into arrival (grp, occasion, came)
+      select #{group}, o, #{now} from unnest(#{occasions}) o order by o
+      on conflict (grp, occasion) do nothing returning occasion
       """)
-  Integer arrive(int group, int occasion, Instant now);
+  List<Integer> arrive(int group, Integer[] occasions, Instant now);
 
-  @Select("select id from arrival where grp = #{group} and occasion = #{occasion}")
-  int arrival(int group, int occasion);
-
+  /** Why arrivals stand in a round; those of an alert that are there already stay as they are. */
   @Insert(
       """
       insert into finding (arrival, alert, round, revision, class, words, here_since, at)
-      values (#{arrival}, #{alert}, #{round}, #{revision}, #{findingClass}, #{words}::jsonb,
-        #{hereSince}, #{now})
+      select r.id, #{finder.alert}, #{round}, #{finder.revision}, q.class, q.words::jsonb,
+        q.here_since, #{now}
+      from unnest(#{occasions}, #{classes}, #{words}, #{hereSince}) with ordinality
+        as q (occasion, class, words, here_since, n)
+      join arrival r on r.grp = #{finder.group} and r.occasion = q.occasion order by q.n
       on conflict (arrival, alert) do nothing
       """)
-  int addFinding(NewFinding row);
+  int addFindings(
+      Rounds.Finder finder,
+      int round,
+      Integer[] occasions,
+      String[] classes,
+      String[] words,
+      Boolean[] hereSince,
+      Instant now);
 
   @Select(
       """

@@ -1,8 +1,11 @@
 package org.quietlantern.server.arrival;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.platform.Calendar;
@@ -119,25 +122,27 @@ public class Rounds {
     counts.follow();
   }
 
+  /** A publication (row number) that came, as what, and by which words. */
+  public record Found(int publication, NewClass newClass, List<Explanation> words) {}
+
   /**
-   * Puts the first coming of a publication into a round. One that another alert found before stands
-   * in it as <i>here since</i>. Repeating it changes nothing.
+   * Puts the first comings of publications into a round, in this order. One that another alert
+   * found before stands in it as <i>here since</i>. Repeating it changes nothing.
    */
-  public void announce(
-      Finder finder, int round, int publication, NewClass newClass, List<Explanation> words) {
+  public void announce(Finder finder, int round, List<Found> found) {
     Instant now = calendar.now();
-    int occasion = reviews.firstComing(publication);
-    Integer made = mapper.arrive(finder.group(), occasion, now);
-    int arrival = made != null ? made : mapper.arrival(finder.group(), occasion);
-    mapper.addFinding(
-        new RoundMapper.NewFinding(
-            arrival,
-            finder.alert(),
-            round,
-            finder.revision(),
-            newClass.word(),
-            json.write(words),
-            made == null,
-            now));
+    Map<Integer, Integer> occasions =
+        reviews.firstComings(found.stream().map(Found::publication).toList());
+    Integer[] comings =
+        found.stream().map(one -> occasions.get(one.publication())).toArray(Integer[]::new);
+    Set<Integer> made = Set.copyOf(mapper.arrive(finder.group(), comings, now));
+    mapper.addFindings(
+        finder,
+        round,
+        comings,
+        found.stream().map(one -> one.newClass().word()).toArray(String[]::new),
+        found.stream().map(one -> json.write(one.words())).toArray(String[]::new),
+        Arrays.stream(comings).map(one -> !made.contains(one)).toArray(Boolean[]::new),
+        now);
   }
 }

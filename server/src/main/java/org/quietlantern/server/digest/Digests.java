@@ -16,6 +16,7 @@ import org.quietlantern.core.watch.LetterTimes;
 import org.quietlantern.server.mail.Outbox;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.job.Job;
+import org.quietlantern.server.platform.job.Spread;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -90,16 +91,17 @@ public class Digests implements Job {
 
   /** The others get theirs; one that failed is tried again by the next run. */
   private int each(List<DigestMapper.Reader> readers, Consumer<DigestMapper.Reader> write) {
-    int failed = 0;
-    for (DigestMapper.Reader reader : readers) {
-      try {
-        transaction.executeWithoutResult(status -> write.accept(reader));
-      } catch (RuntimeException why) {
-        LOG.error("the digest of membership {} failed", reader.membership(), why);
-        failed++;
-      }
+    return Spread.filter(readers, reader -> !wrote(reader, write)).size();
+  }
+
+  private boolean wrote(DigestMapper.Reader reader, Consumer<DigestMapper.Reader> write) {
+    try {
+      transaction.executeWithoutResult(status -> write.accept(reader));
+      return true;
+    } catch (RuntimeException why) {
+      LOG.error("the digest of membership {} failed", reader.membership(), why);
+      return false;
     }
-    return failed;
   }
 
   private void atMoment(DigestMapper.Reader reader, Instant now) {

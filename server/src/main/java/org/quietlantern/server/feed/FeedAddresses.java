@@ -21,8 +21,8 @@ class FeedAddresses {
     this.baseUrl = properties.baseUrl();
   }
 
-  String address(String feed, int generation) {
-    return baseUrl + "/feed/" + feed + "/" + code.of(name(feed, generation)) + ".atom";
+  String address(String feed, int generation, String ending) {
+    return baseUrl + "/feed/" + feed + "/" + code.of(name(feed, generation)) + ending;
   }
 
   boolean isRight(String feed, int generation, String secret) {

@@ -37,7 +37,8 @@ class FeedController {
   @GetMapping(value = "/feeds/opml", produces = "text/x-opml;charset=utf-8")
   ResponseEntity<byte[]> opml(Member me) {
     String title = "Quiet Lantern feeds";
-    return Attachment.of(Attachment.name(title, "opml"), OpmlWriter.write(title, feeds.mine(me)));
+    return Attachment.of(
+        Attachment.name(title, "opml"), OpmlWriter.write(title, feeds.forReaders(me)));
   }
 
   /** The secret address of the member for something; the one there is, or a new one. */

@@ -33,6 +33,7 @@ class FeedReading {
 
   private final FeedMapper mapper;
   private final FeedSources sources;
+  private final RoundCalendar rounds;
   private final FeedAddresses addresses;
   private final Groups groups;
   private final Publications publications;
@@ -43,6 +44,7 @@ class FeedReading {
   FeedReading(
       FeedMapper mapper,
       FeedSources sources,
+      RoundCalendar rounds,
       FeedAddresses addresses,
       Groups groups,
       Publications publications,
@@ -51,6 +53,7 @@ class FeedReading {
       LanternProperties properties) {
     this.mapper = mapper;
     this.sources = sources;
+    this.rounds = rounds;
     this.addresses = addresses;
     this.groups = groups;
     this.publications = publications;
@@ -68,6 +71,7 @@ class FeedReading {
   @Transactional(readOnly = true)
   public FeedPage read(String feed, String secret, int before) {
     Opened opened = open(feed, secret);
+    requireWorks(opened);
     Member who = opened.who();
     String subject = opened.row().subject();
     String address = opened.address();
@@ -119,6 +123,22 @@ class FeedReading {
                 true, archive(address, archive.before()), archive(address, archive.after()))));
   }
 
+  /** A calendar (RFC 5545), at the address of one; see {@link #read}. */
+  @Transactional(readOnly = true)
+  public byte[] calendar(String feed, String secret) {
+    Opened opened = open(feed, secret);
+    if (!sources.isCalendar(opened.row().subject())) {
+      throw Refusal.unknown();
+    }
+    return rounds.write(opened.who());
+  }
+
+  private void requireWorks(Opened opened) {
+    if (sources.isCalendar(opened.row().subject())) {
+      throw Refusal.unknown();
+    }
+  }
+
   private void requireTold(FeedSource.Thing thing) {
     if (thing.ended() != null && thing.ended().plus(TOLD_AFTER_END).isBefore(calendar.now())) {
       throw new Refusal(HttpStatus.GONE, "ended", "The alert of this feed has ended.");
@@ -145,7 +165,7 @@ class FeedReading {
         row,
         who,
         sources.named(who, row.subject()),
-        addresses.address(row.pid(), row.generation()));
+        addresses.address(row.pid(), row.generation(), ".atom"));
   }
 
   private FeedPage page(

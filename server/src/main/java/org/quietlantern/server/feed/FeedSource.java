@@ -27,6 +27,11 @@ interface FeedSource {
     }
   }
 
+  /** Whether it is days of a calendar, and no feed of works. */
+  default boolean isCalendar() {
+    return false;
+  }
+
   /**
    * What is told of it, the latest first. Refused where there is no such thing, or the member sees
    * it no more.

@@ -32,6 +32,10 @@ class FeedSources {
         .orElseThrow(Refusal::unknown);
   }
 
+  boolean isCalendar(String name) {
+    return asked(name).source().isCalendar();
+  }
+
   FeedSource.Named named(Member who, String name) {
     return named(who, List.of(name)).get(name);
   }

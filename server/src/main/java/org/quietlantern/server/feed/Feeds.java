@@ -46,7 +46,8 @@ public class Feeds implements CommandKinds {
    * A feed of the member who asks.
    *
    * @param of what it tells: {@code alert:ID}, {@code gathering:ID}, {@code alerts}, {@code
-   *     unreviewed}, {@code raised}, {@code folder:ID} or {@code journal:ISSN}
+   *     unreviewed}, {@code raised}, {@code folder:ID}, {@code journal:ISSN} or {@code rounds}, a
+   *     calendar
    * @param place of that, below the group's address
    * @param fetched when a reader last asked; none: never
    * @param by what that reader called itself
@@ -86,6 +87,12 @@ public class Feeds implements CommandKinds {
         .map(row -> line(row, named.get(row.subject())))
         .sorted(Comparator.comparing(line -> line.name().toLowerCase(Locale.ROOT)))
         .toList();
+  }
+
+  /** Those that readers of feeds read; calendars are none. */
+  @Transactional(readOnly = true)
+  public List<FeedLine> forReaders(Member who) {
+    return mine(who).stream().filter(feed -> !sources.isCalendar(feed.of())).toList();
   }
 
   /** The member's address for something; the one there is, or a new one. */
@@ -128,7 +135,8 @@ public class Feeds implements CommandKinds {
         row.subject(),
         named.name(),
         named.place(),
-        addresses.address(row.pid(), row.generation()),
+        addresses.address(
+            row.pid(), row.generation(), sources.isCalendar(row.subject()) ? ".ics" : ".atom"),
         row.at(),
         row.fetched(),
         row.fetchedBy());

@@ -1,7 +1,9 @@
 package org.quietlantern.server.feed;
 
+import java.time.Instant;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +15,7 @@ import org.springframework.web.context.request.ServletWebRequest;
 /** What feed readers fetch: at secret addresses, without a session. */
 @Controller
 class PublicFeedController {
+  private static final MediaType CALENDAR = MediaType.parseMediaType("text/calendar;charset=utf-8");
   private final FeedReading feeds;
 
   PublicFeedController(FeedReading feeds) {
@@ -36,5 +39,15 @@ class PublicFeedController {
         archive == null ? feeds.read(feed, secret, before) : feeds.archive(feed, secret, archive);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
     return FeedAnswer.of(page, request);
+  }
+
+  /** Rounds as days, for a calendar that is subscribed to. */
+  @GetMapping("/feed/{feed}/{secret}.ics")
+  @ResponseBody
+  ResponseEntity<byte[]> calendar(
+      @PathVariable String feed, @PathVariable String secret, ServletWebRequest request) {
+    byte[] days = feeds.calendar(feed, secret);
+    feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
+    return FeedAnswer.of(days, CALENDAR, Instant.EPOCH, request);
   }
 }

@@ -22,13 +22,20 @@ import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** Talks to the mail server (SMTP, RFC 5321). */
 @Component
 class Postman {
+  private static final Logger LOG = LoggerFactory.getLogger(Postman.class);
   private static final String WAIT = "20000";
   private static final int PERMANENT = 500;
+
+  /** Mail servers end a connection that does not come to an end. */
+  private static final int BY_ONE_CONNECTION = 50;
+
   private final LanternProperties.Mail mail;
   private final Calendar calendar;
 
@@ -37,16 +44,58 @@ class Postman {
     this.calendar = calendar;
   }
 
-  void send(OutboxMapper.Row letter, List<Letter.Enclosed> files) throws MessagingException {
-    Session session = Session.getInstance(properties());
-    try (Transport transport = session.getTransport("smtp")) {
-      transport.connect(
-          mail.host(),
-          mail.port(),
-          mail.user().isEmpty() ? null : mail.user(),
-          mail.user().isEmpty() ? null : mail.password());
+  /** Sets out with letters. */
+  Round setOut() {
+    return new Round();
+  }
+
+  /** Letters handed over one after the other, by one connection as long as that holds. */
+  final class Round implements AutoCloseable {
+    private final Session session = Session.getInstance(properties());
+    private Transport transport;
+    private int sent;
+
+    void send(OutboxMapper.Row letter, List<Letter.Enclosed> files) throws MessagingException {
       MimeMessage message = message(session, letter, files);
-      transport.sendMessage(message, message.getAllRecipients());
+      try {
+        connected().sendMessage(message, message.getAllRecipients());
+        sent++;
+      } catch (MessagingException failed) {
+        hangUp();
+        throw failed;
+      }
+    }
+
+    private Transport connected() throws MessagingException {
+      // Whether it still holds is asked of the server (NOOP, RFC 5321, 4.1.1.9).
+      if (transport == null || sent >= BY_ONE_CONNECTION || !transport.isConnected()) {
+        hangUp();
+        Transport fresh = session.getTransport("smtp");
+        fresh.connect(
+            mail.host(),
+            mail.port(),
+            mail.user().isEmpty() ? null : mail.user(),
+            mail.user().isEmpty() ? null : mail.password());
+        transport = fresh;
+        sent = 0;
+      }
+      return transport;
+    }
+
+    private void hangUp() {
+      if (transport != null) {
+        try {
+          transport.close();
+        } catch (MessagingException gone) {
+          LOG.debug("the mail server hung up first", gone);
+        }
+        transport = null;
+      }
+    }
+
+    @Override
+    public void close() {
+      hangUp();
     }
   }
 

@@ -30,20 +30,27 @@ interface ReviewMapper {
 
   record LampRow(int occasion, int event) {}
 
+  /** A publication and its occasion. */
+  record Coming(int publication, int occasion) {}
+
+  /**
+   * The first coming of each, or of what is the same work; made where there is none. Those that
+   * somebody else makes at this moment are left out, and found when they are asked for again.
+   */
   @Select(
       """
-      with held as (
-        select o.id from occasion o join publication p on p.id = o.publication
-        where (p.id = #{publication} or p.canonical = #{publication})
-          and o.kind = 'first coming' and o.key = ''
-        order by o.id limit 1),
+      with asked as (select p from unnest(#{publications}) p),
+      held as (
+        select a.p, min(o.id) as id from asked a join publication w on w.id = a.p or w.canonical = a.p
+        join occasion o on o.publication = w.id
+        where o.kind = 'first coming' and o.key = '' group by a.p),
       made as (
         insert into occasion (publication, kind, key)
-        select #{publication}, 'first coming', '' where not exists (select 1 from held)
-        on conflict (publication, kind, key) do nothing returning id)
-      select id from held union all select id from made
+        select p, 'first coming', '' from asked where p not in (select h.p from held h) order by p
+        on conflict (publication, kind, key) do nothing returning publication, id)
+      select p as publication, id as occasion from held union all select publication, id from made
       """)
-  Integer firstComing(int publication);
+  List<Coming> firstComings(Integer[] publications);
 
   @Select(
       """

@@ -2,9 +2,11 @@ package org.quietlantern.server.review;
 
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
@@ -41,9 +43,23 @@ public class Reviews {
    */
   @Transactional
   public int firstComing(int publication) {
-    return Optional.ofNullable(mapper.firstComing(publication))
-        // Somebody else made it between the two halves of the statement.
-        .orElseGet(() -> mapper.firstComing(publication));
+    return firstComings(List.of(publication)).get(publication);
+  }
+
+  /** The same of several, by publication. */
+  @Transactional
+  public Map<Integer, Integer> firstComings(Collection<Integer> publications) {
+    Map<Integer, Integer> found = new HashMap<>();
+    Set<Integer> missing = Set.copyOf(publications);
+    // Somebody else may make one between the two halves of the statement; then it is there.
+    for (int tried = 0; tried < 2 && !missing.isEmpty(); tried++) {
+      mapper
+          .firstComings(missing.toArray(Integer[]::new))
+          .forEach(one -> found.put(one.publication(), one.occasion()));
+      missing =
+          publications.stream().filter(p -> !found.containsKey(p)).collect(Collectors.toSet());
+    }
+    return found;
   }
 
   /** Adds a mark on the first coming, as a part of a command; answers the event's number. */

@@ -27,8 +27,10 @@ class PausedMeanwhileTest {
     Supply.made(APP, "meanwhile", 5).take(Supply.mods("m1", "Beetles meanwhile", "Pond", ""));
     long latest = APP.bean(Publications.class).latest();
     group.client(0).post("/alerts/" + alert + "/pause", Map.of()).ok();
-    assertThat(APP.bean(AlertRun.class).run(row, latest)).isZero();
+    assertThat(APP.bean(AlertRun.class).runAlone(row, latest)).isZero();
     group.client(0).post("/alerts/" + alert + "/resume", Map.of("gap", true)).ok();
-    assertThat(APP.bean(AlertRun.class).run(row, latest)).as("found once it watches").isEqualTo(1);
+    assertThat(APP.bean(AlertRun.class).runAlone(row, latest))
+        .as("found once it watches")
+        .isEqualTo(1);
   }
 }

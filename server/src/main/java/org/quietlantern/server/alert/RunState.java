@@ -1,0 +1,229 @@
+package org.quietlantern.server.alert;
+
+import java.time.Duration;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.Candidates;
+import org.quietlantern.core.search.Snapshot;
+import org.quietlantern.core.search.TimeLimit;
+import org.quietlantern.core.watch.Memory;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.index.IndexKeeper;
+import org.quietlantern.server.matching.Matching;
+import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.Json;
+import org.quietlantern.server.platform.LanternProperties;
+import org.roaringbitmap.RoaringBitmap;
+import org.springframework.stereotype.Component;
+
+/**
+ * One state of the catalogue in which alerts are run, or held against all that they find: what
+ * changed is read, and looked up in the index, once for all of them. To be closed. For several
+ * threads.
+ */
+final class RunState implements AutoCloseable {
+  private static final int TIMES_A_SEARCH = 3;
+  private final Parts parts;
+  private final long upTo;
+  private final Map<Integer, OfGroup> groups = new ConcurrentHashMap<>();
+  private final Map<Long, ChangesSince> changes = new ConcurrentHashMap<>();
+  private final Map<Long, RoaringBitmap> since = new ConcurrentHashMap<>();
+
+  /** What it is made of. */
+  @Component
+  static final class Parts {
+    private final Publications publications;
+    private final Matching matching;
+    private final IndexKeeper index;
+    private final Json json;
+    private final Duration searchTime;
+
+    Parts(
+        Publications publications,
+        Matching matching,
+        IndexKeeper index,
+        Json json,
+        LanternProperties properties) {
+      this.publications = publications;
+      this.matching = matching;
+      this.index = index;
+      this.json = json;
+      this.searchTime = properties.searchTime();
+    }
+
+    /** {@code upTo}: a change at which the catalogue is at rest. */
+    RunState open(long upTo) {
+      return new RunState(this, upTo);
+    }
+  }
+
+  /** How a group sees it; what changed after a number is looked up once. */
+  private record OfGroup(
+      Snapshot snapshot,
+      Matching.Look look,
+      Map<Long, RoaringBitmap> touched,
+      Map<Long, Candidates> candidates) {
+
+    RoaringBitmap touched(RunState state, long after) {
+      // Texts come without a change to their publications.
+      return touched.computeIfAbsent(
+          after,
+          number ->
+              RoaringBitmap.or(
+                  state.changes(number).touched(), look.circumstances().texts().publications()));
+    }
+
+    Candidates candidates(RunState state, long after) {
+      return candidates.computeIfAbsent(
+          after, number -> snapshot.candidates(touched(state, number)));
+    }
+  }
+
+  /**
+   * What a run sees.
+   *
+   * @param lookedAt what changed since, and what comes again for another reason
+   * @param matches of those; {@code news}: what of the matches the alert does not know
+   */
+  record Seen(
+      Strategy strategy,
+      Matching.Look look,
+      ChangesSince changes,
+      RoaringBitmap lookedAt,
+      RoaringBitmap matches,
+      Memory memory,
+      RoaringBitmap news) {}
+
+  private RunState(Parts parts, long upTo) {
+    this.parts = parts;
+    this.upTo = upTo;
+  }
+
+  long upTo() {
+    return upTo;
+  }
+
+  /** {@code again}: publications (row numbers) that are looked at although they did not change. */
+  Seen seen(AlertMapper.Row alert, Collection<Integer> again) {
+    OfGroup group = of(alert);
+    Strategy strategy = strategy(alert);
+    RoaringBitmap matches = matches(alert, strategy);
+    RoaringBitmap lookedAt = group.touched(this, alert.number());
+    if (!again.isEmpty()) {
+      RoaringBitmap others = bitmap(again);
+      lookedAt = RoaringBitmap.or(lookedAt, others);
+      matches.or(inTime(() -> group.snapshot().among(group.look().compile(strategy), others)));
+    }
+    Memory memory = Memory.read(alert.memory());
+    return new Seen(
+        strategy,
+        group.look(),
+        changes(alert.number()),
+        lookedAt,
+        matches,
+        memory,
+        unknown(memory, memory.news(matches)));
+  }
+
+  /** Whether an alert remembers all that it finds of what changed. */
+  boolean remembersAll(AlertMapper.Row alert) {
+    return Memory.read(alert.memory()).news(matches(alert, strategy(alert))).isEmpty();
+  }
+
+  private RoaringBitmap matches(AlertMapper.Row alert, Strategy strategy) {
+    OfGroup group = of(alert);
+    return inTime(
+        () -> group.candidates(this, alert.number()).matching(group.look().compile(strategy)));
+  }
+
+  private ChangesSince changes(long after) {
+    return changes.computeIfAbsent(
+        after, number -> ChangesSince.read(parts.publications, number, upTo));
+  }
+
+  /** What an alert's group sees. */
+  Matching.Look look(AlertMapper.Row alert) {
+    return of(alert).look();
+  }
+
+  Strategy strategy(AlertMapper.Row alert) {
+    return parts.json.read(alert.strategy(), StrategyBody.class).strategy();
+  }
+
+  /** All that the alert's search finds. */
+  RoaringBitmap found(AlertMapper.Row alert, Strategy strategy) {
+    Matching.Look look = look(alert);
+    return inTime(() -> look.snapshot().all(look.compile(strategy)));
+  }
+
+  /**
+   * Without what is remembered as something that was merged into it since, and without what the
+   * group brought in itself, which it knows (rule N5).
+   */
+  RoaringBitmap unknown(Memory memory, RoaringBitmap news) {
+    RoaringBitmap unknown = news.clone();
+    if (!news.isEmpty()) {
+      parts
+          .publications
+          .parts(boxed(news))
+          .forEach(
+              (whole, of) -> {
+                if (memory.remembersAny(of)) {
+                  unknown.remove(whole);
+                }
+              });
+      parts.publications.own(boxed(unknown)).forEach(unknown::remove);
+    }
+    return unknown;
+  }
+
+  /** What changed after a number, up to a moment after this state. */
+  RoaringBitmap touchedSince(long number) {
+    return since.computeIfAbsent(number, parts.publications::touchedSince);
+  }
+
+  private OfGroup of(AlertMapper.Row alert) {
+    return groups.computeIfAbsent(alert.grp(), id -> ofGroup(id, alert.zone()));
+  }
+
+  private OfGroup ofGroup(int group, String zone) {
+    Snapshot snapshot = parts.index.snapshot(new Viewer(group), upTo);
+    return new OfGroup(
+        snapshot,
+        parts.matching.look(snapshot, group, ZoneId.of(zone)),
+        new ConcurrentHashMap<>(),
+        new ConcurrentHashMap<>());
+  }
+
+  /** An alert may take longer than a search, for nobody waits for it; not without end. */
+  private <T> T inTime(Supplier<T> work) {
+    Duration most = parts.searchTime.multipliedBy(TIMES_A_SEARCH);
+    try {
+      return TimeLimit.within(most, work);
+    } catch (TimeLimit.Over over) {
+      throw new IllegalStateException(
+          "the search took longer than %d seconds and was given up".formatted(most.toSeconds()),
+          over);
+    }
+  }
+
+  private static List<Integer> boxed(RoaringBitmap ids) {
+    return Arrays.stream(ids.toArray()).boxed().toList();
+  }
+
+  private static RoaringBitmap bitmap(Collection<Integer> ids) {
+    return RoaringBitmap.bitmapOf(ids.stream().mapToInt(Integer::intValue).toArray());
+  }
+
+  @Override
+  public void close() {
+    groups.values().forEach(group -> group.snapshot().close());
+  }
+}
