@@ -50,6 +50,8 @@ class ArchitectureTest {
                     "org.apache.poi..",
                     "org.apache.pdfbox..",
                     "org.jsoup..",
+                    "com.rometools..",
+                    "org.jdom2..",
                     "org.openxmlformats..",
                     "org.apache.xmlbeans..",
                     "org.roaringbitmap..",
@@ -71,6 +73,12 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.apache.pdfbox..", "org.jsoup.."),
+            noClasses()
+                .that()
+                .resideOutsideOfPackage("org.quietlantern.core.newsfeed..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("com.rometools..", "org.jdom2.."),
             noClasses()
                 .that()
                 .resideOutsideOfPackage("org.quietlantern.core.vocabulary..")

@@ -113,6 +113,8 @@ public final class Wording {
           entry("limit-set.remove", "took a set of limits away"),
           entry("feed.add", "made a feed"),
           entry("feed.revoke", "revoked a feed"),
+          entry("followed.add", "follows feeds of others for the group"),
+          entry("followed.end", "ended a feed of others"),
           entry("holdings.take", "brought in what the group may read"),
           entry("lenders.set", "set the libraries that lend"),
           entry("drive.set", "set the group’s drive"),

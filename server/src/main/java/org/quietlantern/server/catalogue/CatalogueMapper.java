@@ -152,8 +152,14 @@ interface CatalogueMapper {
       """)
   List<Integer> groupsWith(String[] keys);
 
-  /** Those that one group alone has. */
-  @Select("select id from publication where id = any(#{ids}) and grp is not null order by id")
+  /** Those that one group alone has, without what a feed that it follows told it. */
+  @Select(
+      """
+      select id from publication where id = any(#{ids}) and grp is not null and not exists (
+        select 1 from source_record r join source s on s.id = r.source
+        where r.publication = publication.id and s.format = 'feed' and not r.deleted)
+      order by id
+      """)
   List<Integer> own(Integer[] ids);
 
   @Update("update publication set canonical = #{into} where id = #{from} or canonical = #{from}")

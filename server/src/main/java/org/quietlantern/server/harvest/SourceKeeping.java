@@ -138,6 +138,18 @@ public class SourceKeeping implements CommandKinds {
     return source == null ? mapper.addOfGroup("own-" + who.groupPid(), who.group()) : source;
   }
 
+  /** A source of the group's own for a feed of others; {@code key}: names it. */
+  @Transactional
+  public int ofFeed(Member who, String key, String name) {
+    return mapper.addOfFeed(key, who.group(), name(name));
+  }
+
+  /** What a feed calls itself now. */
+  @Transactional
+  public void rename(int source, String name) {
+    mapper.rename(source, name(name));
+  }
+
   SourceAdded change(Member who, UUID command, String key, SourceKept wanted) {
     groups.requireSteward(who, WHO);
     return commands.run(who, command, change, () -> changed(key, wanted));

@@ -68,8 +68,19 @@ interface SourceMapper {
       "select id from source where name = #{name} and files and grp is null order by id limit 1")
   Integer ofFiles(String name);
 
-  @Select("select id from source where grp = #{group} order by id limit 1")
+  @Select("select id from source where grp = #{group} and format = 'file' order by id limit 1")
   Integer ofGroup(int group);
+
+  /** A feed of others that a group follows; asked by whoever follows it, never harvested. */
+  @Select(
+      """
+      insert into source (key, grp, name, base_url, format, rank, files)
+      values (#{key}, #{group}, #{name}, '', 'feed', 9, true) returning id
+      """)
+  int addOfFeed(String key, int group, String name);
+
+  @Update("update source set name = #{name} where id = #{id} and name <> #{name}")
+  void rename(int id, String name);
 
   /** The same again where somebody made it meanwhile. */
   @Select(

@@ -35,6 +35,7 @@ import org.apache.hc.client5.http.impl.io.PoolingHttpClientConnectionManagerBuil
 import org.apache.hc.core5.http.ClassicHttpResponse;
 import org.apache.hc.core5.http.ContentType;
 import org.apache.hc.core5.http.Header;
+import org.apache.hc.core5.http.HttpStatus;
 import org.apache.hc.core5.http.io.HttpClientResponseHandler;
 import org.apache.hc.core5.http.io.entity.FileEntity;
 import org.apache.hc.core5.http.io.entity.StringEntity;
@@ -154,6 +155,34 @@ public class Outbound implements SmartLifecycle, AutoCloseable {
   public <T> Answer<T> get(URI address, Duration most, Reading<T> reading) throws IOException {
     return follow(
         address, at -> send(new HttpGet(at), most, response -> answer(response, 200, reading)));
+  }
+
+  /**
+   * Fetches what may be here already (RFC 9110, 13.1): what is read is 200, or 304 without a body;
+   * anything else, in the end, is an {@link IOException} that says so.
+   *
+   * @param fields sent along, to whichever address it is led to
+   */
+  public <T> Answer<T> getIfNew(URI address, Map<String, String> fields, Telling<T> telling)
+      throws IOException {
+    return follow(
+        address,
+        at -> {
+          HttpGet request = new HttpGet(at);
+          fields.forEach(request::setHeader);
+          return send(
+              request,
+              longest,
+              response -> {
+                Told told = told(response);
+                return response.getCode() == HttpStatus.SC_NOT_MODIFIED
+                    ? new Step<>(telling.read(told), Optional.empty(), false)
+                    : answer(
+                        response,
+                        200,
+                        body -> telling.read(new Told(told.code(), told.fields(), body)));
+              });
+        });
   }
 
   private interface Asking<T> {
