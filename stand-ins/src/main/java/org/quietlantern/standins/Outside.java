@@ -24,6 +24,7 @@ import org.quietlantern.standins.corpus.Holdings;
 import org.quietlantern.standins.corpus.Literature;
 import org.quietlantern.standins.corpus.SkosWriter;
 import org.quietlantern.standins.corpus.Texts;
+import org.quietlantern.standins.host.JournalFeeds;
 import org.quietlantern.standins.host.LendingLibrary;
 import org.quietlantern.standins.host.SharedDrive;
 import org.quietlantern.standins.host.TextPlaces;
@@ -41,8 +42,8 @@ import org.quietlantern.standins.supply.Sources;
  * The outside world on loopback. Each source answers OAI-PMH 2.0 at {@code /KEY/oai}; {@code
  * /vocabulary.ttl}, {@code /holdings.txt}, {@code /printed.txt}, {@code /college.txt} and {@code
  * /journals.csv} are files; {@code /lending/requests} is a library that lends copies; {@code
- * /drive/} is a shared drive; {@code /mail} shows what its mail server got; {@code POST
- * /control/clock?now=} sets the day for all of it.
+ * /drive/} is a shared drive; {@code /feeds/ISSN.rss} is what a journal announces; {@code /mail}
+ * shows what its mail server got; {@code POST /control/clock?now=} sets the day for all of it.
  */
 public final class Outside implements AutoCloseable {
   private static final Pattern TEXT = Pattern.compile("/text/(\\d{1,7})\\.(html|pdf)");
@@ -91,6 +92,7 @@ public final class Outside implements AutoCloseable {
     file("/college.txt", "text/tab-separated-values", Holdings.ofCollege());
     file("/journals.csv", "text/csv", Holdings.journals());
     server.createContext("/lending/", new LendingLibrary(address(), literature, this::now));
+    server.createContext("/feeds/", new JournalFeeds(address(), literature, this::now));
     server.createContext("/drive/", this.drive);
     server.createContext("/mail", new MailPages(mail));
     server.createContext("/control/clock", this::clock);

@@ -64,7 +64,8 @@ final class EntryAsWork {
   /** Its own; else where it leads; else what it says. */
   private String id(String title, String link) {
     String own = Text.clean(Objects.toString(entry.getUri(), ""));
-    String id = !own.isEmpty() ? own : !link.isEmpty() ? link : title;
+    boolean isOwn = !own.isEmpty() && !own.equals(entry.getLink());
+    String id = isOwn ? own : !link.isEmpty() ? link : title;
     return Text.atMost(LONGEST_ID, id);
   }
 

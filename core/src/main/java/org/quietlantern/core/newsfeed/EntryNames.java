@@ -12,10 +12,16 @@ final class EntryNames {
   private static final Pattern ALSO = Pattern.compile("\\s*(?:;|\\s(?:and|&)\\s)\\s*");
   private static final Pattern COMMA = Pattern.compile("\\s*,\\s*");
 
-  /** Two to four words of which the first and the last are capital, with small ones between. */
+  /** Small words that belong to a family name. */
+  private static final String SMALL =
+      "(?:van|von|vom|de|der|den|des|da|das|di|do|dos|du|la|le|del|della|el|al|bin|ibn|ter|ten|zu|zur|y)";
+
+  /** One to three given names or initials, and a family name. */
   private static final Pattern PERSON =
       Pattern.compile(
-          "(\\p{Lu}[^\\s,]*(?:\\s+\\p{Lu}[^\\s,]*){0,2})\\s+((?:\\p{Ll}+\\s+){0,3}\\p{Lu}[^\\s,]*)");
+          "(\\p{Lu}[^\\s,]*(?:\\s+\\p{Lu}[^\\s,]*){0,2})\\s+((?:"
+              + SMALL
+              + "\\s+){0,3}\\p{Lu}[^\\s,]*)");
 
   private EntryNames() {}
 

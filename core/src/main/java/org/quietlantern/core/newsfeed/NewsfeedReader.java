@@ -28,6 +28,9 @@ public final class NewsfeedReader {
 
   private static final int LONGEST_TITLE = 200;
 
+  /** Elements inside of each other; reading deeper ones takes time without end. */
+  private static final int DEEPEST = 200;
+
   private NewsfeedReader() {}
 
   /**
@@ -37,6 +40,9 @@ public final class NewsfeedReader {
     if (bytes.length > LARGEST) {
       throw new Newsfeed.Unreadable(
           "It is larger than %d MB.".formatted(LARGEST / 1024 / 1024), null);
+    }
+    if (Nesting.deepest(bytes) > DEEPEST) {
+      throw new Newsfeed.Unreadable("It is nested too deeply to be read.", null);
     }
     SyndFeed feed = parsed(bytes, type);
     String title = Text.atMost(LONGEST_TITLE, words(feed.getTitle()));
@@ -71,8 +77,6 @@ public final class NewsfeedReader {
       return input.build(text);
     } catch (FeedException | IOException | RuntimeException odd) {
       throw new Newsfeed.Unreadable(why(odd), odd);
-    } catch (StackOverflowError deep) {
-      throw new Newsfeed.Unreadable("It is nested too deeply to be read.", deep);
     }
   }
 

@@ -132,9 +132,9 @@ final class RunState implements AutoCloseable {
         unknown(memory, memory.news(matches)));
   }
 
-  /** Whether an alert remembers all that it finds of what changed. */
-  boolean remembersAll(AlertMapper.Row alert) {
-    return Memory.read(alert.memory()).news(matches(alert, strategy(alert))).isEmpty();
+  /** What of that which changed an alert finds and does not remember; parts of works among it. */
+  RoaringBitmap notRemembered(AlertMapper.Row alert) {
+    return Memory.read(alert.memory()).news(matches(alert, strategy(alert)));
   }
 
   private RoaringBitmap matches(AlertMapper.Row alert, Strategy strategy) {
