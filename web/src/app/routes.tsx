@@ -7,6 +7,7 @@ import { BringPage, BroughtPage, ListPage } from '../features/bringing';
 import { DrivePage } from '../features/drive';
 import { ArrivalsPage, MarkPage } from '../features/arrivals';
 import {
+  FollowedPage,
   HeadingsPage,
   HoldingsPage,
   HousePage,
@@ -108,6 +109,7 @@ export const router = createBrowserRouter([
       { path: 'catalogue/headings', element: <HeadingsPage /> },
       { path: 'catalogue/journals', element: <JournalsPage /> },
       { path: 'catalogue/sources', element: <SourcesPage /> },
+      { path: 'catalogue/followed', element: <FollowedPage /> },
       { path: 'catalogue/holdings', element: <HoldingsPage /> },
       { path: 'catalogue/requests', element: <RequestsPage /> },
       { path: 'catalogue/house', element: <HousePage /> },

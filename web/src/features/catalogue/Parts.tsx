@@ -8,6 +8,7 @@ const PARTS = [
   ['journals', 'Journals'],
   ['headings', 'Headings'],
   ['sources', 'Sources'],
+  ['followed', 'Feeds of others'],
   ['holdings', 'Holdings'],
   ['requests', 'Copy requests'],
 ] as const;

@@ -1,5 +1,6 @@
 export { useHeadings } from './api';
 export { useSourceNames, useSources } from './sourcesApi';
+export { FollowedPage } from './FollowedPage';
 export { HeadingsPage } from './HeadingsPage';
 export { HoldingsPage } from './HoldingsPage';
 export { HousePage } from './HousePage';

@@ -6,6 +6,7 @@ import {
   useQueryClient,
 } from '@tanstack/react-query';
 import { api, body, keys, type Schema } from '../../api';
+import { useFollowed } from './followedApi';
 
 export function useSources(group: string) {
   return useQuery({
@@ -118,7 +119,11 @@ export function useTryNow(group: string, source: string) {
 /** Names of sources by key. */
 export function useSourceNames(group: string): Record<string, string> {
   const sources = useSources(group);
-  return Object.fromEntries((sources.data ?? []).map((source) => [source.key, source.name]));
+  const followed = useFollowed(group);
+  return Object.fromEntries([
+    ...(sources.data ?? []).map((source) => [source.key, source.name]),
+    ...(followed.data ?? []).map((feed) => [feed.sourceKey, feed.title]),
+  ]);
 }
 
 /** What stewards look after; to others it is empty. */

@@ -31,6 +31,16 @@ export const CATALOGUE: Record<string, HelpOf> = {
     ],
     words: ['source', 'steward'],
   },
+  followed: {
+    title: 'Feeds of others',
+    path: 'catalogue/followed',
+    says: [
+      'Give the address of a feed, RSS or Atom: how its first entries would be read as works is shown before it is followed. A list of feeds that another reader wrote (OPML) is taken in with one act.',
+      'Every hour what is new in it comes into the catalogue, for your group alone. Alerts find it as they find anything that comes; an alert on the feed itself is set from here. The same work is one publication, whoever supplied it first.',
+      'A feed that does not answer is asked less and less often, up to once a day; after three tries it is told on Today. Ended, what it brought stays.',
+    ],
+    words: ['source', 'alert', 'arrival'],
+  },
   holdings: {
     title: 'Holdings',
     path: 'catalogue/holdings',

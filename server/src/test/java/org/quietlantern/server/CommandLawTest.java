@@ -92,6 +92,8 @@ class CommandLawTest {
           entry(
               "DELETE " + GROUP + "/brought/{brought}/entries/{n}/taken",
               "POST " + GROUP + "/brought/{brought}/taken"),
+          entry("POST " + GROUP + "/followed", "POST " + GROUP + "/followed/{followed}/end"),
+          entry("POST " + GROUP + "/followed/{followed}/end", "POST " + GROUP + "/followed"),
           entry(
               "POST " + GROUP + "/alerts/{alert}/resume",
               "POST " + GROUP + "/alerts/{alert}/pause"));
@@ -121,6 +123,8 @@ class CommandLawTest {
           entry(
               "POST " + GROUP + "/alerts/{alert}/resume",
               "POST " + GROUP + "/alerts/{alert}/pause"),
+          entry("POST " + GROUP + "/followed", "POST " + GROUP + "/followed/{followed}/end"),
+          entry("POST " + GROUP + "/followed/{followed}/end", "POST " + GROUP + "/followed"),
           entry(
               "POST " + GROUP + "/alerts/{alert}/pause",
               "POST " + GROUP + "/alerts/{alert}/resume"));

@@ -82,6 +82,10 @@ class StatementsTest {
                 .get("id")
                 .asString();
         feed = client.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("id").asString();
+        String followed = "http://127.0.0.1:9/" + i + ".rss";
+        client
+            .post("/followed", Map.of("feeds", java.util.List.of(Map.of("address", followed))))
+            .ok();
       }
       int copies = 0;
       for (String publication : group.find("moth or bat*")) {

@@ -33,7 +33,7 @@ class FollowedController {
 
   /** Feeds of others that the group follows. */
   @GetMapping
-  List<FollowedMapper.Line> followed(Member me) {
+  List<FollowedFeeds.FollowedLine> followed(Member me) {
     return feeds.all(me);
   }
 
@@ -50,6 +50,7 @@ class FollowedController {
     return feeds.listed(me, list.getBytes(StandardCharsets.UTF_8));
   }
 
+  /** Follows feeds for the group; those that it follows already stay as they are. */
   @PostMapping
   FollowedFeeds.FeedsFollowed follow(
       Member me, @RequestHeader("Command-Id") UUID command, @RequestBody FollowWanted body) {
@@ -57,9 +58,9 @@ class FollowedController {
   }
 
   /** Ends one for the group; what it brought stays. */
-  @PostMapping("/{feed}/end")
+  @PostMapping("/{followed}/end")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void end(Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String feed) {
-    feeds.end(me, command, feed);
+  void end(Member me, @RequestHeader("Command-Id") UUID command, @PathVariable String followed) {
+    feeds.end(me, command, followed);
   }
 }

@@ -3,6 +3,7 @@ package org.quietlantern.server.followed;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,6 +47,27 @@ class FollowedFeeds implements CommandKinds {
   private static final int LONGEST_ADDRESS = 1_000;
   private static final int SHOWN = 10;
 
+  /**
+   * A feed as its group sees it.
+   *
+   * @param sourceKey by which a search is limited to it
+   * @param by who follows it for the group
+   * @param works how many works it told of
+   */
+  record FollowedLine(
+      String id,
+      String title,
+      String address,
+      String site,
+      String sourceKey,
+      String by,
+      Instant at,
+      @Nullable Instant answered,
+      String error,
+      int entries,
+      int unread,
+      int works) {}
+
   /** What is to be followed. {@code title}: what its list calls it; it may say another itself. */
   record FeedToFollow(@Nullable String address, @Nullable String title) {}
 
@@ -71,11 +93,12 @@ class FollowedFeeds implements CommandKinds {
       int works,
       int left,
       int here,
-      List<EntryShown> first,
+      List<FeedEntryShown> first,
       boolean followed) {}
 
   /** {@code here}: whether the work is here already. */
-  record EntryShown(String title, String who, String where, @Nullable String date, boolean here) {}
+  record FeedEntryShown(
+      String title, String who, String where, @Nullable String date, boolean here) {}
 
   /** A list of feeds. {@code left}: how many more it has than are shown. */
   record FeedsListed(List<FeedListed> feeds, int left) {}
@@ -124,7 +147,7 @@ class FollowedFeeds implements CommandKinds {
   }
 
   @Transactional(readOnly = true)
-  public List<FollowedMapper.Line> all(Member who) {
+  public List<FollowedLine> all(Member who) {
     return mapper.lines(who.group());
   }
 
@@ -170,9 +193,9 @@ class FollowedFeeds implements CommandKinds {
     return here.contains(SameWork.doiKey(entry.work().doi()));
   }
 
-  private static EntryShown shown(Newsfeed.Entry entry, Set<String> here) {
+  private static FeedEntryShown shown(Newsfeed.Entry entry, Set<String> here) {
     Publication work = entry.work();
-    return new EntryShown(
+    return new FeedEntryShown(
         work.title(),
         work.authors().stream().map(PersonName::spoken).collect(Collectors.joining(", ")),
         work.host().title(),
@@ -186,9 +209,7 @@ class FollowedFeeds implements CommandKinds {
     try {
       FeedListReader.FeedList read = FeedListReader.read(list);
       Set<String> followed =
-          mapper.lines(who.group()).stream()
-              .map(FollowedMapper.Line::address)
-              .collect(Collectors.toSet());
+          mapper.lines(who.group()).stream().map(FollowedLine::address).collect(Collectors.toSet());
       return new FeedsListed(
           read.feeds().stream()
               .map(

@@ -41,27 +41,6 @@ interface FollowedMapper {
   @Select(ROWS + " where grp = #{group} and address = #{address}")
   Row at(int group, String address);
 
-  /**
-   * A feed as its group sees it.
-   *
-   * @param sourceKey by which a search is limited to it
-   * @param by who follows it for the group
-   * @param works how many works it told of
-   */
-  record Line(
-      String id,
-      String title,
-      String address,
-      String site,
-      String sourceKey,
-      String by,
-      Instant at,
-      @Nullable Instant answered,
-      String error,
-      int entries,
-      int unread,
-      int works) {}
-
   @Select(
       """
       select f.pid as id, f.title, f.address, f.site, s.key as source_key, m.name as "by", f.at,
@@ -71,7 +50,7 @@ interface FollowedMapper {
       from followed_feed f join source s on s.id = f.source join membership m on m.id = f.membership
       where f.grp = #{group} and f.ended is null order by lower(f.title), f.id
       """)
-  List<Line> lines(int group);
+  List<FollowedFeeds.FollowedLine> lines(int group);
 
   @Select("select count(*) from followed_feed where grp = #{group} and ended is null")
   int count(int group);

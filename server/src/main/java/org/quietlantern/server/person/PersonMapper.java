@@ -93,6 +93,9 @@ interface PersonMapper {
         'feeds', (select jsonb_agg(jsonb_build_object('id', f.pid, 'at', f.at, 'revoked', f.revoked)
             order by f.id)
           from feed f where f.membership = m.id),
+        'feedsOfOthers', (select jsonb_agg(jsonb_build_object('title', f.title, 'address', f.address,
+            'at', f.at, 'ended', f.ended) order by f.id)
+          from followed_feed f where f.membership = m.id),
         'alertsByMail', (select jsonb_agg(jsonb_build_object('search', s.name, 'receives', c.receives)
             order by a.id)
           from alert_receiver c join alert a on a.id = c.alert join revision r on r.id = a.revision

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.quietlantern.standins.corpus.Journal;
 import org.quietlantern.standins.host.SharedDrive;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.MissingNode;
@@ -35,6 +36,7 @@ public final class World {
           "quoted",
           "task",
           "brought",
+          "followed",
           "driveFile");
 
   private static final String SAID = "Counts moths by hand.";
@@ -46,6 +48,7 @@ public final class World {
   private final String asked;
 
   private final String driveAddress;
+  private final String followedAddress;
 
   private World(TestApp app) {
     group = app.group("Wilma World", "Willem World").guest("Gus Guest");
@@ -140,6 +143,8 @@ public final class World {
             .get("id")
             .asString());
     values.put("brought", brought(client, folder, group.find("moth")));
+    followedAddress = app.outside().address() + "/feeds/" + Journal.ALL.get(0).issn() + ".rss";
+    values.put("followed", client.post("/followed", followed()).ok().at("/followed/0").asString());
     driveAddress = app.outside().driveAddress();
     values.put("driveFile", onDrive(client, folder));
     values.put("form", "txt");
@@ -175,6 +180,10 @@ public final class World {
         "/brought/" + brought + "/files/1?name=moths.ris",
         ris.getBytes(java.nio.charset.StandardCharsets.UTF_8));
     return brought;
+  }
+
+  private Map<String, Object> followed() {
+    return Map.of("feeds", List.of(Map.of("address", followedAddress)));
   }
 
   /** A drive, and a file that waits to be written on it. */
@@ -608,6 +617,15 @@ public final class World {
     }
     if (endpoint.path().endsWith("/feeds")) {
       body.put("of", "alert:" + values.get("alert"));
+    }
+    if (endpoint.path().endsWith("/followed")) {
+      body.putAll(followed());
+    }
+    if (endpoint.path().endsWith("/followed/look")) {
+      body.put("address", followedAddress);
+    }
+    if (endpoint.path().endsWith("/followed/list")) {
+      body.put("list", "<opml version=\"2.0\"><body/></opml>");
     }
     if (endpoint.path().endsWith("/texts/fetched")) {
       body.remove("address");
