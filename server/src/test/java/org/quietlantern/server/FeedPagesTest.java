@@ -21,6 +21,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.support.AtomRules;
 import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.StatementCounter;
 import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
@@ -29,6 +30,53 @@ import org.quietlantern.server.support.TestGroup;
 class FeedPagesTest {
   @RegisterExtension private static final TestApp APP = new TestApp();
   private final Client reader = new Client(APP.address());
+
+  @DisplayName("A reader that has it already is told so without it being read; changes are told")
+  @Test
+  void unchanged() {
+    TestGroup readers = APP.group("Una Unchanged");
+    String folder = readers.folder("F");
+    readers.alert(folder, "Cisterns", "title: cisterns", "at-once");
+    Supply supply = Supply.made(APP, "cisterns", 9);
+    supply.take(Supply.mods("c1", "Cisterns at dusk", "Well", Supply.doi("10.5555/cistern.1")));
+    APP.workOff();
+    String address =
+        path(
+            readers
+                .client(0)
+                .post("/feeds", Map.of("of", "alerts"))
+                .ok()
+                .get("address")
+                .asString());
+    Client.Response first = reader.get(address);
+    String tag = first.header("ETag");
+    StatementCounter counter = APP.bean(StatementCounter.class);
+    int before = counter.count();
+    reader.get(address);
+    int whole = counter.count() - before;
+    before = counter.count();
+    Client.Response same = reader.get(address, "If-None-Match", "\"of another\", " + tag);
+    assertThat(same.status()).isEqualTo(304);
+    assertThat(same.header("ETag")).isEqualTo(tag);
+    assertThat(counter.count() - before).as("of %d for all", whole).isLessThan(whole / 2);
+
+    readers.folder("G");
+    Client.Response elsewhere = reader.get(address, "If-None-Match", tag);
+    assertThat(elsewhere.status()).as("what happened elsewhere is nothing here").isEqualTo(304);
+    assertThat(elsewhere.header("ETag")).as("known at once the next time").isNotEqualTo(tag);
+    assertThat(reader.get(address, "If-None-Match", elsewhere.header("ETag")).status())
+        .isEqualTo(304);
+
+    supply.take(Supply.mods("c2", "Cisterns at dawn", "Spring", Supply.doi("10.5555/cistern.2")));
+    APP.workOff();
+    for (String known : List.of(tag, elsewhere.header("ETag"))) {
+      Client.Response changed = reader.get(address, "If-None-Match", known);
+      assertThat(changed.status()).isEqualTo(200);
+      assertThat(changed.body()).contains("Cisterns at dawn");
+    }
+    assertThat(reader.get(address.replace(".atom", ".rss"), "If-None-Match", "*").status())
+        .isEqualTo(200);
+  }
 
   @DisplayName("RFC 5005: what is beyond two hundred entries is on pages, each entry once")
   @Test

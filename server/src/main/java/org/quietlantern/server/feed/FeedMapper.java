@@ -48,6 +48,14 @@ interface FeedMapper {
       ROWS + " where f.membership = #{membership} and f.subject = #{subject} and f.revoked is null")
   Row findLive(int membership, String subject);
 
+  /** The last change of the catalogue, and the last act in a group. */
+  @Select(
+      """
+      select coalesce((select max(no) from publication_change), 0) || '.'
+        || coalesce((select max(no) from action where grp = #{group}), 0)
+      """)
+  String latest(int group);
+
   @Insert(
       """
       insert into feed (pid, membership, subject, generation, at)

@@ -14,6 +14,7 @@ import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.Editions;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Page;
@@ -38,6 +39,7 @@ class FeedReading {
   private final Groups groups;
   private final Publications publications;
   private final Summaries summaries;
+  private final Editions editions;
   private final Calendar calendar;
   private final LanternProperties properties;
 
@@ -49,6 +51,7 @@ class FeedReading {
       Groups groups,
       Publications publications,
       Summaries summaries,
+      Editions editions,
       Calendar calendar,
       LanternProperties properties) {
     this.mapper = mapper;
@@ -58,6 +61,7 @@ class FeedReading {
     this.groups = groups;
     this.publications = publications;
     this.summaries = summaries;
+    this.editions = editions;
     this.calendar = calendar;
     this.properties = properties;
   }
@@ -121,6 +125,17 @@ class FeedReading {
             null,
             new FeedPage.Archives(
                 true, archive(address, archive.before()), archive(address, archive.after()))));
+  }
+
+  /**
+   * Names the state of all that a feed depends on, without reading it: 404 and 410 as {@link
+   * #read}. What addresses outside answer is in it once a day.
+   */
+  @Transactional(readOnly = true)
+  public String state(String feed, String secret) {
+    Member who = open(feed, secret).who();
+    return "%s %s %s"
+        .formatted(mapper.latest(who.group()), editions.now(), calendar.today(who.zoneId()));
   }
 
   /** A calendar (RFC 5545), at the address of one; see {@link #read}. */

@@ -35,10 +35,15 @@ class PublicFeedController {
       @RequestParam(defaultValue = "0") int before,
       @RequestParam(required = false) @Nullable String archive,
       ServletWebRequest request) {
+    String state = feeds.state(feed, secret);
+    if (FeedAnswer.isSame(state, request)) {
+      feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
+      return null;
+    }
     FeedPage page =
         archive == null ? feeds.read(feed, secret, before) : feeds.archive(feed, secret, archive);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
-    return FeedAnswer.of(page, request);
+    return FeedAnswer.of(page, state, request);
   }
 
   /** Rounds as days, for a calendar that is subscribed to. */
@@ -48,6 +53,6 @@ class PublicFeedController {
       @PathVariable String feed, @PathVariable String secret, ServletWebRequest request) {
     byte[] days = feeds.calendar(feed, secret);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
-    return FeedAnswer.of(days, CALENDAR, Instant.EPOCH, request);
+    return FeedAnswer.of(days, CALENDAR, Instant.EPOCH, "", request);
   }
 }
