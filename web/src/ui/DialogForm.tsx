@@ -49,7 +49,7 @@ export function DialogForm({
             {error.message}
           </p>
         )}
-        <div className="sticky bottom-0 z-[1] -mx-5 mt-1 flex gap-4 bg-base-100 px-5 pt-3 pb-1">
+        <div className="sticky -bottom-5 z-[1] -mx-5 mt-1 -mb-5 flex gap-4 bg-base-100 px-5 pt-3 pb-5">
           <button type="submit" className="act act-main" disabled={disabled}>
             {act}
           </button>

@@ -68,6 +68,15 @@ final class Lantern implements AutoCloseable {
     return this;
   }
 
+  /** Below the world outside: a list of feeds, a feed of a journal. */
+  String outside(String path) {
+    try {
+      return "http://127.0.0.1:" + read("stand-ins.port") + path;
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    }
+  }
+
   /** The last letter that left, as its mail server shows it. */
   String letters() {
     try {
