@@ -53,7 +53,9 @@ export function useFollowFeeds(group: string) {
         }),
       ),
     ({ followed }) =>
-      `The group follows ${counted(followed.length, 'feed')} more; what is in them comes within a minute.`,
+      followed.length === 1
+        ? 'The group follows the feed; what is in it comes within a minute.'
+        : `The group follows ${counted(followed.length, 'feed')}; what is in them comes within a minute.`,
     { quiet: true },
   );
 }

@@ -6,6 +6,7 @@ import biweekly.ICalendar;
 import biweekly.component.StandardTime;
 import biweekly.component.VEvent;
 import biweekly.component.VTimezone;
+import biweekly.property.RefreshInterval;
 import biweekly.property.Transparency;
 import biweekly.util.DateTimeComponents;
 import biweekly.util.Duration;
@@ -80,7 +81,10 @@ class RoundCalendar implements FeedSource.Alone {
     ICalendar days = new ICalendar();
     days.setProductId("-//Quiet Lantern//Rounds//EN");
     days.addName("Rounds of alerts, Quiet Lantern");
-    days.setRefreshInterval(ASKED_AGAIN);
+    RefreshInterval again = new RefreshInterval(ASKED_AGAIN);
+    // No type is taken for granted (RFC 7986, 5.7).
+    again.setParameter("VALUE", "DURATION");
+    days.setRefreshInterval(again);
     // A calendar has something in it, also where nothing closes (RFC 5545, 3.6).
     days.addComponent(utc());
     for (RoundCalendarMapper.ClosedRound round :
@@ -113,11 +117,11 @@ class RoundCalendar implements FeedSource.Alone {
   private VEvent closed(Member who, RoundCalendarMapper.ClosedRound round, ZoneId zone) {
     VEvent day = day(who, round.pid(), round.closed().atZone(zone).toLocalDate(), round.closed());
     day.setSummary(
-        "“%s”, round %d: %,d came%s"
+        "“%s”, round %d: %s came%s"
             .formatted(
                 round.alertName(),
                 round.n(),
-                round.arrivals(),
+                round.arrivals() == 0 ? "nothing new" : "%,d".formatted(round.arrivals()),
                 round.owed() == 0 ? "" : ", %,d wait for you".formatted(round.owed())));
     return day;
   }

@@ -79,6 +79,7 @@ class RoundCalendarTest {
     assertThat(next.getDayOfWeek().getValue()).isEqualTo(1);
     assertThat(first.get(next)).isEqualTo("“Snails; and, “slugs””, round 1 closes");
 
+    assertThat(reader.get(address).body()).contains("REFRESH-INTERVAL;VALUE=DURATION:PT6H");
     String tag = reader.get(address).header("ETag");
     assertThat(reader.get(address, "If-None-Match", tag).status())
         .as("the same is told as the same")
