@@ -184,6 +184,9 @@ class FollowedTest {
           .isInstanceOf(DyingCheckpoint.Death.class);
     }
     assertThat(line().get("works").asInt()).isZero();
+    int times = asked.size();
+    APP.bean(FollowedJob.class).run();
+    assertThat(asked).as("whoever is at it has ten minutes").hasSize(times);
     ask();
     assertThat(arrived(fred)).containsExactly("Edges at dusk");
   }
