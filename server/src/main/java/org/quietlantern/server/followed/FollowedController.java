@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}/followed")
 class FollowedController {
   private final FollowedFeeds feeds;
+  private final FeedLooking looking;
 
   record FollowWanted(@Nullable List<FollowedFeeds.FeedToFollow> feeds) {}
 
@@ -27,8 +28,9 @@ class FollowedController {
   /** {@code list}: a file of OPML. */
   record ListWanted(@Nullable String list) {}
 
-  FollowedController(FollowedFeeds feeds) {
+  FollowedController(FollowedFeeds feeds, FeedLooking looking) {
     this.feeds = feeds;
+    this.looking = looking;
   }
 
   /** Feeds of others that the group follows. */
@@ -39,15 +41,15 @@ class FollowedController {
 
   /** What is at an address, before it is followed. */
   @PostMapping("/look")
-  FollowedFeeds.FeedLooked look(Member me, @RequestBody LookWanted body) {
-    return feeds.look(me, body.address());
+  FeedLooking.FeedLooked look(Member me, @RequestBody LookWanted body) {
+    return looking.look(me, body.address());
   }
 
   /** What a list of feeds has in it. */
   @PostMapping("/list")
-  FollowedFeeds.FeedsListed list(Member me, @RequestBody ListWanted body) {
+  FeedLooking.FeedsListed list(Member me, @RequestBody ListWanted body) {
     String list = body.list() == null ? "" : body.list();
-    return feeds.listed(me, list.getBytes(StandardCharsets.UTF_8));
+    return looking.listed(me, list.getBytes(StandardCharsets.UTF_8));
   }
 
   /** Follows feeds for the group; those that it follows already stay as they are. */

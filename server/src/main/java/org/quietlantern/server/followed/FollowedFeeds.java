@@ -1,51 +1,34 @@
 package org.quietlantern.server.followed;
 
-import java.io.IOException;
-import java.net.URI;
-import java.net.URISyntaxException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import org.quietlantern.core.newsfeed.FeedListReader;
-import org.quietlantern.core.newsfeed.Newsfeed;
-import org.quietlantern.core.publication.PartialDate;
-import org.quietlantern.core.publication.PersonName;
-import org.quietlantern.core.publication.Publication;
-import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.publication.Text;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
 import org.quietlantern.server.action.Commands;
-import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.harvest.SourceKeeping;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.platform.Outbound;
 import org.quietlantern.server.platform.PublicIds;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.platform.SystemTime;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Feeds of others that a group follows: looked at before, followed, ended. */
+/** Feeds of others that a group follows. */
 @Service
 class FollowedFeeds implements CommandKinds {
   /** Feeds that a group may follow at once. */
   private static final int MOST = 200;
 
   private static final int LONGEST_NAME = 120;
-  private static final int LONGEST_ADDRESS = 1_000;
-  private static final int SHOWN = 10;
 
   /**
    * A feed as its group sees it.
@@ -77,34 +60,6 @@ class FollowedFeeds implements CommandKinds {
   /** {@code added}: those that were not followed before. */
   record Added(List<String> added) {}
 
-  /**
-   * What is at an address.
-   *
-   * @param address at which it is
-   * @param works how many entries are works
-   * @param left how many entries are not read: no works, or too many
-   * @param here how many of the works are here already
-   * @param first the first of them
-   * @param followed whether the group follows it already
-   */
-  record FeedLooked(
-      String address,
-      String title,
-      int works,
-      int left,
-      int here,
-      List<FeedEntryShown> first,
-      boolean followed) {}
-
-  /** {@code here}: whether the work is here already. */
-  record FeedEntryShown(
-      String title, String who, String where, @Nullable String date, boolean here) {}
-
-  /** A list of feeds. {@code left}: how many more it has than are shown. */
-  record FeedsListed(List<FeedListed> feeds, int left) {}
-
-  record FeedListed(String title, String address, boolean followed) {}
-
   /** Where it was. */
   record Ended(String address) {}
 
@@ -114,9 +69,7 @@ class FollowedFeeds implements CommandKinds {
       new CommandKind<>("followed.end", String.class, Ended.class, this::takeUp);
 
   private final FollowedMapper mapper;
-  private final FollowedFetching fetching;
   private final SourceKeeping sources;
-  private final Publications publications;
   private final Commands commands;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -124,17 +77,13 @@ class FollowedFeeds implements CommandKinds {
 
   FollowedFeeds(
       FollowedMapper mapper,
-      FollowedFetching fetching,
       SourceKeeping sources,
-      Publications publications,
       Commands commands,
       PublicIds ids,
       Calendar calendar,
       SystemTime system) {
     this.mapper = mapper;
-    this.fetching = fetching;
     this.sources = sources;
-    this.publications = publications;
     this.commands = commands;
     this.ids = ids;
     this.calendar = calendar;
@@ -151,77 +100,6 @@ class FollowedFeeds implements CommandKinds {
     return mapper.lines(who.group());
   }
 
-  /** Fetches what is at an address and says how it would be read; nothing is written. */
-  FeedLooked look(Member who, @Nullable String given) {
-    URI address = address(given);
-    Outbound.Answer<FollowedFetching.Fetched> answer;
-    try {
-      answer = fetching.fetch(address, null, null);
-    } catch (IOException | IllegalArgumentException odd) {
-      throw new Refusal(
-          HttpStatus.UNPROCESSABLE_CONTENT,
-          "no-feed",
-          "Nothing can be read there as a feed: " + FollowedFetching.sentence(odd));
-    }
-    String at = answer.movedTo().orElse(address).toString();
-    Newsfeed feed = answer.value().feed();
-    if (feed == null) {
-      throw new Refusal(
-          HttpStatus.UNPROCESSABLE_CONTENT, "no-feed", "It says that nothing changed, to nobody.");
-    }
-    Set<String> here =
-        publications
-            .byDoi(
-                Viewer.of(who),
-                feed.entries().stream()
-                    .map(entry -> entry.work().doi())
-                    .filter(doi -> !doi.isEmpty())
-                    .toList())
-            .keySet();
-    FollowedMapper.Row row = mapper.at(who.group(), at);
-    return new FeedLooked(
-        at,
-        feed.title(),
-        feed.entries().size(),
-        feed.left() + feed.unread(),
-        (int) feed.entries().stream().filter(entry -> isHere(entry, here)).count(),
-        feed.entries().stream().limit(SHOWN).map(entry -> shown(entry, here)).toList(),
-        row != null && mapper.find(who.group(), row.pid()) != null);
-  }
-
-  private static boolean isHere(Newsfeed.Entry entry, Set<String> here) {
-    return here.contains(SameWork.doiKey(entry.work().doi()));
-  }
-
-  private static FeedEntryShown shown(Newsfeed.Entry entry, Set<String> here) {
-    Publication work = entry.work();
-    return new FeedEntryShown(
-        work.title(),
-        work.authors().stream().map(PersonName::spoken).collect(Collectors.joining(", ")),
-        work.host().title(),
-        work.date().map(PartialDate::toString).orElse(null),
-        isHere(entry, here));
-  }
-
-  /** What a list of feeds has in it (OPML); nothing is fetched. */
-  @Transactional(readOnly = true)
-  public FeedsListed listed(Member who, byte[] list) {
-    try {
-      FeedListReader.FeedList read = FeedListReader.read(list);
-      Set<String> followed =
-          mapper.lines(who.group()).stream().map(FollowedLine::address).collect(Collectors.toSet());
-      return new FeedsListed(
-          read.feeds().stream()
-              .map(
-                  one ->
-                      new FeedListed(one.title(), one.address(), followed.contains(one.address())))
-              .toList(),
-          read.left());
-    } catch (Newsfeed.Unreadable odd) {
-      throw new Refusal(HttpStatus.UNPROCESSABLE_CONTENT, "no-list", odd.getMessage());
-    }
-  }
-
   /** Follows feeds for the group; they are asked at the next chance. */
   FeedsFollowed follow(Member who, UUID command, @Nullable List<FeedToFollow> wanted) {
     return commands.run(who, command, follow, () -> followed(who, wanted));
@@ -233,7 +111,8 @@ class FollowedFeeds implements CommandKinds {
       throw Refusal.unusable("feeds", "At least one feed is needed.");
     }
     Map<String, FeedToFollow> byAddress = new LinkedHashMap<>();
-    wanted.forEach(one -> byAddress.putIfAbsent(address(one.address()).toString(), one));
+    wanted.forEach(
+        one -> byAddress.putIfAbsent(FeedLooking.address(one.address()).toString(), one));
     List<String> all = new ArrayList<>();
     List<String> added = new ArrayList<>();
     byAddress.forEach(
@@ -298,18 +177,5 @@ class FollowedFeeds implements CommandKinds {
   /** A name of a source has an end. */
   static String nameOf(String title) {
     return Text.atMost(LONGEST_NAME, Text.clean(title));
-  }
-
-  private static URI address(@Nullable String given) {
-    String address = given == null ? "" : given.strip();
-    try {
-      if (Outbound.isWeb(address) && address.length() <= LONGEST_ADDRESS) {
-        URI uri = new URI(address);
-        return uri.getFragment() == null ? uri : new URI(address.replaceFirst("#.*", ""));
-      }
-    } catch (URISyntaxException noAddress) {
-      // Told below.
-    }
-    throw Refusal.unusable("address", "A feed has an address on the web: https://…");
   }
 }
