@@ -10,7 +10,7 @@ import org.quietlantern.core.publication.Contributor;
 import org.quietlantern.core.publication.PersonName;
 
 /** People and bodies as one string each, or several in one, the way catalogues write them. */
-public final class SuppliedName {
+final class SuppliedName {
   private static final Pattern ORCID_WITH_PATH =
       Pattern.compile(
           "(?i)(?:https?://)?(?:orcid\\.org/|orcid:? ?)?\\d{4}-\\d{4}-\\d{4}-\\d{3}[\\dX]");
@@ -23,7 +23,7 @@ public final class SuppliedName {
   private SuppliedName() {}
 
   /** Everybody whom a field names. {@code role}: unless it says another itself. */
-  public static List<Contributor> all(String field, String role) {
+  static List<Contributor> all(String field, String role) {
     return parts(field).stream().flatMap(name -> one(name, role).stream()).toList();
   }
 

@@ -45,13 +45,8 @@ public final class Candidates {
     return matching(ready.query()).clone();
   }
 
-  /** Not to be changed. */
+  /** The same of one query; not to be changed. */
   RoaringBitmap matching(Query query) {
-    return of(query);
-  }
-
-  /** Not to be changed. */
-  private RoaringBitmap of(Query query) {
     return query instanceof BooleanQuery joined
         ? joined(joined)
         : met.computeIfAbsent(query, this::evaluate);
@@ -63,7 +58,7 @@ public final class Candidates {
     RoaringBitmap found = null;
     RoaringBitmap out = new RoaringBitmap();
     for (BooleanClause clause : query.clauses()) {
-      RoaringBitmap its = of(clause.getQuery());
+      RoaringBitmap its = matching(clause.getQuery());
       switch (clause.getOccur()) {
         case MUST, FILTER -> found = found == null ? its : RoaringBitmap.and(found, its);
         case SHOULD -> optional.add(its);

@@ -152,12 +152,11 @@ class Announcing {
     Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
     Explainer reasons = look.reasons();
     int round = rounds.openRound(alert.id());
-    List<Integer> ids = Arrays.stream(found.toArray()).boxed().toList();
-    Consumer<List<Integer>> put =
+    Consumer<RoaringBitmap> put =
         some ->
             savepoint.executeWithoutResult(
                 status -> {
-                  Map<Integer, List<Explanation>> why = reasons.of(strategy, bitmap(some));
+                  Map<Integer, List<Explanation>> why = reasons.of(strategy, some);
                   rounds.announce(
                       finder,
                       round,
@@ -172,12 +171,16 @@ class Announcing {
                           .toList());
                 });
     try {
-      put.accept(ids);
+      put.accept(found);
     } catch (RuntimeException together) {
-      LOG.debug("alert {}: one of {} breaks it; now one by one", alert.id(), ids.size(), together);
-      for (int id : ids) {
+      LOG.debug(
+          "alert {}: one of {} breaks it; now one by one",
+          alert.id(),
+          found.getCardinality(),
+          together);
+      for (int id : found) {
         try {
-          put.accept(List.of(id));
+          put.accept(RoaringBitmap.bitmapOf(id));
         } catch (RuntimeException broken) {
           aside.add(id);
           publications.setAside(id, alert.id(), RecordReader.EDITION, why(broken));
@@ -187,13 +190,10 @@ class Announcing {
     return aside;
   }
 
-  private static RoaringBitmap bitmap(List<Integer> ids) {
-    return RoaringBitmap.bitmapOf(ids.stream().mapToInt(Integer::intValue).toArray());
-  }
-
-  private List<StoredPublication> stored(AlertMapper.Row alert, List<Integer> ids) {
-    List<StoredPublication> stored = publications.byId(new Viewer(alert.grp()), ids);
-    if (stored.size() < ids.size()) {
+  private List<StoredPublication> stored(AlertMapper.Row alert, RoaringBitmap ids) {
+    List<StoredPublication> stored =
+        publications.byId(new Viewer(alert.grp()), Arrays.stream(ids.toArray()).boxed().toList());
+    if (stored.size() < ids.getCardinality()) {
       throw new IllegalStateException("the index has what the catalogue lacks");
     }
     return stored;
