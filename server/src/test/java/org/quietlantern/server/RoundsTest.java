@@ -169,12 +169,16 @@ class RoundsTest {
         .executeWithoutResult(
             status -> {
               for (int i = 0; i < OLD_ROUNDS; i++) {
-                int round = rounds.openRound(id);
+                int round = rounds.gathering(id).round();
                 rounds.announce(
-                    new Rounds.Finder(grp, id, revision),
-                    round,
-                    List.of(new Rounds.Found(found.get(i), NewClass.PUBLISHED, List.of())));
-                rounds.count(round);
+                    grp,
+                    List.of(
+                        new Rounds.FoundBy(
+                            id,
+                            revision,
+                            List.of(
+                                new Rounds.Found(found.get(i), NewClass.PUBLISHED, List.of())))));
+                rounds.count(List.of(id));
                 rounds.close(round, day.plus(Duration.ofDays(i)));
                 rounds.open(id, day.plus(Duration.ofDays(i)), day.plus(Duration.ofDays(i + 1)));
               }

@@ -3,6 +3,7 @@ package org.quietlantern.core.watch;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
+import java.util.Base64;
 import java.util.Collection;
 import org.roaringbitmap.RoaringBitmap;
 
@@ -50,6 +51,11 @@ public final class Memory {
     byte[] bytes = new byte[packed.serializedSizeInBytes()];
     packed.serialize(ByteBuffer.wrap(bytes));
     return bytes;
+  }
+
+  /** The same as text (base 64, RFC 4648). */
+  public String text() {
+    return Base64.getEncoder().encodeToString(bytes());
   }
 
   public static Memory read(byte[] bytes) {

@@ -47,6 +47,17 @@ interface ActionMapper {
       """)
   void add(Row row, Instant at);
 
+  /** What the lantern did by itself to each of several. */
+  @Insert(
+      """
+      insert into action
+        (command, grp, what, changes, about, visible_to, before, answer, differences, at)
+      select gen_random_uuid(), #{group}, #{what}, array[q.subject], array[q.subject], 'group',
+        '{}', '{}', '[]', #{at}
+      from unnest(#{subjects}) with ordinality as q (subject, n) order by q.n
+      """)
+  void addNotes(int group, String what, String[] subjects, Instant at);
+
   /** {@code name}: of who did it; absent for the lantern and for somebody who left. */
   record ChangedSince(@Nullable String name, Instant at) {}
 

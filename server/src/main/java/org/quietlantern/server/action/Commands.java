@@ -116,7 +116,14 @@ public class Commands {
   /** Records something that the lantern did by itself; inside the caller's transaction. */
   @Transactional
   public void note(int group, String what, Subject subject) {
-    note(group, null, what, subject);
+    note(group, what, List.of(subject));
+  }
+
+  /** The same of several, each as an act of its own. */
+  @Transactional
+  public void note(int group, String what, List<Subject> subjects) {
+    mapper.lock(group);
+    mapper.addNotes(group, what, texts(subjects), calendar.now());
   }
 
   /** Keeps the acts of a group waiting to the end of the caller's transaction. */

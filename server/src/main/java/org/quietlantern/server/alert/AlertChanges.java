@@ -152,7 +152,7 @@ public class AlertChanges implements CommandKinds {
     Instant now = calendar.now();
     boolean ends = state.equals("ended");
     if (ends) {
-      rounds.close(rounds.openRound(alert.id()), now);
+      rounds.close(rounds.gathering(alert.id()).round(), now);
     } else if (alert.state().equals("ended")) {
       rounds.open(alert.id(), now, alert.nextClosing(now));
     } else if (state.equals("watching")) {
@@ -165,7 +165,8 @@ public class AlertChanges implements CommandKinds {
   private void passOver(AlertMapper.Row alert, RoaringBitmap found) {
     Memory memory = Memory.read(alert.memory()).with(found);
     long upTo = Math.max(harvests.settled(), alert.number());
-    mapper.remember(alert.id(), memory.bytes(), upTo, calendar.now());
+    Integer[] one = {alert.id()};
+    mapper.remember(one, new String[] {memory.text()}, upTo, one, calendar.now());
   }
 
   /** Changes what a member may choose. */

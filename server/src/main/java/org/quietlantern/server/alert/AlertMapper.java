@@ -181,10 +181,15 @@ interface AlertMapper {
 
   @Insert(
       """
-      insert into alert_run (alert, after_no, up_to_no, sources, found, millis, error, at)
-      values (#{alert}, #{afterNo}, #{upToNo}, #{sources}, #{found}, #{millis}, #{error}, #{at})
+      <script>
+      insert into alert_run (alert, after_no, up_to_no, sources, found, millis, error, at) values
+      <foreach collection="runs" item="run" separator=",">
+        (#{run.alert}, #{run.afterNo}, #{run.upToNo}, #{run.sources}, #{run.found}, #{run.millis},
+          #{run.error}, #{run.at})
+      </foreach>
+      </script>
       """)
-  void addRun(Run run);
+  void addRuns(List<Run> runs);
 
   @Select(
       """
@@ -193,12 +198,13 @@ interface AlertMapper {
       """)
   List<Run> runs(int alert, int most);
 
+  /** Of some alerts those whose last run failed. */
   @Select(
       """
-      select coalesce((select error <> '' from alert_run where alert = #{alert}
-        order by id desc limit 1), false)
+      select q.id from unnest(#{alerts}) as q (id)
+      where (select error <> '' from alert_run where alert = q.id order by id desc limit 1)
       """)
-  boolean lastFailed(int alert);
+  List<Integer> lastFailed(Integer[] alerts);
 
   /** Runs that found nothing are told for a while only. */
   @Delete("delete from alert_run where found = 0 and error = '' and at < #{before}")
@@ -226,14 +232,14 @@ interface AlertMapper {
   List<SetAsideRow> setAside(int alert);
 
   /** What an alert could not deal with; {@code edition}: of the reader of records then. */
-  record AsideRow(int publication, int edition) {}
+  record AsideRow(int alert, int publication, int edition) {}
 
   @Select(
       """
-      select publication, edition from set_aside
-      where alert = #{alert} and resolved is null order by publication
+      select alert, publication, edition from set_aside
+      where alert = any(#{alerts}) and resolved is null order by alert, publication
       """)
-  List<AsideRow> aside(int alert);
+  List<AsideRow> aside(Integer[] alerts);
 
   @Update(
       """
@@ -257,6 +263,14 @@ interface AlertMapper {
   @Select(WATCHED + " where a.id = #{id} for update of a")
   Row lock(int id);
 
+  /** Of some alerts those that watch, locked. */
+  @Select(
+      WATCHED
+          + """
+             where a.id = any(#{alerts}) and a.state = 'watching' order by a.id for update of a
+            """)
+  List<Row> lockWatching(Integer[] alerts);
+
   /** The alert that watches by a revision, locked. */
   @Select(WATCHED + " where a.revision = #{revision} and a.state <> 'ended' for update of a")
   Row lockBy(int revision);
@@ -272,14 +286,19 @@ interface AlertMapper {
   @Select("select exists (select 1 from finding where revision = #{revision})")
   boolean hasFound(int revision);
 
-  /** {@code ran}: null where the run is not told. */
+  /**
+   * What alerts remember after they ran.
+   *
+   * @param memories in base 64
+   * @param told those whose run is told
+   */
   @Update(
       """
-      update alert set memory = #{memory}, number = #{number},
-        ran = coalesce(#{ran}::timestamptz, ran), version = version + 1
-      where id = #{id}
+      update alert a set memory = decode(q.memory, 'base64'), number = greatest(#{upTo}, a.number),
+        ran = case when a.id = any(#{told}) then #{now} else a.ran end, version = a.version + 1
+      from unnest(#{alerts}, #{memories}) as q (id, memory) where q.id = a.id
       """)
-  void remember(int id, byte[] memory, long number, @Nullable Instant ran);
+  void remember(Integer[] alerts, String[] memories, long upTo, Integer[] told, Instant now);
 
   /** What needs no run: the number stays. */
   @Update("update alert set memory = #{memory}, version = version + 1 where id = #{id}")

@@ -275,8 +275,8 @@ public class AlertSetting implements CommandKinds {
     try (var snapshot = index.snapshot(new Viewer(alert.grp()), baseline.number())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
       RoaringBitmap aside =
-          announcing.announcePast(alert, look, baseline.strategy(), baseline.past());
-      rounds.count(rounds.openRound(alert.id()));
+          announcing.announce(Announcing.past(alert, look, baseline.strategy(), baseline.past()));
+      rounds.count(List.of(alert.id()));
       return baseline.past().getCardinality() - aside.getCardinality();
     }
   }

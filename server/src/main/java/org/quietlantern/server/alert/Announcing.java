@@ -1,17 +1,15 @@
 package org.quietlantern.server.alert;
 
-import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Arrays;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
-import org.quietlantern.core.search.Explainer;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.core.watch.Rhythm;
@@ -22,7 +20,6 @@ import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.matching.Matching;
-import org.quietlantern.server.platform.Calendar;
 import org.roaringbitmap.RoaringBitmap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -34,8 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Puts what an alert found into its open round: together, and one by one where that breaks, so that
- * a record that breaks it is set aside by name under a savepoint of its own, and the rest goes on.
+ * Puts what alerts found into their open rounds: together, less at a time where that breaks, and at
+ * last one by one, so that a record that breaks it is set aside by name under a savepoint of its
+ * own, and the rest goes on.
  */
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
@@ -44,37 +42,49 @@ class Announcing {
   private final Publications publications;
   private final Rounds rounds;
   private final Commands actions;
-  private final Calendar calendar;
   private final TransactionTemplate savepoint;
 
   Announcing(
       Publications publications,
       Rounds rounds,
       Commands actions,
-      Calendar calendar,
       PlatformTransactionManager transactions) {
     this.publications = publications;
     this.rounds = rounds;
     this.actions = actions;
-    this.calendar = calendar;
     this.savepoint = new TransactionTemplate(transactions);
     this.savepoint.setPropagationBehavior(TransactionDefinition.PROPAGATION_NESTED);
   }
 
-  /** Answers those that were set aside, by row number. */
-  public RoaringBitmap announce(
+  /**
+   * What an alert is to tell.
+   *
+   * @param revision by which it was found
+   * @param found row numbers of works
+   * @param classOf each, as something new
+   */
+  record News(
       AlertMapper.Row alert,
+      int revision,
       Matching.Look look,
       Strategy strategy,
-      ChangesSince changes,
-      RoaringBitmap news) {
-    Set<Integer> arrived = changes.arrived();
-    return announce(
+      RoaringBitmap found,
+      Function<StoredPublication, NewClass> classOf) {
+
+    News of(RoaringBitmap less) {
+      return new News(alert, revision, look, strategy, less, classOf);
+    }
+  }
+
+  /** What a run found. */
+  static News came(AlertMapper.Row alert, RunState.Seen seen) {
+    Set<Integer> arrived = seen.changes().arrived();
+    return new News(
         alert,
         alert.revision(),
-        look,
-        strategy,
-        news,
+        seen.look(),
+        seen.strategy(),
+        seen.news(),
         stored -> classOf(alert, stored, !arrived.contains(stored.id())));
   }
 
@@ -86,20 +96,20 @@ class Announcing {
   }
 
   /** What was here when an alert was set and shall be looked at, too. */
-  public RoaringBitmap announcePast(
+  static News past(
       AlertMapper.Row alert, Matching.Look look, Strategy strategy, RoaringBitmap past) {
-    return announce(
+    return new News(
         alert, alert.revision(), look, strategy, past, stored -> classOf(alert, stored, false));
   }
 
   /** What a new revision matches of what was here before. */
-  public RoaringBitmap announceEdited(
+  static News edited(
       AlertMapper.Row alert,
       int revision,
       Matching.Look look,
       Strategy strategy,
       RoaringBitmap gained) {
-    return announce(alert, revision, look, strategy, gained, stored -> NewClass.EDITED);
+    return new News(alert, revision, look, strategy, gained, stored -> NewClass.EDITED);
   }
 
   /**
@@ -108,13 +118,13 @@ class Announcing {
    * @param missed whether it ought to have been found when it came: it is told as it would have
    *     been
    */
-  public RoaringBitmap announceCompared(
+  static News compared(
       AlertMapper.Row alert,
       Matching.Look look,
       Strategy strategy,
       RoaringBitmap found,
       boolean missed) {
-    return announce(
+    return new News(
         alert,
         alert.revision(),
         look,
@@ -126,73 +136,91 @@ class Announcing {
                 : NewClass.WIDENED);
   }
 
-  /** Tells that the round that gathers has more; closed where it is to be told at once. */
-  public void tell(AlertMapper.Row alert) {
-    actions.note(alert.grp(), "arrivals", new Subject(Subject.Of.ALERT, alert.pid()));
-    int round = rounds.openRound(alert.id());
-    rounds.count(round);
-    if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {
-      Instant now = calendar.now();
-      rounds.close(round, now);
-      rounds.open(alert.id(), now, null);
+  /** Tells that the rounds that gather have more; closed where it is to be told at once. */
+  public void tell(List<AlertMapper.Row> alerts) {
+    if (alerts.isEmpty()) {
+      return;
     }
+    rounds.count(alerts.stream().map(AlertMapper.Row::id).toList());
+    for (AlertMapper.Row alert : alerts) {
+      if (Rhythm.of(alert.rhythm()) instanceof Rhythm.AtOnce) {
+        rounds.closeAtOnce(alert.id());
+      }
+    }
+    actions.note(
+        alerts.get(0).grp(),
+        "arrivals",
+        alerts.stream().map(alert -> new Subject(Subject.Of.ALERT, alert.pid())).toList());
   }
 
-  private RoaringBitmap announce(
-      AlertMapper.Row alert,
-      int revision,
-      Matching.Look look,
-      Strategy strategy,
-      RoaringBitmap found,
-      Function<StoredPublication, NewClass> classOf) {
-    RoaringBitmap aside = new RoaringBitmap();
-    if (found.isEmpty()) {
+  /** Answers the works that were set aside: row numbers. */
+  public RoaringBitmap announce(News news) {
+    return announce(List.of(news)).getOrDefault(news.alert().id(), new RoaringBitmap());
+  }
+
+  /** Of alerts of one group. Answers the works that were set aside, by alert: row numbers. */
+  public Map<Integer, RoaringBitmap> announce(List<News> alerts) {
+    List<News> some = alerts.stream().filter(news -> !news.found().isEmpty()).toList();
+    Map<Integer, RoaringBitmap> aside = new HashMap<>();
+    if (some.isEmpty() || putWhole(some)) {
       return aside;
     }
-    Rounds.Finder finder = new Rounds.Finder(alert.grp(), alert.id(), revision);
-    Explainer reasons = look.reasons();
-    int round = rounds.openRound(alert.id());
-    Consumer<RoaringBitmap> put =
-        some ->
-            savepoint.executeWithoutResult(
-                status -> {
-                  Map<Integer, List<Explanation>> why = reasons.of(strategy, some);
-                  rounds.announce(
-                      finder,
-                      round,
-                      stored(alert, some).stream()
-                          .map(
-                              stored ->
-                                  new Rounds.Found(
-                                      stored.asked(),
-                                      classOf.apply(stored),
-                                      why.get(stored.asked())))
-                          .sorted(Comparator.comparing(Rounds.Found::publication))
-                          .toList());
-                });
-    try {
-      put.accept(found);
-    } catch (RuntimeException together) {
-      LOG.debug(
-          "alert {}: one of {} breaks it; now one by one",
-          alert.id(),
-          found.getCardinality(),
-          together);
-      for (int id : found) {
-        try {
-          put.accept(RoaringBitmap.bitmapOf(id));
-        } catch (RuntimeException broken) {
-          aside.add(id);
-          publications.setAside(id, alert.id(), RecordReader.EDITION, why(broken));
-        }
+    for (News news : some) {
+      if (some.size() == 1 || !putWhole(List.of(news))) {
+        aside.put(news.alert().id(), putOneByOne(news));
       }
     }
     return aside;
   }
 
-  private List<StoredPublication> stored(AlertMapper.Row alert, RoaringBitmap ids) {
-    List<StoredPublication> stored =
-        publications.byId(new Viewer(alert.grp()), Arrays.stream(ids.toArray()).boxed().toList());
+  private boolean putWhole(List<News> news) {
+    try {
+      put(news);
+      return true;
+    } catch (RuntimeException together) {
+      LOG.debug("something breaks it; now less at a time", together);
+      return false;
+    }
+  }
+
+  private RoaringBitmap putOneByOne(News news) {
+    RoaringBitmap aside = new RoaringBitmap();
+    for (int id : news.found()) {
+      try {
+        put(List.of(news.of(RoaringBitmap.bitmapOf(id))));
+      } catch (RuntimeException broken) {
+        aside.add(id);
+        publications.setAside(id, news.alert().id(), RecordReader.EDITION, why(broken));
+      }
+    }
+    return aside;
+  }
+
+  private void put(List<News> news) {
+    savepoint.executeWithoutResult(
+        status -> {
+          int group = news.get(0).alert().grp();
+          Map<Integer, StoredPublication> stored =
+              stored(group, RoaringBitmap.or(news.stream().map(News::found).iterator()));
+          rounds.announce(group, news.stream().map(one -> foundBy(one, stored)).toList());
+        });
+  }
+
+  private static Rounds.FoundBy foundBy(News news, Map<Integer, StoredPublication> stored) {
+    Map<Integer, List<Explanation>> why = news.look().reasons().of(news.strategy(), news.found());
+    return new Rounds.FoundBy(
+        news.alert().id(),
+        news.revision(),
+        Arrays.stream(news.found().toArray())
+            .mapToObj(id -> new Rounds.Found(id, news.classOf().apply(stored.get(id)), why.get(id)))
+            .toList());
+  }
+
+  /** By the number that was asked for. */
+  private Map<Integer, StoredPublication> stored(int group, RoaringBitmap ids) {
+    Map<Integer, StoredPublication> stored =
+        publications.byId(new Viewer(group), Arrays.stream(ids.toArray()).boxed().toList()).stream()
+            .collect(Collectors.toMap(StoredPublication::asked, one -> one));
     if (stored.size() < ids.getCardinality()) {
       throw new IllegalStateException("the index has what the catalogue lacks");
     }

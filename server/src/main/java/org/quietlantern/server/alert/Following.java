@@ -1,6 +1,7 @@
 package org.quietlantern.server.alert;
 
 import java.time.ZoneId;
+import java.util.List;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.watch.Memory;
@@ -92,7 +93,7 @@ public class Following {
     Memory memory = Memory.read(alert.memory());
     if (announce) {
       were.andNot(announced(alert, to, compared, memory.news(were)));
-      rounds.count(rounds.openRound(alert.id()));
+      rounds.count(List.of(alert.id()));
     }
     mapper.follow(alert.id(), to, memory.with(were).bytes());
   }
@@ -101,7 +102,7 @@ public class Following {
       AlertMapper.Row alert, int to, Compared compared, RoaringBitmap news) {
     try (Snapshot snapshot = index.snapshot(new Viewer(alert.grp()), compared.number())) {
       Matching.Look look = matching.look(snapshot, alert.grp(), ZoneId.of(alert.zone()));
-      return announcing.announceEdited(alert, to, look, compared.next(), news);
+      return announcing.announce(Announcing.edited(alert, to, look, compared.next(), news));
     }
   }
 

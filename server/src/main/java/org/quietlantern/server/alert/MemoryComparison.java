@@ -118,7 +118,7 @@ class MemoryComparison {
     news.andNot(look.circumstances().texts().publications());
     RoaringBitmap unknown = state.unknown(memory, news);
     if (!unknown.isEmpty()) {
-      mapper.aside(alert.id()).forEach(one -> unknown.remove(one.publication()));
+      mapper.aside(new Integer[] {alert.id()}).forEach(one -> unknown.remove(one.publication()));
     }
     return new Difference(
         strategy, Cause.of(strategy, look.library()), memory, found.getCardinality(), unknown);
@@ -128,8 +128,10 @@ class MemoryComparison {
     boolean missed = difference.causes().isEmpty();
     RoaringBitmap news = difference.news().clone();
     if (missed || alert.tellsWidened()) {
-      news.andNot(announcing.announceCompared(alert, look, difference.strategy(), news, missed));
-      announcing.tell(alert);
+      news.andNot(
+          announcing.announce(
+              Announcing.compared(alert, look, difference.strategy(), difference.news(), missed)));
+      announcing.tell(List.of(alert));
     }
     mapper.rememberMore(alert.id(), difference.memory().with(news).bytes());
     comparisons.addDifference(

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.quietlantern.core.query.Strategy;
@@ -64,12 +65,27 @@ final class RunState implements AutoCloseable {
     }
   }
 
+  /** What was merged into works, and which of them a group brought in itself. */
+  private record Known(Map<Integer, List<Integer>> parts, Set<Integer> own) {
+    RoaringBitmap without(Memory memory, RoaringBitmap news) {
+      RoaringBitmap unknown = news.clone();
+      news.forEach(
+          (int work) -> {
+            if (own.contains(work) || memory.remembersAny(parts.getOrDefault(work, List.of()))) {
+              unknown.remove(work);
+            }
+          });
+      return unknown;
+    }
+  }
+
   /** How a group sees it; what changed after a number is looked up once. */
   private record OfGroup(
       Snapshot snapshot,
       Matching.Look look,
       Map<Long, RoaringBitmap> touched,
-      Map<Long, Candidates> candidates) {
+      Map<Long, Candidates> candidates,
+      Map<Long, Known> known) {
 
     RoaringBitmap touched(RunState state, long after) {
       // Texts come without a change to their publications.
@@ -83,6 +99,10 @@ final class RunState implements AutoCloseable {
     Candidates candidates(RunState state, long after) {
       return candidates.computeIfAbsent(
           after, number -> snapshot.candidates(touched(state, number)));
+    }
+
+    Known known(RunState state, long after) {
+      return known.computeIfAbsent(after, number -> state.known(touched(state, number)));
     }
   }
 
@@ -99,7 +119,14 @@ final class RunState implements AutoCloseable {
       RoaringBitmap lookedAt,
       RoaringBitmap matches,
       Memory memory,
-      RoaringBitmap news) {}
+      RoaringBitmap news) {
+
+    /** What could not be dealt with is neither found nor remembered. */
+    void leave(RoaringBitmap aside) {
+      matches.andNot(aside);
+      news.andNot(aside);
+    }
+  }
 
   private RunState(Parts parts, long upTo) {
     this.parts = parts;
@@ -122,6 +149,8 @@ final class RunState implements AutoCloseable {
       matches.or(inTime(() -> group.snapshot().among(group.look().compile(strategy), others)));
     }
     Memory memory = Memory.read(alert.memory());
+    RoaringBitmap news = memory.news(matches);
+    Known known = again.isEmpty() ? group.known(this, alert.number()) : known(news);
     return new Seen(
         strategy,
         group.look(),
@@ -129,7 +158,7 @@ final class RunState implements AutoCloseable {
         lookedAt,
         matches,
         memory,
-        unknown(memory, memory.news(matches)));
+        known.without(memory, news));
   }
 
   /** What of that which changed an alert finds and does not remember; parts of works among it. */
@@ -168,20 +197,13 @@ final class RunState implements AutoCloseable {
    * group brought in itself, which it knows (rule N5).
    */
   RoaringBitmap unknown(Memory memory, RoaringBitmap news) {
-    RoaringBitmap unknown = news.clone();
-    if (!news.isEmpty()) {
-      parts
-          .publications
-          .parts(boxed(news))
-          .forEach(
-              (whole, of) -> {
-                if (memory.remembersAny(of)) {
-                  unknown.remove(whole);
-                }
-              });
-      parts.publications.own(boxed(unknown)).forEach(unknown::remove);
-    }
-    return unknown;
+    return known(news).without(memory, news);
+  }
+
+  private Known known(RoaringBitmap works) {
+    return works.isEmpty()
+        ? new Known(Map.of(), Set.of())
+        : new Known(parts.publications.parts(boxed(works)), parts.publications.own(boxed(works)));
   }
 
   /** What changed after a number, up to a moment after this state. */
@@ -198,6 +220,7 @@ final class RunState implements AutoCloseable {
     return new OfGroup(
         snapshot,
         parts.matching.look(snapshot, group, ZoneId.of(zone)),
+        new ConcurrentHashMap<>(),
         new ConcurrentHashMap<>(),
         new ConcurrentHashMap<>());
   }

@@ -35,7 +35,7 @@ public class Watching implements Job {
   private static final Duration TRIED_AGAIN_AFTER = Duration.ofMinutes(1);
 
   /** Alerts of a group that are run in one transaction. */
-  private static final int TOGETHER = 20;
+  private static final int TOGETHER = 100;
 
   private static final Duration EMPTY_RUNS_KEPT = Duration.ofDays(90);
   private final Map<Integer, Failure> failures = new ConcurrentHashMap<>();
@@ -130,7 +130,7 @@ public class Watching implements Job {
     for (int at = 0; at < alerts.size(); at += TOGETHER) {
       List<Integer> some = alerts.subList(at, Math.min(alerts.size(), at + TOGETHER));
       try {
-        alertRun.runTogether(some, state);
+        alertRun.run(some, state);
         some.forEach(failures::remove);
       } catch (RuntimeException one) {
         LOG.debug("one of alerts {} failed; now each by itself", some, one);
@@ -142,7 +142,7 @@ public class Watching implements Job {
   private void runOne(int alert, RunState state) {
     long upTo = state.upTo();
     try {
-      alertRun.run(alert, state);
+      alertRun.run(List.of(alert), state);
       failures.remove(alert);
     } catch (RuntimeException failed) {
       LOG.error("alert {} failed; it is run again over the same changes", alert, failed);

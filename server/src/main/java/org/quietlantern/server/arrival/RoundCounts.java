@@ -1,12 +1,12 @@
 package org.quietlantern.server.arrival;
 
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
@@ -103,16 +103,15 @@ class RoundCounts implements MendingCheck {
   /** After something was found, by row numbers of rounds. */
   @Transactional(propagation = Propagation.MANDATORY)
   public int count(List<Integer> rounds) {
-    List<RoundMapper.Counted> counted = mapper.counted(rounds.toArray(Integer[]::new));
+    if (rounds.isEmpty()) {
+      return 0;
+    }
     Map<Integer, List<RoundMapper.FoundRow>> found = contents.of(rounds);
-    Map<Integer, Map<Integer, Duty>> members = new HashMap<>();
-    return counted.stream()
-        .mapToInt(
-            round ->
-                count(
-                    round,
-                    members.computeIfAbsent(round.grp(), this::reviewers),
-                    found.getOrDefault(round.id(), List.of())))
+    return mapper.counted(rounds.toArray(Integer[]::new)).stream()
+        .collect(Collectors.groupingBy(RoundMapper.Counted::grp, TreeMap::new, Collectors.toList()))
+        .entrySet()
+        .stream()
+        .mapToInt(group -> count(group.getKey(), group.getValue(), found))
         .sum();
   }
 
@@ -133,40 +132,69 @@ class RoundCounts implements MendingCheck {
                 person -> new Duty(person.joined(), away.getOrDefault(person.id(), List.of()))));
   }
 
-  /** Answers 1 if something was not as counted before. */
+  /** How far a round is. */
+  private record Far(int round, boolean found, Coverage coverage) {}
+
+  /** What is one member's of a round. */
+  private record Share(int round, int member, Coverage.Share share) {}
+
+  /** Rounds of one group. Answers how many were not as counted before. */
   private int count(
-      RoundMapper.Counted round, Map<Integer, Duty> members, List<RoundMapper.FoundRow> found) {
+      int group, List<RoundMapper.Counted> rounds, Map<Integer, List<RoundMapper.FoundRow>> found) {
+    Map<Integer, Duty> members = reviewers(group);
     Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
-            round.grp(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
-    List<Coverage.Arrived> arrived =
-        found.stream()
-            .filter(f -> !f.hereSince())
+            group,
+            rounds.stream()
+                .flatMap(round -> found.getOrDefault(round.id(), List.of()).stream())
+                .map(RoundMapper.FoundRow::occasion)
+                .distinct()
+                .toList());
+    List<Far> far =
+        rounds.stream()
             .map(
-                f ->
-                    new Coverage.Arrived(
-                        f.came(), lamps(said.getOrDefault(f.occasion(), List.of()))))
+                round -> {
+                  List<RoundMapper.FoundRow> its = found.getOrDefault(round.id(), List.of());
+                  return new Far(
+                      round.id(),
+                      !its.isEmpty(),
+                      Coverage.of(arrived(its, said), members, round.asked()));
+                })
             .toList();
-    Coverage coverage = Coverage.of(arrived, members, round.asked());
-    int changes =
-        mapper.count(
-            round.id(),
-            !found.isEmpty(),
-            coverage.arrivals(),
-            coverage.covered(),
-            coverage.nobody());
-    Integer[] all = members.keySet().toArray(Integer[]::new);
-    changes +=
+    Set<Integer> others =
+        new HashSet<>(
+            mapper.count(
+                each(far, Far::round),
+                far.stream().map(Far::found).toArray(Boolean[]::new),
+                each(far, one -> one.coverage().arrivals()),
+                each(far, one -> one.coverage().covered()),
+                each(far, one -> one.coverage().nobody())));
+    List<Share> shares =
+        far.stream()
+            .flatMap(
+                one ->
+                    one.coverage().shares().entrySet().stream()
+                        .map(of -> new Share(one.round(), of.getKey(), of.getValue())))
+            .toList();
+    others.addAll(
         mapper.countMembers(
-            round.id(),
-            all,
-            each(all, member -> coverage.shares().get(member).reviewed()),
-            each(all, member -> coverage.shares().get(member).spared()));
-    return Math.min(1, changes);
+            each(shares, Share::round),
+            each(shares, Share::member),
+            each(shares, one -> one.share().reviewed()),
+            each(shares, one -> one.share().spared())));
+    return others.size();
   }
 
-  private static Integer[] each(Integer[] members, Function<Integer, Integer> of) {
-    return Arrays.stream(members).map(of).toArray(Integer[]::new);
+  private static List<Coverage.Arrived> arrived(
+      List<RoundMapper.FoundRow> found, Map<Integer, List<CurrentMark>> said) {
+    return found.stream()
+        .filter(f -> !f.hereSince())
+        .map(f -> new Coverage.Arrived(f.came(), lamps(said.getOrDefault(f.occasion(), List.of()))))
+        .toList();
+  }
+
+  private static <T> Integer[] each(List<T> all, Function<T, Integer> of) {
+    return all.stream().map(of).toArray(Integer[]::new);
   }
 
   private static Map<Integer, Lamp> lamps(List<CurrentMark> said) {

@@ -156,30 +156,42 @@ interface RoundMapper {
       """)
   List<Counted> counted(Integer[] rounds);
 
-  @Update(
+  /** Answers the rounds that were not counted so. */
+  @Select(
       """
-      update round set found = #{found}, arrivals = #{arrivals}, covered = #{covered},
-        nobody = #{nobody}
-      where id = #{round}
-        and (found, arrivals, covered, nobody) <> (#{found}, #{arrivals}, #{covered}, #{nobody})
+      with counted as (
+        select * from unnest(#{rounds}, #{found}, #{arrivals}, #{covered}, #{nobody})
+          as q (id, found, arrivals, covered, nobody)),
+        other as (
+          select r.id from round r join counted q on q.id = r.id
+          where (r.found, r.arrivals, r.covered, r.nobody)
+            <> (q.found, q.arrivals, q.covered, q.nobody)
+          order by r.id for update of r)
+      update round r set found = q.found, arrivals = q.arrivals, covered = q.covered,
+        nobody = q.nobody
+      from counted q join other o on o.id = q.id where r.id = q.id returning r.id
       """)
-  int count(int round, boolean found, int arrivals, int covered, int nobody);
+  List<Integer> count(
+      Integer[] rounds, Boolean[] found, Integer[] arrivals, Integer[] covered, Integer[] nobody);
 
-  /** A member who reviewed nothing yet has no row. */
-  @Update(
+  /** A member who reviewed nothing yet has no row. Answers the rounds that were not counted so. */
+  @Select(
       """
       insert into round_member (round, membership, reviewed, spared)
-      select #{round}, q.membership, q.reviewed, q.spared
-      from unnest(#{members}, #{reviewed}, #{spared}) as q (membership, reviewed, spared)
+      select q.round, q.membership, q.reviewed, q.spared
+      from unnest(#{rounds}, #{members}, #{reviewed}, #{spared})
+        as q (round, membership, reviewed, spared)
       where q.reviewed + q.spared > 0 or exists (
-        select 1 from round_member m where m.round = #{round} and m.membership = q.membership)
-      order by q.membership
+        select 1 from round_member m where m.round = q.round and m.membership = q.membership)
+      order by q.round, q.membership
       on conflict (round, membership) do update
         set reviewed = excluded.reviewed, spared = excluded.spared
         where (round_member.reviewed, round_member.spared)
           <> (excluded.reviewed, excluded.spared)
+      returning round
       """)
-  int countMembers(int round, Integer[] members, Integer[] reviewed, Integer[] spared);
+  List<Integer> countMembers(
+      Integer[] rounds, Integer[] members, Integer[] reviewed, Integer[] spared);
 
   /** What was counted of those who are no members any more, or guests now; group 0: of all. */
   @Update(
@@ -247,8 +259,8 @@ interface RoundMapper {
   @Select(FOUND + " where n.round = any(#{rounds}) order by r.came desc, n.id desc")
   List<FoundRow> found(Integer[] rounds);
 
-  @Select("select r.id from round r where r.alert = #{alert} and r.closed is null")
-  Integer openRound(int alert);
+  @Select("select id from round where alert = any(#{alerts}) and closed is null order by id")
+  List<Integer> gatheringOf(Integer[] alerts);
 
   @Select(
       """
@@ -299,20 +311,24 @@ interface RoundMapper {
       """)
   List<Integer> arrive(int group, Integer[] occasions, Instant now);
 
-  /** Why arrivals stand in a round; those of an alert that are there already stay as they are. */
+  /**
+   * Why arrivals stand in the rounds that gather; those of an alert that are there already stay as
+   * they are.
+   */
   @Insert(
       """
       insert into finding (arrival, alert, round, revision, class, words, here_since, at)
-      select r.id, #{finder.alert}, #{round}, #{finder.revision}, q.class, q.words::jsonb,
-        q.here_since, #{now}
-      from unnest(#{occasions}, #{classes}, #{words}, #{hereSince}) with ordinality
-        as q (occasion, class, words, here_since, n)
-      join arrival r on r.grp = #{finder.group} and r.occasion = q.occasion order by q.n
+      select r.id, q.alert, o.id, q.revision, q.class, q.words::jsonb, q.here_since, #{now}
+      from unnest(#{alerts}, #{revisions}, #{occasions}, #{classes}, #{words}, #{hereSince})
+        with ordinality as q (alert, revision, occasion, class, words, here_since, n)
+      join round o on o.alert = q.alert and o.closed is null
+      join arrival r on r.grp = #{group} and r.occasion = q.occasion order by q.n
       on conflict (arrival, alert) do nothing
       """)
   int addFindings(
-      Rounds.Finder finder,
-      int round,
+      int group,
+      Integer[] alerts,
+      Integer[] revisions,
       Integer[] occasions,
       String[] classes,
       String[] words,

@@ -2,10 +2,13 @@ package org.quietlantern.server.arrival;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.IntFunction;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.platform.Calendar;
@@ -35,8 +38,11 @@ public class Rounds {
   /** The round that gathers, by row number, and when it will close. */
   public record Gathering(int round, @Nullable Instant closes) {}
 
-  /** The alert that found something, by row numbers. */
-  public record Finder(int group, int alert, int revision) {}
+  /** A publication (row number) that came, as what, and by which words. */
+  public record Found(int publication, NewClass newClass, List<Explanation> words) {}
+
+  /** What an alert found, in this order, and by which revision. Row numbers. */
+  public record FoundBy(int alert, int revision, List<Found> found) {}
 
   Rounds(
       RoundMapper mapper,
@@ -51,11 +57,6 @@ public class Rounds {
     this.ids = ids;
     this.calendar = calendar;
     this.json = json;
-  }
-
-  /** The open round of an alert; every alert that watches has one. */
-  public int openRound(int alert) {
-    return Optional.ofNullable(mapper.openRound(alert)).orElseThrow();
   }
 
   /** The round of an alert that gathers; null for one that ended. */
@@ -103,9 +104,16 @@ public class Rounds {
     return closed;
   }
 
-  /** Counts a round anew, after all that a run found is in it. */
-  public void count(int round) {
-    counts.count(List.of(round));
+  /** Counts the rounds of alerts that gather anew, after all that a run found is in them. */
+  public void count(Collection<Integer> alerts) {
+    counts.count(mapper.gatheringOf(alerts.toArray(Integer[]::new)));
+  }
+
+  /** Closes the round of an alert that gathers, and opens one that closes when it has something. */
+  public void closeAtOnce(int alert) {
+    Instant now = calendar.now();
+    close(mapper.gathering(alert).round(), now);
+    open(alert, now, null);
   }
 
   /** Counts all rounds of an alert anew, when it asks for more or fewer lamps. */
@@ -122,27 +130,39 @@ public class Rounds {
     counts.follow();
   }
 
-  /** A publication (row number) that came, as what, and by which words. */
-  public record Found(int publication, NewClass newClass, List<Explanation> words) {}
-
   /**
-   * Puts the first comings of publications into a round, in this order. One that another alert
-   * found before stands in it as <i>here since</i>. Repeating it changes nothing.
+   * Puts the first comings of publications into the rounds that gather, of alerts of one group in
+   * this order. One that another alert found before stands as <i>here since</i>. Repeating it
+   * changes nothing.
    */
-  public void announce(Finder finder, int round, List<Found> found) {
+  public void announce(int group, List<FoundBy> alerts) {
     Instant now = calendar.now();
+    List<Line> lines =
+        alerts.stream()
+            .flatMap(by -> by.found().stream().map(one -> new Line(by.alert(), by.revision(), one)))
+            .toList();
     Map<Integer, Integer> occasions =
-        reviews.firstComings(found.stream().map(Found::publication).toList());
+        reviews.firstComings(
+            lines.stream().map(line -> line.found().publication()).distinct().toList());
     Integer[] comings =
-        found.stream().map(one -> occasions.get(one.publication())).toArray(Integer[]::new);
-    Set<Integer> made = Set.copyOf(mapper.arrive(finder.group(), comings, now));
+        each(lines, line -> occasions.get(line.found().publication()), Integer[]::new);
+    Set<Integer> first =
+        new HashSet<>(
+            mapper.arrive(group, Arrays.stream(comings).distinct().toArray(Integer[]::new), now));
     mapper.addFindings(
-        finder,
-        round,
+        group,
+        each(lines, Line::alert, Integer[]::new),
+        each(lines, Line::revision, Integer[]::new),
         comings,
-        found.stream().map(one -> one.newClass().word()).toArray(String[]::new),
-        found.stream().map(one -> json.write(one.words())).toArray(String[]::new),
-        Arrays.stream(comings).map(one -> !made.contains(one)).toArray(Boolean[]::new),
+        each(lines, line -> line.found().newClass().word(), String[]::new),
+        each(lines, line -> json.write(line.found().words()), String[]::new),
+        Arrays.stream(comings).map(one -> !first.remove(one)).toArray(Boolean[]::new),
         now);
+  }
+
+  private record Line(int alert, int revision, Found found) {}
+
+  private static <T> T[] each(List<Line> lines, Function<Line, T> of, IntFunction<T[]> array) {
+    return lines.stream().map(of).toArray(array);
   }
 }
