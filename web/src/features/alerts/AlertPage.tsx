@@ -25,9 +25,9 @@ export function AlertPage() {
       <title>{`${alert.name} · Quiet Lantern`}</title>
       <Title help="alerts">{alert.name}</Title>
       <p className="mt-1 text-soft">
-        An <Own word="alert">alert</Own> on{' '}
+        An <Own word="alert">alert</Own> on {alert.tells === 'changes' && 'what changes of '}
         <Link className="act" to={`/g/${here.id}/s/${alert.search}`}>
-          its saved search
+          {alert.tells === 'changes' ? 'what its saved search finds' : 'its saved search'}
         </Link>
         , set by {alert.by} on {day(alert.at)}.{' '}
         <Own word="finding">{counted(alert.findings, 'finding')}</Own> so far. A keep goes into{' '}

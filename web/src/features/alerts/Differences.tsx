@@ -13,6 +13,7 @@ const CAUSES: Record<string, string> = {
   calendar: 'the calendar',
   citations: 'what another work cites',
   texts: 'texts',
+  folders: 'what is kept in a folder',
 };
 
 export function causesInWords(causes: readonly string[]): string {

@@ -1,21 +1,23 @@
 import { Link } from 'react-router';
 import { counted } from '../../ui';
 import type { Strategy } from '../strategy';
-import { useForeseen } from './api';
+import { useForeseen, type Tells } from './api';
 import { monthInWords } from './rhythm';
 
 /** What the last twelve months would have brought, as bars with titles, and whether that is much. */
 export function Foreseen({
   group,
   strategy,
+  tells,
   sheet,
 }: {
   group: string;
   strategy: Strategy;
+  tells: Tells;
   /** Where its lines can be changed; absent where they stand behind the dialog. */
   sheet: string | undefined;
 }) {
-  const found = useForeseen(group, strategy);
+  const found = useForeseen(group, strategy, tells);
   if (found.error) {
     // Said by the act itself, which cannot be done either.
     return null;
@@ -37,7 +39,9 @@ export function Foreseen({
   );
   return (
     <section aria-label="What it would have brought" className="mt-3">
-      <h3 className="small-head">The last twelve months, by when each appeared</h3>
+      <h3 className="small-head">
+        The last twelve months, by when each {tells === 'changes' ? 'changed' : 'appeared'}
+      </h3>
       <ol className="mt-1 text-[13px]">
         {[...months].reverse().map(({ month, count, titles }) => (
           <li
@@ -61,7 +65,7 @@ export function Foreseen({
         ))}
       </ol>
       <p className="mt-1" role="status">
-        {counted(year, 'publication')}
+        {counted(year, tells === 'changes' ? 'change' : 'publication')}
         {year > 0 && `, ${aWeek === 0 ? 'less than one' : `about ${aWeek}`} a week`}.
         {yearOnly > 0 && (
           <span className="text-soft">

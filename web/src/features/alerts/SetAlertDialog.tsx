@@ -5,7 +5,7 @@ import { ChoiceField, counted, DialogForm } from '../../ui';
 import { FolderChoice, useChosenFolder } from '../keeping';
 import { mayWrite, useHere } from '../session';
 import { shortText, type Strategy } from '../strategy';
-import { useFolderNames, useForeseen, useSetAlert } from './api';
+import { useFolderNames, useForeseen, useSetAlert, type Tells } from './api';
 import { Foreseen } from './Foreseen';
 import { ReceiversField } from './ReceiversField';
 import { WhenAndWho } from './WhenAndWho';
@@ -21,29 +21,46 @@ export type ToWatch =
       strategy: Strategy;
       /** Where its lines can be changed; absent where they stand behind the dialog. */
       sheet?: string;
+      /** Absent: what is new. */
+      tells?: Tells;
     };
+
+/** Something that can be followed from where one is. */
+export type Followable = { label: string; watch: ToWatch };
+
+function isOffer(
+  of: ToWatch | readonly [Followable, ...Followable[]],
+): of is readonly [Followable, ...Followable[]] {
+  return Array.isArray(of);
+}
 
 /** Sets an alert, after showing what it would have brought. */
 export function SetAlertDialog({
   group,
-  watch,
+  watch: of,
   onClose,
 }: {
   group: string;
-  watch: ToWatch;
+  /** What it is set on, or several such things of which one is chosen. */
+  watch: ToWatch | readonly [Followable, ...Followable[]];
   onClose: () => void;
 }) {
   const here = useHere();
+  const offers = isOffer(of) ? of : [];
+  const [which, setWhich] = useState(0);
+  const watch = isOffer(of) ? (of[which] ?? of[0]).watch : of;
+  const tells = ('tells' in watch && watch.tells) || 'new';
   const saved = 'saved' in watch ? watch.saved : null;
   const strategy = 'saved' in watch ? watch.saved.strategy : watch.strategy;
   const sheet = 'saved' in watch ? `/g/${group}/search?of=${watch.saved.id}` : watch.sheet;
-  const [name, setName] = useState('saved' in watch ? watch.saved.name : watch.name);
+  const [typed, setName] = useState<string | null>(null);
+  const name = typed ?? ('saved' in watch ? watch.saved.name : watch.name);
   const choice = useChosenFolder(group, { everybodys: true });
   const [chosen, setChosen] = useState(USUAL);
   const folder = chosen.folder || (saved ? saved.folder.id : choice.chosen);
   const [past, setPast] = useState('');
   const [receivers, setReceivers] = useState<string[] | null>(null);
-  const foreseen = useForeseen(group, strategy);
+  const foreseen = useForeseen(group, strategy, tells);
   const folders = useFolderNames(group).data ?? (saved ? [saved.folder] : []);
   const set = useSetAlert(group);
   const problem = set.error ?? foreseen.error;
@@ -63,7 +80,8 @@ export function SetAlertDialog({
         ...chosen,
         folder,
         asked: Number(chosen.asked),
-        ...(past && { past: Number(past) }),
+        ...(past && tells === 'new' && { past: Number(past) }),
+        tells,
         ...(receivers && { receivers }),
       },
       { onSuccess: onClose },
@@ -90,9 +108,27 @@ export function SetAlertDialog({
           </Link>
         </p>
       )}
+      {offers.length > 0 && (
+        <fieldset className="mt-2">
+          <legend className="small-head">What is followed</legend>
+          {offers.map(({ label }, n) => (
+            <label key={label} className="flex min-h-[28px] items-center gap-1.5">
+              <input
+                type="radio"
+                name="followed"
+                checked={n === which}
+                onChange={() => setWhich(n)}
+              />
+              {label}
+            </label>
+          ))}
+        </fieldset>
+      )}
       {!saved && (
         <>
-          <p className="mt-2 font-serif text-[16px]">{shortText(strategy)}</p>
+          {offers.length === 0 && (
+            <p className="mt-2 font-serif text-[16px]">{shortText(strategy)}</p>
+          )}
           <label className="mt-2 block">
             <span className="small-head">Name of the search and its alert</span>
             <input
@@ -106,17 +142,19 @@ export function SetAlertDialog({
         </>
       )}
       <p className="mt-2 text-soft">What comes from now on is gathered into rounds.</p>
-      <Foreseen group={group} strategy={strategy} sheet={sheet} />
-      <ChoiceField
-        label="What is here already"
-        value={past}
-        of={pasts.map(({ id, many, count }) => ({
-          id,
-          name: `${counted(count, 'publication')} of ${many === 1 ? 'this month' : `the last ${many} months`} as the first round`,
-        }))}
-        none="is not announced"
-        onChange={setPast}
-      />
+      <Foreseen group={group} strategy={strategy} tells={tells} sheet={sheet} />
+      {tells === 'new' && (
+        <ChoiceField
+          label="What is here already"
+          value={past}
+          of={pasts.map(({ id, many, count }) => ({
+            id,
+            name: `${counted(count, 'publication')} of ${many === 1 ? 'this month' : `the last ${many} months`} as the first round`,
+          }))}
+          none="is not announced"
+          onChange={setPast}
+        />
+      )}
       {!folder && <FolderChoice group={group} {...choice} />}
       <WhenAndWho
         chosen={{ ...chosen, folder }}

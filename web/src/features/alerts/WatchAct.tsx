@@ -65,6 +65,42 @@ export function WatchLine({
   );
 }
 
+/** From a folder: what cites anything that is kept in it, or what changes of that. */
+export function FollowFolder({ folder, name }: { folder: string; name: string }) {
+  const here = useHere();
+  const [open, setOpen] = useState(false);
+  if (!mayWrite(here)) return null;
+  const holding = (prefix: string): Strategy => ({
+    version: 3,
+    lines: [{ id: 'l1', kind: 'held', strategies: [`${prefix}:${folder}`] }],
+  });
+  return (
+    <>
+      <Act onClick={() => setOpen(true)}>Set an alert</Act>
+      {open && (
+        <SetAlertDialog
+          group={here.id}
+          watch={[
+            {
+              label: 'What newly cites anything that is kept here',
+              watch: { name: shortened(`Citing ${name}`), strategy: holding('c') },
+            },
+            {
+              label: 'What changes here: retracted, corrected, final version, taken back',
+              watch: {
+                name: shortened(`Changes in ${name}`),
+                strategy: holding('k'),
+                tells: 'changes',
+              },
+            },
+          ]}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </>
+  );
+}
+
 /** Characters that a proposed name has at most. */
 const LONGEST = 100;
 

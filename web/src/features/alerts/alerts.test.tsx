@@ -5,7 +5,7 @@ import type { Schema } from '../../api';
 import { serve, showAt } from '../../test-server';
 import { strategyOfText } from '../strategy';
 import { SetAlertDialog } from './SetAlertDialog';
-import { WatchLine } from './WatchAct';
+import { FollowFolder, WatchLine } from './WatchAct';
 
 const search = {
   id: 's1',
@@ -65,6 +65,7 @@ it('shows a year before it is set, and takes as much of the past as it showed', 
       folder: 'f1',
       tellsWidened: false,
       past: 2,
+      tells: 'new',
     },
   ]);
 });
@@ -107,4 +108,33 @@ it('saves what it is set on with it, under a name, where keeps go', async () => 
     saving: { name: 'Citing it', strategy: strategyOfText('cites: 10.5555/a') },
     folder: 'f2',
   });
+});
+
+it('follows a folder in one of two ways, each with its own year before it is set', async () => {
+  const asked = serve({
+    'POST /alerts/foreseen': foreseen({ '2026-11': 2 }, 'fine'),
+    'GET /folders': [{ id: 'f1', name: 'Verges', may: 'edit', closed: false, pile: false }],
+    'POST /alerts': { id: 'a1', name: 'Changes', tells: 'changes', baseline: 3, past: 0 },
+  });
+  showAt('/g/group/x', <FollowFolder folder="f1" name="Verges" />);
+  await userEvent.click(screen.getByRole('button', { name: 'Set an alert' }));
+  expect(await screen.findByText(/by when each appeared/)).toBeInTheDocument();
+  expect(screen.getByLabelText(/Name of the search/)).toHaveValue('Citing Verges');
+  await userEvent.click(screen.getByLabelText(/^What changes here/));
+  expect(await screen.findByText(/by when each changed/)).toBeInTheDocument();
+  expect(screen.getByText(/2 changes/)).toBeInTheDocument();
+  expect(screen.queryByLabelText('What is here already')).toBeNull();
+  expect(screen.getByLabelText(/Name of the search/)).toHaveValue('Changes in Verges');
+  await userEvent.click(screen.getByRole('button', { name: 'Set alert' }));
+  await waitFor(() =>
+    expect(
+      asked.find(({ method, path }) => method === 'POST' && path === '/alerts')?.body,
+    ).toMatchObject({
+      tells: 'changes',
+      saving: {
+        name: 'Changes in Verges',
+        strategy: { lines: [{ kind: 'held', strategies: ['k:f1'] }] },
+      },
+    }),
+  );
 });

@@ -25,14 +25,17 @@ export function useAlert(group: string, alert: string) {
 }
 
 /** What an alert on a strategy would bring. */
-export function useForeseen(group: string, strategy: Strategy) {
+/** What an alert tells: what is new to its search, or what changes of that which it finds. */
+export type Tells = 'new' | 'changes';
+
+export function useForeseen(group: string, strategy: Strategy, tells: Tells) {
   return useQuery({
-    queryKey: [...keys.living(group), 'foreseen', strategy],
+    queryKey: [...keys.living(group), 'foreseen', strategy, tells],
     queryFn: async ({ signal }) =>
       body(
         await api.POST('/api/groups/{group}/alerts/foreseen', {
           params: { path: { group } },
-          body: { strategy },
+          body: { strategy, tells },
           signal,
         }),
       ),
@@ -132,10 +135,14 @@ export function useSetAlert(group: string) {
     },
     onSuccess: ({ command, set }) => {
       const there = counted(set.baseline - set.past, 'publication');
+      const told =
+        set.tells === 'changes'
+          ? `What changes of the ${there} is told from now on.`
+          : `The ${there} that are here already will not be announced.`;
       const past =
         set.past > 0 ? `Its first round gathers ${counted(set.past, 'arrival')} of the past. ` : '';
       tell({
-        text: `“${set.name}” is watched. ${past}The ${there} that are here already will not be announced.`,
+        text: `“${set.name}” is watched. ${past}${told}`,
         command,
       });
       refresh();

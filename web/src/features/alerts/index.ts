@@ -2,5 +2,5 @@ export { AlertPage } from './AlertPage';
 export { AlertsPage } from './AlertsPage';
 export { SetAlertDialog } from './SetAlertDialog';
 export { useAlerts, useFolderNames } from './api';
-export { WatchAct, WatchLine } from './WatchAct';
+export { FollowFolder, WatchAct, WatchLine } from './WatchAct';
 export { WatchAuthors } from './WatchAuthors';

@@ -2,6 +2,7 @@ import type { Schema } from '../../api';
 import { Act, Lamp, listed } from '../../ui';
 import { Leaf, MARKS, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
+import { comesAgain, isToReview, whatHappened } from './occasions';
 
 type Props = {
   leaf: Schema['Leaf'];
@@ -18,34 +19,57 @@ type Props = {
 /** An arrival: what can be said of it, why it is here, and what everybody said. */
 export function ArrivalLeaf(props: Props) {
   const { leaf, arrival, group, alertName } = props;
-  const { id } = leaf.publication;
   const out = usePutOut(group.id);
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
-    <Leaf leaf={{ ...leaf, said: [] }} acts={mayWrite(group) ? <Marks {...props} /> : null}>
+    <Leaf
+      leaf={{ ...leaf, said: [] }}
+      acts={mayWrite(group) && isToReview(arrival) ? <Marks {...props} /> : null}
+    >
       <h3 className="small-head mt-3">Why it is here</h3>
-      <p>
-        {alertName}:{' '}
-        {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
-          'it matches the search'}
-      </p>
-      <h3 className="small-head mt-3">What the group says</h3>
-      <ul className="space-y-0.5">
-        {arrival.lamps.map((lamp) => (
-          <SaidBy key={lamp.member} lamp={lamp} group={group} onOut={() => out.mutate([id])} />
-        ))}
-      </ul>
+      {comesAgain(arrival) ? (
+        <p>
+          <b className="font-semibold">{whatHappened(arrival)}</b> {alertName} found it before.
+        </p>
+      ) : (
+        <p>
+          {alertName}:{' '}
+          {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
+            'it matches the search'}
+        </p>
+      )}
+      {isToReview(arrival) ? (
+        <>
+          <h3 className="small-head mt-3">What the group says</h3>
+          <ul className="space-y-0.5">
+            {arrival.lamps.map((lamp) => (
+              <SaidBy
+                key={lamp.member}
+                lamp={lamp}
+                group={group}
+                onOut={() => out.mutate([arrival.id])}
+              />
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p className="mt-3 text-soft">This is told once; there is nothing to say of it.</p>
+      )}
     </Leaf>
   );
 }
 
-function Marks({ group, folder, reason, onReason, onMark, onLink }: Props) {
+function Marks({ arrival, group, folder, reason, onReason, onMark, onLink }: Props) {
   return (
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1">
         {MARKS.map(({ key, word, label }) => (
           <Act key={word} main={word === 'keep'} hint={key} onClick={() => onMark(word)}>
-            {word === 'keep' ? `Keep in ${folder}` : label}
+            {word === 'keep'
+              ? comesAgain(arrival)
+                ? 'Keep it still'
+                : `Keep in ${folder}`
+              : label}
           </Act>
         ))}
         <Act hint="l" onClick={onLink}>
@@ -93,6 +117,7 @@ function SaidBy({
       <span className="truncate">{name}</span>
       {lamp.mark ? <b>{lamp.mark}</b> : <span className="text-faint">not yet</span>}
       <span className="text-soft">
+        {lamp.before && `before that: ${lamp.before} `}
         {lamp.reason && `“${lamp.reason}” `}
         {lamp.mark && lamp.member === group.me.id && <Act onClick={onOut}>put out</Act>}
       </span>

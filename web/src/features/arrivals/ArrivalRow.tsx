@@ -1,5 +1,6 @@
 import type { Schema } from '../../api';
 import { Lamp, PublicationRow } from '../../ui';
+import { comesAs, isToReview } from './occasions';
 
 /** The lamps of all members in a fixed order, then the publication. */
 export function ArrivalRow({
@@ -19,8 +20,8 @@ export function ArrivalRow({
       to={`/g/${group.id}/p/${arrival.publication.id}`}
       quiet={quiet}
       onChoose={onChoose}
-      lamp={<Lamps arrival={arrival} group={group} />}
-      before={`${arrival.hereSince ? 'here since earlier' : arrival.newClass} · `}
+      lamp={isToReview(arrival) && <Lamps arrival={arrival} group={group} />}
+      before={`${comesAs(arrival)} · `}
     />
   );
 }

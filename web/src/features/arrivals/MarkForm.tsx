@@ -4,15 +4,19 @@ import type { Schema } from '../../api';
 import { Act } from '../../ui';
 import { MARKS, useMark, type MarkWord } from '../publication';
 import { useHere } from '../session';
+import { whatHappened } from './occasions';
 
 /** A mark that is chosen already, and made by one button. */
 export function MarkForm({
   leaf,
   round,
+  on = '',
   said,
 }: {
   leaf: Schema['Leaf'];
   round: Schema['RoundView'] | undefined;
+  /** The occasion on which it comes again; empty: the first. */
+  on?: string;
   said: MarkWord;
 }) {
   const here = useHere();
@@ -22,12 +26,16 @@ export function MarkForm({
   const offered = marks.some((one) => one.word === said);
   const [word, setWord] = useState<MarkWord>(offered ? said : 'seen');
   const [reason, setReason] = useState('');
-  const mine = leaf.said.find((one) => one.member === here.me.id)?.mark;
+  const marked = on ? `${leaf.publication.id}@${on}` : leaf.publication.id;
+  const arrival = round?.arrivals.find((one) => one.id === marked);
+  const mine = on
+    ? arrival?.lamps.find((one) => one.member === here.me.id)?.mark
+    : leaf.said.find((one) => one.member === here.me.id)?.mark;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (mark.isPending) return;
     mark.mutate({
-      publications: [leaf.publication.id],
+      publications: [marked],
       mark: word,
       reason,
       ...(round && { round: round.round.id }),
@@ -35,6 +43,11 @@ export function MarkForm({
   };
   return (
     <form onSubmit={submit} aria-label="Your mark" className="my-3 border-y border-base-300 py-3">
+      {on && arrival && (
+        <p>
+          <b className="font-semibold">{whatHappened(arrival)}</b>
+        </p>
+      )}
       <p role="status">
         {mine ? (
           <>
@@ -54,7 +67,11 @@ export function MarkForm({
               checked={word === one.word}
               onChange={() => setWord(one.word)}
             />
-            {one.word === 'keep' ? `Keep in ${round?.folder.name}` : one.label}
+            {one.word === 'keep'
+              ? on
+                ? 'Keep it still'
+                : `Keep in ${round?.folder.name}`
+              : one.label}
           </label>
         ))}
       </fieldset>
@@ -72,7 +89,7 @@ export function MarkForm({
           Say it
         </Act>
         {round && (
-          <Link className="act" to={`/g/${here.id}/r/${round.round.id}?p=${leaf.publication.id}`}>
+          <Link className="act" to={`/g/${here.id}/r/${round.round.id}?p=${marked}`}>
             Its round, {round.round.alertName}
           </Link>
         )}

@@ -30,6 +30,7 @@ export function MarkPage() {
                 key={`${id} ${said?.word ?? ''}`}
                 leaf={leaf.data}
                 round={inRound.data}
+                on={params.get('on') ?? ''}
                 said={said?.word ?? 'seen'}
               />
             )

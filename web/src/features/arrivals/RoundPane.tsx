@@ -10,6 +10,7 @@ import {
   TwoPanes,
   useCopyLink,
   useKeys,
+  useNotice,
   usePlace,
   Waiting,
 } from '../../ui';
@@ -20,20 +21,18 @@ import { AskAct, asSeen } from '../questions';
 import { useRound } from './api';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
+import { comesAs, isToReview, waitsFor } from './occasions';
 
 type Arrival = Schema['ArrivalShown'];
 
 /** The arrivals of a round. A mark goes on to the next one that is still unlit. */
 export function RoundPane({ round, onNext }: { round: string; onNext: () => void }) {
   const here = useHere();
-  const found = useRound(here.id, round);
+  const [params] = useSearchParams();
+  const found = useRound(here.id, round, params.get('order') ?? '');
   if (found.error) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the round" />;
   return <Loaded view={found.data} onNext={onNext} />;
-}
-
-function isLit(arrival: Arrival, me: string): boolean {
-  return arrival.lamps.some((lamp) => lamp.member === me && lamp.lamp === 'lit');
 }
 
 function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => void }) {
@@ -44,28 +43,36 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
   const [focusOn, setFocusOn] = useState(0);
   const mark = useMark(here.id);
   const copy = useCopyLink();
+  const tell = useNotice();
   const { arrivals, folder, round } = view;
-  const left = arrivals.filter((arrival) => !arrival.hereSince && !isLit(arrival, me)).length;
+  const left = arrivals.filter((arrival) => !arrival.hereSince && waitsFor(arrival, me)).length;
   const wanted = params.get('p');
-  const first = arrivals.findIndex((arrival) => !isLit(arrival, me));
-  const at = arrivals.findIndex((arrival) => arrival.publication.id === wanted);
+  const first = arrivals.findIndex((arrival) => waitsFor(arrival, me));
+  const at = arrivals.findIndex((arrival) => arrival.id === wanted);
   const chosen = wanted && at >= 0 ? at : Math.max(0, first);
   const arrival = arrivals[chosen];
-  const id = arrival?.publication.id ?? '';
-  const leaf = useLeaf(here.id, id, null);
+  const leaf = useLeaf(here.id, arrival?.publication.id ?? '', null);
+  const kept = (more: Record<string, string>) => ({
+    ...(params.has('order') && { order: view.order }),
+    ...more,
+  });
   // What is pressed next, and typed then, is meant for this one.
   const choose = (index: number) =>
-    setParams({ p: arrivals[index]?.publication.id ?? '' }, { replace: true, flushSync: true });
+    setParams(kept({ p: arrivals[index]?.id ?? '' }), { replace: true, flushSync: true });
   const place = usePlace(chosen, arrivals.length, choose);
   const next = place.step;
-  const writes = mayWrite(here) && id !== '';
+  const writes = mayWrite(here) && arrivals.length > 0;
   const say = (word: MarkWord) => {
     const now = place.now();
-    const publication = arrivals[now]?.publication.id;
-    if (!writes || !publication) return;
-    mark.mutate({ publications: [publication], mark: word, reason, round: round.id });
+    const marked = arrivals[now];
+    if (!writes || !marked) return;
+    if (!isToReview(marked)) {
+      tell({ text: 'Nothing was marked: this is only told.' });
+      return;
+    }
+    mark.mutate({ publications: [marked.id], mark: word, reason, round: round.id });
     setReason('');
-    const unlit = arrivals.findIndex((other, i) => i > now && !isLit(other, me));
+    const unlit = arrivals.findIndex((other, i) => i > now && waitsFor(other, me));
     if (unlit >= 0) {
       place.go(unlit);
       setFocusOn((n) => n + 1);
@@ -73,7 +80,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
   };
   useMarkKeys({
     may: writes,
-    current: () => arrivals[place.now()]?.publication.id ?? '',
+    current: () => arrivals[place.now()]?.id ?? '',
     reached: () => true,
     onMark: say,
   });
@@ -104,13 +111,24 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
             Next round that waits
           </Act>
         )}
+        {arrivals.length > 1 && (
+          <select
+            aria-label="Order"
+            className="min-h-[24px] cursor-pointer bg-base-100 text-soft"
+            value={view.order}
+            onChange={(event) => setParams({ order: event.target.value }, { replace: true })}
+          >
+            <option value="here">newest here first</option>
+            <option value="contents">as in the issues</option>
+          </select>
+        )}
         <LeaveActs disabled={arrivals.length === 0} of={() => ({ round: round.id })} />
         <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
       </section>
       <TwoPanes
         label="Leaf"
         open={wanted !== null}
-        onBack={() => setParams({}, { replace: true })}
+        onBack={() => setParams(kept({}), { replace: true })}
         list={
           <div
             className="h-full"
@@ -131,7 +149,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
                   <ArrivalRow
                     arrival={arrivals[index]}
                     group={here}
-                    quiet={isLit(arrivals[index], me)}
+                    quiet={!waitsFor(arrivals[index], me)}
                     onChoose={() => place.go(index)}
                   />
                 )
@@ -162,6 +180,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
 
 function classes(arrivals: Arrival[]): string {
   const counts = new Map<string, number>();
-  for (const { newClass } of arrivals) counts.set(newClass, (counts.get(newClass) ?? 0) + 1);
+  for (const arrival of arrivals)
+    counts.set(comesAs(arrival), (counts.get(comesAs(arrival)) ?? 0) + 1);
   return [...counts].map(([word, n]) => `${n} ${word}`).join(', ');
 }

@@ -24,14 +24,15 @@ export function useRounds(group: string, asked = true) {
   });
 }
 
-export function useRound(group: string, round: string) {
+/** `order`: empty for the usual one of its alert. */
+export function useRound(group: string, round: string, order = '') {
   return useQuery({
-    queryKey: keys.round(group, round),
+    queryKey: [...keys.round(group, round), order],
     enabled: round !== '',
     queryFn: async ({ signal }) =>
       body(
         await api.GET('/api/groups/{group}/rounds/{round}', {
-          params: { path: { group, round } },
+          params: { path: { group, round }, ...(order && { query: { order } }) },
           signal,
         }),
       ),

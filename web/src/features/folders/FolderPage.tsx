@@ -3,6 +3,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { isProblem } from '../../api';
 import { Act, counted, Failed, OrderChoice, useAddress, Waiting } from '../../ui';
 import { ActivityLink } from '../activity';
+import { FollowFolder } from '../alerts';
 import { LeaveActs } from '../export';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
@@ -65,6 +66,7 @@ export function FolderPage() {
             />
           )}
           {ids.length > 0 && <LeaveActs of={() => ({ folder: id, order })} />}
+          {changes && !closed && <FollowFolder folder={id} name={name} />}
           {mayWrite(here) && !pile && may === 'edit' && (
             <Link className="act" to={`/g/${here.id}/bring?into=${id}`}>
               Bring in

@@ -67,8 +67,10 @@ function Held({
   );
 }
 
-/** What is like a publication leads to the publication. */
+/** What follows a publication or a folder leads to that. */
+const PLACES: Record<string, string> = { a: 'p', k: 'f', c: 'f' };
+
 function address(name: string): string {
-  const [kind, id] = name.split(':');
-  return `/${kind === 'a' ? 'p' : kind}/${id}`;
+  const [kind = '', id] = name.split(':');
+  return `/${PLACES[kind] ?? kind}/${id}`;
 }

@@ -47,7 +47,7 @@ class KillTest {
       String once =
           "select count(*) from (select f.alert, o.publication from finding f"
               + " join arrival r on r.id = f.arrival join occasion o on o.id = r.occasion"
-              + " group by 1, 2 having count(*) > 1) twice";
+              + " group by 1, 2, o.kind, o.key having count(*) > 1) twice";
       assertThat(lantern.query(once)).isEqualTo("0");
       String lost =
           "select count(*) from publication_change c join publication p on p.id = c.publication"

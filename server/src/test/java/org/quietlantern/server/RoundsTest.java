@@ -177,7 +177,7 @@ class RoundsTest {
                             id,
                             revision,
                             List.of(
-                                new Rounds.Found(found.get(i), NewClass.PUBLISHED, List.of())))));
+                                Rounds.Found.first(found.get(i), NewClass.PUBLISHED, List.of())))));
                 rounds.count(List.of(id));
                 rounds.close(round, day.plus(Duration.ofDays(i)));
                 rounds.open(id, day.plus(Duration.ofDays(i)), day.plus(Duration.ofDays(i + 1)));

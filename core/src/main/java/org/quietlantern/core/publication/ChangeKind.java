@@ -1,5 +1,6 @@
 package org.quietlantern.core.publication;
 
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +40,13 @@ public enum ChangeKind {
   /** As it is stored and shown. */
   public String word() {
     return name().toLowerCase(Locale.ROOT);
+  }
+
+  /** By their words. */
+  public static Set<ChangeKind> named(Collection<String> words) {
+    Set<ChangeKind> kinds = EnumSet.noneOf(ChangeKind.class);
+    words.forEach(word -> kinds.add(valueOf(word.toUpperCase(Locale.ROOT))));
+    return kinds;
   }
 
   /** How the winning values differ; empty where they do not. */

@@ -113,15 +113,19 @@ public sealed interface Line {
   }
 
   /**
-   * Whole strategies, of which any will do. Each is named by something that never changes: {@code
-   * s:ID:n}, revision n of a saved search, or {@code q:ID}, a strategy that was settled once.
+   * Whole strategies, of which any will do. Some are named by what never changes: {@code s:ID:n},
+   * revision n of a saved search, or {@code q:ID}, a strategy that was settled once. Others follow
+   * what they name: {@code a:ID}, what is like a publication; {@code k:ID}, the works kept in a
+   * folder; {@code c:ID}, what cites any of those.
    */
   record Held(String id, List<String> strategies, boolean rulesOut, boolean off) implements Line {
     /** Strategies that one line may hold. */
     public static final int MOST = 20;
 
+    private static final Pattern OF_FOLDER = Pattern.compile("[kc]:.*");
+
     private static final Pattern NAME =
-        Pattern.compile("s:[0-9a-z]{10}:[1-9]\\d{0,8}|[qa]:[0-9a-z]{10}");
+        Pattern.compile("s:[0-9a-z]{10}:[1-9]\\d{0,8}|[qakc]:[0-9a-z]{10}");
 
     public Held {
       checkId(id);
@@ -134,6 +138,11 @@ public sealed interface Line {
           throw new IllegalArgumentException("no strategy is named “" + name + "”");
         }
       }
+    }
+
+    /** Whether a name follows what is kept in a folder. */
+    public static boolean followsFolder(String name) {
+      return OF_FOLDER.matcher(name).matches();
     }
 
     @Override

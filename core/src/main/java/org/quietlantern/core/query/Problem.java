@@ -44,6 +44,8 @@ public record Problem(Code code, Span span, String found, int number) {
     CQL_TOO_MANY("more than 2,000 conditions are joined in one bracket", true),
     CQL_TOO_LONG("CQL ends at 60,000 characters; this is where it would be cut", true),
     HELD_UNKNOWN("the strategy “%s” is not there", true),
+    HELD_FOLDER_UNKNOWN(
+        "the folder that this line follows is not there, or is not open to the whole group", true),
     HELD_IN_A_CIRCLE("“%s” holds itself, or too many strategies stand inside each other", true),
     HELD_TOO_LARGE("with all that stands in it, “%s” makes this more than 2,000 lines", true),
     HELD_REFUSED("“%s” cannot be searched; open it to see why", true),

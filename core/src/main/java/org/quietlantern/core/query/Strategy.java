@@ -71,6 +71,21 @@ public record Strategy(List<Line> lines) {
     return lines.stream().filter(line -> !line.off()).toList();
   }
 
+  /** Whether it asks by words of one field only, whatever limits it has. */
+  public boolean asksOnly(Field field) {
+    List<Line> asked = inForce().stream().filter(line -> !(line instanceof Line.Limited)).toList();
+    return !asked.isEmpty() && asked.stream().allMatch(line -> stands(line, field));
+  }
+
+  private static boolean stands(Line line, Field field) {
+    return line instanceof Line.Words words
+        && words
+            .parsed()
+            .tree()
+            .filter(tree -> tree instanceof Term.In in && in.fields().equals(List.of(field)))
+            .isPresent();
+  }
+
   /** The limit of a property, in force or not. */
   public Optional<Line.Limited> limit(Property property) {
     return limits().filter(line -> line.limit().property() == property).findFirst();

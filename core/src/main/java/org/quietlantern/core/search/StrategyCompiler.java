@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.MatchNoDocsQuery;
 import org.apache.lucene.search.Query;
+import org.apache.lucene.search.TermInSetQuery;
+import org.apache.lucene.util.BytesRef;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
 import org.quietlantern.core.query.Parsed;
@@ -195,6 +198,9 @@ final class StrategyCompiler {
   }
 
   private Query held(Line.Held line, String name) {
+    if (Line.Held.followsFolder(name)) {
+      return inFolder(line, name);
+    }
     Optional<Strategy> strategy = library.find(name);
     if (strategy.isEmpty()) {
       problem(line.id(), Problem.Code.HELD_UNKNOWN, name);
@@ -213,6 +219,22 @@ final class StrategyCompiler {
       }
     }
     return new MatchNoDocsQuery("cannot be held");
+  }
+
+  private Query inFolder(Line.Held line, String name) {
+    Optional<Library.Listed> listed = library.listed(name);
+    if (listed.isEmpty()) {
+      problem(line.id(), Problem.Code.HELD_FOLDER_UNKNOWN, name);
+    }
+    return listed
+        .<Query>map(
+            works ->
+                new TermInSetQuery(
+                    IndexFields.whole(works.field()),
+                    works.values().stream()
+                        .map(value -> new BytesRef(value.toLowerCase(Locale.ROOT)))
+                        .toList()))
+        .orElseGet(() -> new MatchNoDocsQuery("no such folder"));
   }
 
   /** Empty for one that cannot be searched. */

@@ -27,7 +27,9 @@ public enum Cause {
   /** Another record tells what it cites. */
   CITATIONS,
   /** A text that the group may read was added or read. */
-  TEXTS;
+  TEXTS,
+  /** Something was kept in a folder that a line follows. */
+  FOLDERS;
 
   private static final Map<Property, Cause> OF_LIMITS =
       Map.of(
@@ -70,7 +72,9 @@ public enum Cause {
             @Override
             public Void held(Line.Held held) {
               for (String name : held.strategies()) {
-                if (seen.add(name)) {
+                if (Line.Held.followsFolder(name)) {
+                  into.add(FOLDERS);
+                } else if (seen.add(name)) {
                   library.find(name).ifPresent(one -> collect(one, library, into, seen));
                 }
               }

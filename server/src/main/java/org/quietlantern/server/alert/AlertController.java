@@ -28,7 +28,8 @@ class AlertController {
   private final AlertYields yields;
   private final Receivers receivers;
 
-  record ToForesee(StrategyBody strategy) {}
+  /** {@code tells}: as of an alert; absent: what is new. */
+  record ToForesee(StrategyBody strategy, @Nullable String tells) {}
 
   /** {@code gap}: what came in the pause is found, too. */
   record Resume(boolean gap) {}
@@ -105,7 +106,8 @@ class AlertController {
   /** What an alert on a strategy would bring, before it is set. */
   @PostMapping("/alerts/foreseen")
   Foreseeing.AlertForeseen foreseen(Member me, @RequestBody ToForesee body) {
-    return foreseeing.of(me, StrategyBody.of(body.strategy()));
+    return foreseeing.of(
+        me, StrategyBody.of(body.strategy()), AlertMapper.CHANGES.equals(body.tells()));
   }
 
   /** What a member chooses of an alert. */

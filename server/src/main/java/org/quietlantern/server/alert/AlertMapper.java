@@ -14,6 +14,9 @@ import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface AlertMapper {
+  String NEW = "new";
+  String CHANGES = "changes";
+
   /** An alert as it is set; {@code hour}: at which its rounds close. */
   record NewAlert(
       String pid,
@@ -24,6 +27,7 @@ interface AlertMapper {
       LocalTime hour,
       int asked,
       boolean tellsWidened,
+      String tells,
       long number,
       byte[] memory,
       int membership,
@@ -42,9 +46,15 @@ interface AlertMapper {
       long number,
       byte[] memory,
       boolean tellsWidened,
+      String tells,
       Instant since,
       Instant ran,
       int version) {
+
+    /** Whether it tells what changes of that which its search finds, and not what is new to it. */
+    boolean tellsChanges() {
+      return tells.equals(CHANGES);
+    }
 
     /** When a round that gathers at a moment closes; null: as soon as something was found. */
     @Nullable
@@ -75,6 +85,7 @@ interface AlertMapper {
       String state,
       int asked,
       boolean tellsWidened,
+      String tells,
       String by,
       Instant at,
       int findings,
@@ -87,7 +98,7 @@ interface AlertMapper {
       """
       select a.id, a.pid, s.name, s.pid as search,
         coalesce(f.pid, '') as folder_pid, coalesce(f.name, '') as folder_name,
-        a.rhythm, a.hour, a.state, a.asked, a.tells_widened, m.name as "by", a.at,
+        a.rhythm, a.hour, a.state, a.asked, a.tells_widened, a.tells, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
         a.ran,
@@ -112,10 +123,10 @@ interface AlertMapper {
 
   @Select(
       """
-      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, tells_widened, state,
-        number, memory, membership, at)
+      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, tells_widened, tells,
+        state, number, memory, membership, at)
       values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked},
-        #{tellsWidened}, 'watching', #{number}, #{memory}, #{membership}, #{now})
+        #{tellsWidened}, #{tells}, 'watching', #{number}, #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
   Integer add(NewAlert row);
@@ -248,11 +259,29 @@ interface AlertMapper {
       """)
   void resolve(int alert, Integer[] publications, Instant now);
 
+  /** A work and a group. */
+  record Concerned(int work, int grp) {}
+
+  /** Of some works those that somebody of a group kept or passed, or that it has in a folder. */
+  @Select(
+      """
+      with part as (
+        select coalesce(canonical, id) as work, id from publication
+        where id = any(#{works}) or canonical = any(#{works}))
+      select part.work, m.grp from part join occasion o on o.publication = part.id
+      join lamp l on l.occasion = o.id join review_event e on e.id = l.event
+      join membership m on m.id = l.membership where e.what in ('keep', 'pass')
+      union
+      select part.work, f.grp from part join item i on i.publication = part.id
+      join folder f on f.id = i.folder where f.owner is null and f.ended is null
+      """)
+  List<Concerned> concerned(Integer[] works);
+
   /** What watching needs of an alert. */
   String WATCHED =
       """
       select a.id, a.pid, a.grp, g.zone, a.revision, v.strategy::text, a.rhythm, a.hour, a.state,
-        a.number, a.memory, a.tells_widened, a.at as since, coalesce(a.ran, a.at) as ran,
+        a.number, a.memory, a.tells_widened, a.tells, a.at as since, coalesce(a.ran, a.at) as ran,
         a.version
       from alert a join grp g on g.id = a.grp join revision v on v.id = a.revision
       """;

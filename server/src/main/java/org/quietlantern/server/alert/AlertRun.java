@@ -84,12 +84,11 @@ class AlertRun {
     }
     Map<Integer, RoaringBitmap> aside = announcing.announce(seen);
     runs.forEach((id, one) -> one.leave(aside.getOrDefault(id, new RoaringBitmap())));
-    announcing.tell(
-        alerts.stream().filter(alert -> !runs.get(alert.id()).news().isEmpty()).toList());
+    announcing.tell(alerts.stream().filter(alert -> runs.get(alert.id()).tells()).toList());
     checkpoint.pass("alert: announced, not remembered");
     remember(alerts, runs, state.upTo(), begun);
     checkpoint.pass("alert: remembered, not committed");
-    return runs.values().stream().mapToInt(one -> one.news().getCardinality()).sum();
+    return runs.values().stream().mapToInt(RunState.Seen::found).sum();
   }
 
   /** The same of one, in a state of its own. */
@@ -104,7 +103,7 @@ class AlertRun {
   @Transactional(readOnly = true)
   public RoaringBitmap trial(int id, long upTo) {
     try (RunState state = states.open(upTo)) {
-      return state.seen(mapper.byId(id), triedAgain(mapper.aside(new Integer[] {id}))).news();
+      return state.seen(mapper.byId(id), triedAgain(mapper.aside(new Integer[] {id}))).works();
     }
   }
 
@@ -138,7 +137,7 @@ class AlertRun {
     List<AlertMapper.Run> told = new ArrayList<>();
     for (AlertMapper.Row alert : alerts) {
       List<Integer> ended = sources.computeIfAbsent(alert.ran(), harvests::endedSince);
-      int found = runs.get(alert.id()).news().getCardinality();
+      int found = runs.get(alert.id()).found();
       if (found > 0 || !ended.isEmpty() || failed.contains(alert.id())) {
         told.add(
             new AlertMapper.Run(

@@ -74,6 +74,8 @@ public class AlertSetting implements CommandKinds {
    * @param past what appeared in the last so many months, this one included, is its first round;
    *     absent: nothing of what is here
    * @param receivers members who get it by mail; absent: everybody
+   * @param tells {@code new}, what is new to its search, or {@code changes}, what changes of that
+   *     which it finds; absent: what is new
    */
   public record AlertWanted(
       @Nullable String search,
@@ -84,10 +86,11 @@ public class AlertSetting implements CommandKinds {
       @Nullable String folder,
       @Nullable Boolean tellsWidened,
       @Nullable Integer past,
-      @Nullable List<String> receivers) {
+      @Nullable List<String> receivers,
+      @Nullable String tells) {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
-      return new AlertWanted(search, null, rhythm, null, null, null, null, null, null);
+      return new AlertWanted(search, null, rhythm, null, null, null, null, null, null, null);
     }
   }
 
@@ -97,10 +100,11 @@ public class AlertSetting implements CommandKinds {
   /**
    * An alert just set.
    *
+   * @param tells {@code new} or {@code changes}
    * @param baseline how many publications it remembers as being there already
    * @param past how many of them its first round has
    */
-  public record AlertSet(String id, String name, int baseline, int past) {}
+  public record AlertSet(String id, String name, String tells, int baseline, int past) {}
 
   /**
    * @param past in its first round; unknown to actions of former versions
@@ -163,12 +167,24 @@ public class AlertSetting implements CommandKinds {
     if (past < 0 || past > Foreseeing.MONTHS) {
       throw Refusal.unusable("past", "The past of an alert is none to twelve months.");
     }
+    tells(wanted);
     return commands.run(
         who,
         command,
         set,
         () -> baseline(who, wanted, past),
         baseline -> make(who, baseline, rhythm, asked, wanted));
+  }
+
+  private static String tells(AlertWanted wanted) {
+    String tells = Objects.requireNonNullElse(wanted.tells(), AlertMapper.NEW);
+    if (!tells.equals(AlertMapper.NEW) && !tells.equals(AlertMapper.CHANGES)) {
+      throw Refusal.unusable("tells", "An alert tells what is new, or what changes.");
+    }
+    if (tells.equals(AlertMapper.CHANGES) && wanted.past() != null && wanted.past() > 0) {
+      throw Refusal.unusable("past", "An alert on changes begins with those to come.");
+    }
+    return tells;
   }
 
   private Baseline baseline(Member who, AlertWanted wanted, int months) {
@@ -248,6 +264,7 @@ public class AlertSetting implements CommandKinds {
                 hour,
                 asked,
                 Boolean.TRUE.equals(wanted.tellsWidened()),
+                tells(wanted),
                 baseline.number(),
                 baseline.memory().bytes(),
                 who.id(),
@@ -260,7 +277,7 @@ public class AlertSetting implements CommandKinds {
     rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), hour).orElse(null));
     int past = tell(id, baseline);
     return CommandResult.of(
-            new AlertSet(pid, watched.name(), baseline.memory().size(), past),
+            new AlertSet(pid, watched.name(), tells(wanted), baseline.memory().size(), past),
             new Before(pid, past, baseline.revision().isEmpty() ? watched.pid() : null))
         .changing(Subject.Of.SEARCH, watched.pid())
         .about(Subject.Of.ALERT, List.of(pid));

@@ -44,6 +44,7 @@ public class Alerts {
    *
    * @param rhythm {@code at-once}, {@code daily}, {@code weekly:MONDAY,...} or {@code monthly:31}
    * @param state {@code watching}, {@code paused} or {@code ended}
+   * @param tells {@code new} or {@code changes}
    * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round
    * @param nextCloses when the round that gathers now will close; none for <i>at once</i>
    * @param ran when it last looked, if it has
@@ -60,6 +61,7 @@ public class Alerts {
       String state,
       int asked,
       boolean tellsWidened,
+      String tells,
       String by,
       Instant at,
       int findings,
@@ -235,6 +237,7 @@ public class Alerts {
         line.state(),
         line.asked(),
         line.tellsWidened(),
+        line.tells(),
         line.by(),
         line.at(),
         line.findings(),

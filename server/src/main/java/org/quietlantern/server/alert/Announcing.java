@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.quietlantern.core.exchange.RecordReader;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Explanation;
@@ -62,6 +63,7 @@ class Announcing {
    * @param revision by which it was found
    * @param found row numbers of works
    * @param classOf each, as something new
+   * @param again what was found before and comes again
    */
   record News(
       AlertMapper.Row alert,
@@ -69,10 +71,26 @@ class Announcing {
       Matching.Look look,
       Strategy strategy,
       RoaringBitmap found,
-      Function<StoredPublication, NewClass> classOf) {
+      Function<StoredPublication, NewClass> classOf,
+      List<Publications.ComesAgain> again) {
 
-    News of(RoaringBitmap less) {
-      return new News(alert, revision, look, strategy, less, classOf);
+    News(
+        AlertMapper.Row alert,
+        int revision,
+        Matching.Look look,
+        Strategy strategy,
+        RoaringBitmap found,
+        Function<StoredPublication, NewClass> classOf) {
+      this(alert, revision, look, strategy, found, classOf, List.of());
+    }
+
+    News one(int work) {
+      return new News(
+          alert, revision, look, strategy, RoaringBitmap.bitmapOf(work), classOf, List.of());
+    }
+
+    boolean isEmpty() {
+      return found.isEmpty() && again.isEmpty();
     }
   }
 
@@ -85,7 +103,8 @@ class Announcing {
         seen.look(),
         seen.strategy(),
         seen.news(),
-        stored -> classOf(alert, stored, !arrived.contains(stored.id())));
+        stored -> classOf(alert, stored, !arrived.contains(stored.id())),
+        seen.again());
   }
 
   private static NewClass classOf(
@@ -160,7 +179,7 @@ class Announcing {
 
   /** Of alerts of one group. Answers the works that were set aside, by alert: row numbers. */
   public Map<Integer, RoaringBitmap> announce(List<News> alerts) {
-    List<News> some = alerts.stream().filter(news -> !news.found().isEmpty()).toList();
+    List<News> some = alerts.stream().filter(news -> !news.isEmpty()).toList();
     Map<Integer, RoaringBitmap> aside = new HashMap<>();
     if (some.isEmpty() || putWhole(some)) {
       return aside;
@@ -187,7 +206,7 @@ class Announcing {
     RoaringBitmap aside = new RoaringBitmap();
     for (int id : news.found()) {
       try {
-        put(List.of(news.of(RoaringBitmap.bitmapOf(id))));
+        put(List.of(news.one(id)));
       } catch (RuntimeException broken) {
         aside.add(id);
         publications.setAside(id, news.alert().id(), RecordReader.EDITION, why(broken));
@@ -208,11 +227,17 @@ class Announcing {
 
   private static Rounds.FoundBy foundBy(News news, Map<Integer, StoredPublication> stored) {
     Map<Integer, List<Explanation>> why = news.look().reasons().of(news.strategy(), news.found());
+    List<Rounds.Found> found =
+        Arrays.stream(news.found().toArray())
+            .mapToObj(
+                id -> Rounds.Found.first(id, news.classOf().apply(stored.get(id)), why.get(id)))
+            .toList();
     return new Rounds.FoundBy(
         news.alert().id(),
         news.revision(),
-        Arrays.stream(news.found().toArray())
-            .mapToObj(id -> new Rounds.Found(id, news.classOf().apply(stored.get(id)), why.get(id)))
+        Stream.concat(
+                found.stream(),
+                news.again().stream().map(one -> Rounds.Found.again(one.work(), one.on())))
             .toList());
   }
 

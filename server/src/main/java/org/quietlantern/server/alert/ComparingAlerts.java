@@ -68,6 +68,7 @@ public class ComparingAlerts implements Job {
     if (index.standsStill()) {
       return;
     }
+    comparisons.folderChanged();
     Map<Editions.Kind, Integer> now = editions.now();
     for (ComparisonMapper.GroupWatching group : comparisons.groupsWatching()) {
       String state = state(group.zone(), now);

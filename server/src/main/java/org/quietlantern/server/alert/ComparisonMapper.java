@@ -18,6 +18,30 @@ interface ComparisonMapper {
       """)
   List<Integer> notCompared(int group, String state);
 
+  /**
+   * Those whose search follows folders in which something else stands than when they were compared
+   * last are to be compared again. Notes what stands there now.
+   */
+  @Update(
+      """
+      with following as (
+        select a.id, coalesce(string_agg(stands.is, ' ' order by f.id), 'none') as stands
+        from alert a join revision v on v.id = a.revision
+        left join folder f on f.grp = a.grp
+          and (v.strategy::text like '%"c:' || f.pid || '"%'
+            or v.strategy::text like '%"k:' || f.pid || '"%')
+        left join lateral (
+          select f.id || ':' || count(*) || ':' || coalesce(max(i.id), 0) || ':'
+            || (f.ended is null and not folder_closed(f.id)) as is
+          from item i where i.folder = f.id) stands on true
+        where a.state = 'watching'
+          and (v.strategy::text like '%"c:%' or v.strategy::text like '%"k:%')
+        group by a.id)
+      update alert a set compared = '', followed = f.stands
+      from following f where f.id = a.id and a.followed <> f.stands
+      """)
+  int folderChanged();
+
   @Update("update alert set compared = #{state} where id = #{id}")
   void compared(int id, String state);
 

@@ -91,7 +91,7 @@ public class Following {
     RoaringBitmap were = compared.byNext().clone();
     were.andNot(stillToFind(alert, compared));
     Memory memory = Memory.read(alert.memory());
-    if (announce) {
+    if (announce && !alert.tellsChanges()) {
       were.andNot(announced(alert, to, compared, memory.news(were)));
       rounds.count(List.of(alert.id()));
     }

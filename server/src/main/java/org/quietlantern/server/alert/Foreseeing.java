@@ -4,11 +4,14 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.quietlantern.core.query.Limit;
 import org.quietlantern.core.query.Line;
@@ -70,35 +73,89 @@ public class Foreseeing {
     this.calendar = calendar;
   }
 
-  /** Refused where the strategy cannot be watched. */
-  public AlertForeseen of(Member who, Strategy strategy) {
+  /**
+   * Refused where the strategy cannot be watched.
+   *
+   * @param changes whether what changes is to be told, and not what is new
+   */
+  public AlertForeseen of(Member who, Strategy strategy, boolean changes) {
     watchable.require(who.group(), strategy);
-    return matching.look(who, look -> of(who, look, strategy));
+    return matching.look(
+        who, look -> changes ? changes(who, look, strategy) : of(who, look, strategy));
+  }
+
+  /** By the month in which each change came here. One work may have changed several times. */
+  private AlertForeseen changes(Member who, Matching.Look look, Strategy strategy) {
+    LocalDate today = calendar.today(who.zoneId());
+    RoaringBitmap found = look.snapshot().all(look.compile(strategy));
+    YearMonth last = YearMonth.from(today);
+    YearMonth first = last.minusMonths(MONTHS - 1L);
+    Map<YearMonth, List<Integer>> months = new TreeMap<>();
+    for (YearMonth month = first; !month.isAfter(last); month = month.plusMonths(1)) {
+      months.put(month, new ArrayList<>());
+    }
+    publications.comeAgain(first.atDay(1).atStartOfDay(who.zoneId()).toInstant()).stream()
+        .filter(change -> found.contains(change.work()))
+        .forEach(
+            change ->
+                months
+                    .getOrDefault(
+                        YearMonth.from(change.at().atZone(who.zoneId())), new ArrayList<>())
+                    .add(change.work()));
+    Map<YearMonth, List<Integer>> named = new TreeMap<>();
+    months.forEach((month, works) -> named.put(month, last(works)));
+    List<MonthForeseen> shown =
+        shown(who, months.keySet(), month -> months.get(month).size(), named);
+    Expectation expected =
+        new Expectation(shown.stream().mapToInt(MonthForeseen::count).sum(), 0, 0);
+    // That nothing was retracted yet is no reason against it.
+    boolean much = expected.verdict() == Expectation.Verdict.MUCH;
+    return new AlertForeseen(
+        found.getCardinality(), shown, 0, expected.aWeek(), much ? "much" : "fine");
+  }
+
+  private static List<Integer> last(List<Integer> works) {
+    List<Integer> last =
+        new ArrayList<>(works.subList(Math.max(0, works.size() - TITLES), works.size()));
+    Collections.reverse(last);
+    return last;
+  }
+
+  private List<MonthForeseen> shown(
+      Member who,
+      Collection<YearMonth> months,
+      ToIntFunction<YearMonth> count,
+      Map<YearMonth, List<Integer>> named) {
+    Map<Integer, StoredPublication> stored =
+        publications
+            .byId(
+                new Viewer(who.group()),
+                named.values().stream().flatMap(List::stream).distinct().toList())
+            .stream()
+            .collect(Collectors.toMap(StoredPublication::asked, Function.identity()));
+    return months.stream()
+        .map(
+            month ->
+                new MonthForeseen(
+                    month.toString(),
+                    count.applyAsInt(month),
+                    named.get(month).stream()
+                        .filter(stored::containsKey)
+                        .map(stored::get)
+                        .map(one -> new TitleForeseen(one.pid(), one.publication().title()))
+                        .toList()))
+        .toList();
   }
 
   private AlertForeseen of(Member who, Matching.Look look, Strategy strategy) {
     LocalDate today = calendar.today(who.zoneId());
     RoaringBitmap found = look.snapshot().all(look.compile(strategy));
     Map<YearMonth, RoaringBitmap> months = byMonth(look, found, YearMonth.from(today), MONTHS);
-    List<Integer> named = months.values().stream().flatMap(ids -> last(ids).stream()).toList();
-    Map<Integer, StoredPublication> stored =
-        publications.byId(new Viewer(who.group()), named).stream()
-            .collect(Collectors.toMap(StoredPublication::asked, Function.identity()));
-    List<MonthForeseen> shown = new ArrayList<>();
-    int year = 0;
-    for (Map.Entry<YearMonth, RoaringBitmap> month : months.entrySet()) {
-      int count = month.getValue().getCardinality();
-      year += count;
-      shown.add(
-          new MonthForeseen(
-              month.getKey().toString(),
-              count,
-              last(month.getValue()).stream()
-                  .filter(stored::containsKey)
-                  .map(stored::get)
-                  .map(one -> new TitleForeseen(one.pid(), one.publication().title()))
-                  .toList()));
-    }
+    Map<YearMonth, List<Integer>> named = new TreeMap<>();
+    months.forEach((month, ids) -> named.put(month, last(ids)));
+    List<MonthForeseen> shown =
+        shown(who, months.keySet(), month -> months.get(month).getCardinality(), named);
+    int year = shown.stream().mapToInt(MonthForeseen::count).sum();
     int yearOnly =
         yearOnly(look, found, today.getYear()) + yearOnly(look, found, today.getYear() - 1);
     Expectation expected = new Expectation(year, found.getCardinality(), look.snapshot().size());

@@ -125,6 +125,11 @@ class MemoryComparison {
   }
 
   private void take(AlertMapper.Row alert, Matching.Look look, Difference difference) {
+    if (alert.tellsChanges()) {
+      // That it finds more is no change of a work; of what it finds it has to know what is lost.
+      mapper.rememberMore(alert.id(), difference.memory().with(difference.news()).bytes());
+      return;
+    }
     boolean missed = difference.causes().isEmpty();
     RoaringBitmap news = difference.news().clone();
     if (missed || alert.tellsWidened()) {

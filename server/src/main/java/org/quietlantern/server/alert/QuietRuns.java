@@ -79,9 +79,9 @@ class QuietRuns {
   private static boolean isQuiet(AlertMapper.Row alert, RunState state, Set<Integer> found) {
     try {
       // A work that it knows as a part of another is no news, and has to be remembered.
-      RoaringBitmap news = state.notRemembered(alert);
-      news.forEach((int work) -> found.add(work));
-      return news.isEmpty();
+      RoaringBitmap works = state.toRunFor(alert);
+      works.forEach((int work) -> found.add(work));
+      return works.isEmpty();
     } catch (RuntimeException failed) {
       LOG.debug("alert {} fails, and is told so when it is run by itself", alert.id(), failed);
       return false;

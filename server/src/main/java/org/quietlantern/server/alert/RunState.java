@@ -14,6 +14,7 @@ import org.quietlantern.core.search.Candidates;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.TimeLimit;
 import org.quietlantern.core.watch.Memory;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.index.IndexKeeper;
@@ -36,10 +37,12 @@ final class RunState implements AutoCloseable {
   private final Map<Integer, OfGroup> groups = new ConcurrentHashMap<>();
   private final Map<Long, ChangesSince> changes = new ConcurrentHashMap<>();
   private final Map<Long, RoaringBitmap> since = new ConcurrentHashMap<>();
+  private final Map<Long, Again> comeAgain = new ConcurrentHashMap<>();
 
   /** What it is made of. */
   @Component
   static final class Parts {
+    private final AlertMapper mapper;
     private final Publications publications;
     private final Matching matching;
     private final IndexKeeper index;
@@ -47,11 +50,13 @@ final class RunState implements AutoCloseable {
     private final Duration searchTime;
 
     Parts(
+        AlertMapper mapper,
         Publications publications,
         Matching matching,
         IndexKeeper index,
         Json json,
         LanternProperties properties) {
+      this.mapper = mapper;
       this.publications = publications;
       this.matching = matching;
       this.index = index;
@@ -111,6 +116,7 @@ final class RunState implements AutoCloseable {
    *
    * @param lookedAt what changed since, and what comes again for another reason
    * @param matches of those; {@code news}: what of the matches the alert does not know
+   * @param again what it knows and is to be looked at, or told, again
    */
   record Seen(
       Strategy strategy,
@@ -119,12 +125,28 @@ final class RunState implements AutoCloseable {
       RoaringBitmap lookedAt,
       RoaringBitmap matches,
       Memory memory,
-      RoaringBitmap news) {
+      RoaringBitmap news,
+      List<Publications.ComesAgain> again) {
 
     /** What could not be dealt with is neither found nor remembered. */
     void leave(RoaringBitmap aside) {
       matches.andNot(aside);
       news.andNot(aside);
+    }
+
+    /** Row numbers of works. */
+    RoaringBitmap works() {
+      RoaringBitmap works = news.clone();
+      again.forEach(one -> works.add(one.work()));
+      return works;
+    }
+
+    boolean tells() {
+      return !news.isEmpty() || !again.isEmpty();
+    }
+
+    int found() {
+      return news.getCardinality() + again.size();
     }
   }
 
@@ -158,12 +180,61 @@ final class RunState implements AutoCloseable {
         lookedAt,
         matches,
         memory,
-        known.without(memory, news));
+        alert.tellsChanges() ? new RoaringBitmap() : known.without(memory, news),
+        again(alert, matches, memory));
   }
 
-  /** What of that which changed an alert finds and does not remember; parts of works among it. */
-  RoaringBitmap notRemembered(AlertMapper.Row alert) {
-    return Memory.read(alert.memory()).news(matches(alert, strategy(alert)));
+  /**
+   * What comes again for an alert: of those that tell changes everything that its search finds, of
+   * others what they found and their group has decided on, to review it (rule N3).
+   */
+  private List<Publications.ComesAgain> again(
+      AlertMapper.Row alert, RoaringBitmap matches, Memory memory) {
+    Again all = comeAgain.computeIfAbsent(alert.number(), this::comeAgain);
+    return all.works().stream()
+        .filter(
+            one ->
+                alert.tellsChanges()
+                    ? matches.contains(one.work()) || isLost(one, memory)
+                    : one.on().occasion().isToReview()
+                        && memory.remembersAny(List.of(one.work()))
+                        && all.concerned()
+                            .contains(new AlertMapper.Concerned(one.work(), alert.grp())))
+        .toList();
+  }
+
+  /** What no source supplies any more is found by nothing. */
+  private static boolean isLost(Publications.ComesAgain one, Memory memory) {
+    return one.on().occasion() == Occasion.WITHDRAWN && memory.remembersAny(List.of(one.work()));
+  }
+
+  private Again comeAgain(long after) {
+    List<Publications.ComesAgain> works = parts.publications.comeAgain(after, upTo);
+    return new Again(
+        works,
+        works.isEmpty()
+            ? Set.of()
+            : Set.copyOf(
+                parts.mapper.concerned(
+                    works.stream()
+                        .map(Publications.ComesAgain::work)
+                        .distinct()
+                        .toArray(Integer[]::new))));
+  }
+
+  /** What comes again, and which groups have decided on it. */
+  private record Again(List<Publications.ComesAgain> works, Set<AlertMapper.Concerned> concerned) {}
+
+  /**
+   * Which works an alert has to be run for: those that it finds of what changed and does not
+   * remember, parts of works among them, and what comes again.
+   */
+  RoaringBitmap toRunFor(AlertMapper.Row alert) {
+    Memory memory = Memory.read(alert.memory());
+    RoaringBitmap matches = matches(alert, strategy(alert));
+    RoaringBitmap works = memory.news(matches);
+    again(alert, matches, memory).forEach(one -> works.add(one.work()));
+    return works;
   }
 
   private RoaringBitmap matches(AlertMapper.Row alert, Strategy strategy) {

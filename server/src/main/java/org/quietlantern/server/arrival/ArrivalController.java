@@ -34,10 +34,18 @@ class ArrivalController {
     return arrivals.rounds(me, before);
   }
 
-  /** One round with its arrivals, the newest here first. */
+  /**
+   * One round with its arrivals.
+   *
+   * @param order {@code here} or {@code contents}; absent: contents where its alert asks by
+   *     journals only
+   */
   @GetMapping("/rounds/{round}")
-  RoundView round(Member me, @PathVariable String round) {
-    return arrivals.round(me, round);
+  RoundView round(
+      Member me,
+      @PathVariable String round,
+      @RequestParam(required = false) @Nullable String order) {
+    return arrivals.round(me, round, order);
   }
 
   /** Says something of one publication or several, as one act. */

@@ -5,8 +5,18 @@ import java.util.List;
 import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.platform.Nullable;
 
-/** An arrival in a round. {@code hereSince}: another alert had found it before. */
+/**
+ * An arrival in a round.
+ *
+ * @param id of the publication, and after an {@code @} the occasion on which it comes again; what
+ *     is marked is named so
+ * @param occasion {@code first coming}, {@code retracted}, {@code corrected}, {@code concern},
+ *     {@code final} or {@code withdrawn}
+ * @param hereSince another alert had found it before
+ * @param lamps of the members; none of what is only told
+ */
 public record ArrivalShown(
+    String id,
     Summary publication,
     String occasion,
     String newClass,
@@ -18,11 +28,16 @@ public record ArrivalShown(
   /** A word of the search and the fields in which it was met. */
   public record WordsMet(String typed, List<String> fields) {}
 
-  /** A member's lamp on an arrival; {@code mark} and the rest only where something was said. */
+  /**
+   * A member's lamp on an arrival; {@code mark} and the rest only where something was said.
+   *
+   * @param before what the member had said when the work first came; only where it comes again
+   */
   public record LampShown(
       String member,
       String lamp,
       @Nullable String mark,
       @Nullable String reason,
-      @Nullable Instant at) {}
+      @Nullable Instant at,
+      @Nullable String before) {}
 }

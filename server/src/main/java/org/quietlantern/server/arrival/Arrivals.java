@@ -3,12 +3,16 @@ package org.quietlantern.server.arrival;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.quietlantern.core.publication.ContentsOrder;
+import org.quietlantern.core.publication.Host;
+import org.quietlantern.core.query.Field;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.search.Explanation;
 import org.quietlantern.server.catalogue.Publications;
@@ -18,6 +22,7 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.matching.StrategyBody;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
@@ -34,6 +39,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Arrivals {
   /** Rounds on a page. */
   private static final int PAGE = 60;
+
+  private static final String CONTENTS = "contents";
+  private static final Comparator<Host> CONTENTS_ORDER = new ContentsOrder();
 
   private final RoundMapper mapper;
   private final RoundContents contents;
@@ -73,7 +81,7 @@ public class Arrivals {
     List<RoundMapper.Row> rows = mapper.page(who.group(), from, PAGE);
     boolean owes = who.mayWrite();
     return new RoundsPage(
-        lines(who, rows),
+        lines(reviewers(who), rows),
         rows.isEmpty() ? 0 : mapper.after(who.group(), rows.get(rows.size() - 1).id()),
         owes ? mapper.owed(who.group(), who.id()) : 0,
         owes ? mapper.firstOwed(who.group(), who.id()) : null);
@@ -115,11 +123,13 @@ public class Arrivals {
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */
   public List<RoundLine> closedRounds(Member who, int alert, int most) {
-    return lines(who, mapper.closed(who.group(), alert, most));
+    return lines(reviewers(who), mapper.closed(who.group(), alert, most));
   }
 
-  public RoundView round(Member who, String pid) {
+  /** {@code order}: of its arrivals; none: contents where the alert asks by journals only. */
+  public RoundView round(Member who, String pid, @Nullable String order) {
     RoundMapper.Row round = row(who, pid);
+    boolean asInIssues = order == null ? isOfJournals(round) : order.equals(CONTENTS);
     List<RoundMapper.FoundRow> found =
         contents.of(List.of(round.id())).getOrDefault(round.id(), List.of());
     Map<Integer, List<CurrentMark>> said =
@@ -128,14 +138,47 @@ public class Arrivals {
     List<StoredPublication> stored =
         publications.byId(
             Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList());
+    if (asInIssues) {
+      found = inOrder(found, stored);
+    }
     Map<Integer, Summary> shown = summaries.of(who, stored);
     List<Member> members = reviewers(who);
+    Map<Integer, List<CurrentMark>> before =
+        reviews.onPublications(
+            who.group(),
+            found.stream()
+                .filter(f -> !f.on().isFirst())
+                .map(RoundMapper.FoundRow::publication)
+                .distinct()
+                .toList());
     List<ArrivalShown> arrivals =
-        found.stream().map(f -> shown(f, shown.get(f.publication()), members, said)).toList();
+        found.stream()
+            .map(f -> shown(f, shown.get(f.publication()), members, new Said(said, before)))
+            .toList();
     return new RoundView(
-        lines(who, List.of(round)).get(0),
+        lines(members, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
+        asInIssues ? CONTENTS : "here",
         arrivals);
+  }
+
+  private boolean isOfJournals(RoundMapper.Row round) {
+    return json.read(mapper.strategy(round.id()), StrategyBody.class)
+        .strategy()
+        .asksOnly(Field.JOURNAL);
+  }
+
+  private static List<RoundMapper.FoundRow> inOrder(
+      List<RoundMapper.FoundRow> found, List<StoredPublication> stored) {
+    Map<Integer, Host> hosts =
+        stored.stream()
+            .collect(
+                Collectors.toMap(StoredPublication::id, s -> s.publication().host(), (a, b) -> a));
+    return found.stream()
+        .sorted(
+            Comparator.comparing(
+                f -> hosts.getOrDefault(f.publication(), Host.NONE), CONTENTS_ORDER))
+        .toList();
   }
 
   /**
@@ -169,8 +212,7 @@ public class Arrivals {
     return groups.members(who.group()).stream().filter(Member::mayWrite).toList();
   }
 
-  private List<RoundLine> lines(Member who, List<RoundMapper.Row> rounds) {
-    List<Member> members = reviewers(who);
+  private List<RoundLine> lines(List<Member> members, List<RoundMapper.Row> rounds) {
     Map<Integer, Map<Integer, RoundMapper.Reviewed>> reviewed =
         mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
             .collect(
@@ -207,14 +249,22 @@ public class Arrivals {
         round.nobody());
   }
 
+  /** Marks by occasion, and those on the first comings of what comes again, by work. */
+  private record Said(
+      Map<Integer, List<CurrentMark>> now, Map<Integer, List<CurrentMark>> before) {}
+
+  private static Map<Integer, CurrentMark> byMember(List<CurrentMark> marks) {
+    return marks.stream().collect(Collectors.toMap(CurrentMark::member, Function.identity()));
+  }
+
   private ArrivalShown shown(
-      RoundMapper.FoundRow found,
-      Summary summary,
-      List<Member> members,
-      Map<Integer, List<CurrentMark>> said) {
-    Map<Integer, CurrentMark> byMember =
-        said.getOrDefault(found.occasion(), List.of()).stream()
-            .collect(Collectors.toMap(CurrentMark::member, Function.identity()));
+      RoundMapper.FoundRow found, Summary summary, List<Member> members, Said said) {
+    Map<Integer, CurrentMark> now = byMember(said.now().getOrDefault(found.occasion(), List.of()));
+    Map<Integer, CurrentMark> before =
+        byMember(
+            found.on().isFirst()
+                ? List.of()
+                : said.before().getOrDefault(found.publication(), List.of()));
     List<ArrivalShown.WordsMet> words =
         Arrays.stream(json.read(found.words(), Explanation[].class))
             .map(
@@ -223,19 +273,29 @@ public class Arrivals {
                         w.typed(), w.fields().stream().map(f -> f.word()).toList()))
             .toList();
     return new ArrivalShown(
+        Marking.name(summary.id(), found.on()),
         summary,
         found.kind(),
         found.findingClass(),
         found.hereSince(),
         found.came(),
         words,
-        members.stream().map(m -> lamp(m, byMember.get(m.id()))).toList());
+        found.on().occasion().isToReview()
+            ? members.stream().map(m -> lamp(m, now.get(m.id()), before.get(m.id()))).toList()
+            : List.of());
   }
 
-  private static ArrivalShown.LampShown lamp(Member member, @Nullable CurrentMark said) {
+  private static ArrivalShown.LampShown lamp(
+      Member member, @Nullable CurrentMark said, @Nullable CurrentMark before) {
+    String had = before == null ? null : before.mark().word();
     return said == null
-        ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null)
+        ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null, had)
         : new ArrivalShown.LampShown(
-            member.pid(), said.mark().lamp().word(), said.mark().word(), said.reason(), said.at());
+            member.pid(),
+            said.mark().lamp().word(),
+            said.mark().word(),
+            said.reason(),
+            said.at(),
+            had);
   }
 }

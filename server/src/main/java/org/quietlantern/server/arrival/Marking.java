@@ -1,13 +1,17 @@
 package org.quietlantern.server.arrival;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Mark;
+import org.quietlantern.core.watch.Coming;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -50,6 +54,7 @@ public class Marking implements CommandKinds {
   /**
    * What is said of publications.
    *
+   * @param publications by their ids; with an occasion behind an {@code @} as they come again
    * @param round where the mark is made; needed for a keep, whose folder it decides
    */
   public record Given(
@@ -74,8 +79,19 @@ public class Marking implements CommandKinds {
 
   record AllBefore(List<Before> marks) {}
 
-  /** A mark that was taken away. */
-  record Out(int publication, CurrentMark said, List<Items.Taken> taken) {}
+  /**
+   * A mark that was taken away.
+   *
+   * @param on the occasion; none in what former versions wrote: the first coming
+   */
+  record Out(int publication, @Nullable String on, CurrentMark said, List<Items.Taken> taken) {}
+
+  /** A work that is marked, and on which occasion. */
+  private record Arrived(StoredPublication work, Coming on) {
+    Reviews.Comes comes() {
+      return new Reviews.Comes(work.id(), on);
+    }
+  }
 
   record AllOut(List<Out> lamps) {}
 
@@ -114,31 +130,73 @@ public class Marking implements CommandKinds {
           "folder-closed",
           "The folder that this round kept into is for some of the group now; keep it in another.");
     }
-    List<StoredPublication> works = publications.getAll(Viewer.of(who), given.publications(), MOST);
-    return marked(who, command, works, said, given.reason().strip(), folder);
+    return marked(
+        who, command, arrived(who, given.publications()), said, given.reason().strip(), folder);
+  }
+
+  /** How what is marked is named: the work, and how it comes again. */
+  static String name(String work, Coming on) {
+    return on.isFirst() ? work : work + "@" + on.text();
+  }
+
+  private List<Arrived> arrived(Member who, List<String> names) {
+    Publications.requireSome(names, MOST);
+    Map<Coming, List<String>> byOccasion =
+        names.stream()
+            .map(String::valueOf)
+            .collect(
+                Collectors.groupingBy(
+                    Marking::occasion,
+                    LinkedHashMap::new,
+                    Collectors.mapping(name -> name.replaceFirst("@.*", ""), Collectors.toList())));
+    return byOccasion.entrySet().stream()
+        .flatMap(
+            on ->
+                publications.getAll(Viewer.of(who), on.getValue(), MOST).stream()
+                    .map(work -> new Arrived(work, on.getKey())))
+        .toList();
+  }
+
+  private static Coming occasion(String name) {
+    int at = name.indexOf('@');
+    if (at < 0) {
+      return Coming.FIRST;
+    }
+    try {
+      Coming on = Coming.of(name.substring(at + 1));
+      if (!on.occasion().isToReview()) {
+        throw Refusal.unusable("publications", "That is only told: there is nothing to mark.");
+      }
+      return on;
+    } catch (NoSuchElementException unknown) {
+      throw Refusal.unusable("publications", "There is no such occasion: " + name);
+    }
   }
 
   private CommandResult<Marked, AllBefore> marked(
       Member who,
       UUID command,
-      List<StoredPublication> works,
+      List<Arrived> works,
       Mark said,
       String reason,
       @Nullable Integer folder) {
     Map<Integer, CurrentMark> last =
-        reviews.of(who, works.stream().map(StoredPublication::id).toList());
+        reviews.of(who, works.stream().map(one -> one.work().id()).distinct().toList());
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
-    for (StoredPublication work : works) {
-      if (said == Mark.KEEP) {
+    for (Arrived one : works) {
+      StoredPublication work = one.work();
+      if (said == Mark.KEEP && one.on().isFirst()) {
         Items.Placed placed = items.place(who, command, folder, work, reason, null);
         kept = placed.folder();
         before.add(new Before(work.id(), placed.event(), folder, placed.reason(), List.of()));
       } else {
-        int event = reviews.mark(who, command, work.id(), said, reason);
+        int event = reviews.mark(who, command, one.comes(), said, reason);
         boolean wasKept = last.containsKey(work.id()) && last.get(work.id()).mark() == Mark.KEEP;
-        List<Items.Taken> taken = wasKept ? items.withdraw(who, work.id()) : List.of();
+        // What comes again leaves its folders where the member decides so.
+        boolean leaves = wasKept && (one.on().isFirst() || said == Mark.PASS);
+        List<Items.Taken> taken = leaves ? items.withdraw(who, work.id()) : List.of();
         notes.add(Items.sentence(taken));
         before.add(new Before(work.id(), event, null, null, taken));
       }
@@ -153,19 +211,29 @@ public class Marking implements CommandKinds {
   }
 
   /** The mark that all of them had; empty where they had none, or not the same. */
-  private static String sameBefore(List<StoredPublication> works, Map<Integer, CurrentMark> last) {
+  private static String sameBefore(List<Arrived> works, Map<Integer, CurrentMark> last) {
     List<String> were =
         works.stream()
-            .map(work -> last.containsKey(work.id()) ? last.get(work.id()).mark().word() : "")
+            .map(
+                one ->
+                    one.on().isFirst() && last.containsKey(one.work().id())
+                        ? last.get(one.work().id()).mark().word()
+                        : "")
             .distinct()
             .toList();
     return were.size() == 1 ? were.get(0) : "";
   }
 
   private static <B> CommandResult<Marked, B> done(
-      Member who, List<StoredPublication> works, CommandResult<Marked, B> done) {
-    return done.changing(works.stream().map(work -> "mark:" + work.id() + ":" + who.id()).toList())
-        .about(Subject.Of.PUBLICATION, works.stream().map(StoredPublication::pid).toList());
+      Member who, List<Arrived> works, CommandResult<Marked, B> done) {
+    return done.changing(works.stream().map(one -> changed(who, one)).toList())
+        .about(
+            Subject.Of.PUBLICATION,
+            works.stream().map(one -> one.work().pid()).distinct().toList());
+  }
+
+  private static String changed(Member who, Arrived one) {
+    return "mark:" + name(Integer.toString(one.work().id()), one.on()) + ":" + who.id();
   }
 
   /** Puts the member's own lamps out, whenever they were lit; a keep leaves its folders, too. */
@@ -174,17 +242,19 @@ public class Marking implements CommandKinds {
   }
 
   private CommandResult<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
-    List<StoredPublication> works = publications.getAll(Viewer.of(who), ids, MOST);
+    List<Arrived> works = arrived(who, ids);
     List<Out> out = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
-    for (StoredPublication work : works) {
-      CurrentMark said = reviews.of(who, work.id()).orElse(null);
+    for (Arrived one : works) {
+      int work = one.work().id();
+      CurrentMark said =
+          (one.on().isFirst() ? reviews.of(who, work) : reviews.on(who, one.comes())).orElse(null);
       if (said != null) {
-        reviews.takeBack(who, command, work.id(), null);
+        reviews.takeBack(who, command, one.comes());
         List<Items.Taken> taken =
-            said.mark() == Mark.KEEP ? items.withdraw(who, work.id()) : List.of();
+            one.on().isFirst() && said.mark() == Mark.KEEP ? items.withdraw(who, work) : List.of();
         notes.add(Items.sentence(taken));
-        out.add(new Out(work.id(), said, taken));
+        out.add(new Out(work, one.on().text(), said, taken));
       }
     }
     if (out.isEmpty()) {
@@ -202,7 +272,8 @@ public class Marking implements CommandKinds {
 
   private String lightAgain(Member who, UUID command, AllOut before) {
     for (Out one : before.lamps()) {
-      reviews.sayAgain(who, command, one.publication(), one.said());
+      Coming on = one.on() == null ? Coming.FIRST : Coming.of(one.on());
+      reviews.sayAgain(who, command, new Reviews.Comes(one.publication(), on), one.said());
       one.taken().forEach(items::putBack);
     }
     return "";

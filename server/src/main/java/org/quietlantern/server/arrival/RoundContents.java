@@ -16,11 +16,11 @@ class RoundContents {
     this.mapper = mapper;
   }
 
-  /** By round. Two that turned out to be one work since stand in a round once. */
+  /** By round. Two that turned out to be one work since stand in a round once an occasion. */
   Map<Integer, List<RoundMapper.FoundRow>> of(List<Integer> rounds) {
-    Set<List<Integer>> seen = new HashSet<>();
+    Set<List<Object>> seen = new HashSet<>();
     return mapper.found(rounds.toArray(Integer[]::new)).stream()
-        .filter(f -> seen.add(List.of(f.round(), f.publication())))
+        .filter(f -> seen.add(List.of(f.round(), f.publication(), f.on())))
         .collect(Collectors.groupingBy(RoundMapper.FoundRow::round));
   }
 }

@@ -188,7 +188,7 @@ class RoundCounts implements MendingCheck {
   private static List<Coverage.Arrived> arrived(
       List<RoundMapper.FoundRow> found, Map<Integer, List<CurrentMark>> said) {
     return found.stream()
-        .filter(f -> !f.hereSince())
+        .filter(RoundMapper.FoundRow::isOwed)
         .map(f -> new Coverage.Arrived(f.came(), lamps(said.getOrDefault(f.occasion(), List.of()))))
         .toList();
   }

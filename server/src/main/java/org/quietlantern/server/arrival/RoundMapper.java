@@ -7,6 +7,8 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.core.watch.Occasion;
 
 @Mapper
 interface RoundMapper {
@@ -33,10 +35,20 @@ interface RoundMapper {
       int occasion,
       int publication,
       String kind,
+      String key,
       String findingClass,
       String words,
       boolean hereSince,
-      Instant came) {}
+      Instant came) {
+    Coming on() {
+      return new Coming(Occasion.named(kind), key);
+    }
+
+    /** Whether lamps are to be lit for it: not what another alert found, or what is only told. */
+    boolean isOwed() {
+      return !hereSince && on().occasion().isToReview();
+    }
+  }
 
   record Due(int id, int alert) {}
 
@@ -54,8 +66,8 @@ interface RoundMapper {
 
   String FOUND =
       """
-      select n.round, r.occasion, coalesce(p.canonical, p.id) as publication, o.kind, n.class as finding_class,
-        n.words::text, n.here_since, r.came
+      select n.round, r.occasion, coalesce(p.canonical, p.id) as publication, o.kind, o.key,
+        n.class as finding_class, n.words::text, n.here_since, r.came
       from finding n join arrival r on r.id = n.arrival join occasion o on o.id = r.occasion
       join publication p on p.id = o.publication
       """;
@@ -132,7 +144,7 @@ interface RoundMapper {
         join publication p on p.id = o.publication
         left join lamp l on l.occasion = o.id and l.membership = #{membership}
         left join review_event e on e.id = l.event
-        where r.grp = #{group} and r.came >= #{since}
+        where r.grp = #{group} and r.came >= #{since} and o.kind not in ('final', 'withdrawn')
         group by coalesce(p.canonical, p.id), o.kind, o.key) works
       group by day order by day
       """)
@@ -245,6 +257,14 @@ interface RoundMapper {
 
   @Select(ROUNDS + " and r.pid = #{pid}")
   Row find(int group, String pid);
+
+  /** By what the alert of a round searches now. */
+  @Select(
+      """
+      select v.strategy::text from round r join alert a on a.id = r.alert
+      join revision v on v.id = a.revision where r.id = #{round}
+      """)
+  String strategy(int round);
 
   @Select(ROUNDS + " and a.id = #{alert} and r.closed is not null order by r.n desc limit #{most}")
   List<Row> closed(int group, int alert, int most);

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import org.quietlantern.core.search.Explanation;
+import org.quietlantern.core.watch.Coming;
 import org.quietlantern.core.watch.NewClass;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
@@ -38,8 +39,20 @@ public class Rounds {
   /** The round that gathers, by row number, and when it will close. */
   public record Gathering(int round, @Nullable Instant closes) {}
 
-  /** A publication (row number) that came, as what, and by which words. */
-  public record Found(int publication, NewClass newClass, List<Explanation> words) {}
+  /** A publication (row number) that came on an occasion, as what, and by which words. */
+  public record Found(int publication, Coming on, String as, List<Explanation> words) {
+    public static Found first(int publication, NewClass newClass, List<Explanation> words) {
+      return new Found(publication, Coming.FIRST, newClass.word(), words);
+    }
+
+    public static Found again(int publication, Coming on) {
+      return new Found(publication, on, on.occasion().word(), List.of());
+    }
+
+    private Reviews.Comes comes() {
+      return new Reviews.Comes(publication, on);
+    }
+  }
 
   /** What an alert found, in this order, and by which revision. Row numbers. */
   public record FoundBy(int alert, int revision, List<Found> found) {}
@@ -131,9 +144,9 @@ public class Rounds {
   }
 
   /**
-   * Puts the first comings of publications into the rounds that gather, of alerts of one group in
-   * this order. One that another alert found before stands as <i>here since</i>. Repeating it
-   * changes nothing.
+   * Puts what came on its occasions into the rounds that gather, of alerts of one group in this
+   * order. One that another alert found before stands as <i>here since</i>. Repeating it changes
+   * nothing.
    */
   public void announce(int group, List<FoundBy> alerts) {
     Instant now = calendar.now();
@@ -141,11 +154,9 @@ public class Rounds {
         alerts.stream()
             .flatMap(by -> by.found().stream().map(one -> new Line(by.alert(), by.revision(), one)))
             .toList();
-    Map<Integer, Integer> occasions =
-        reviews.firstComings(
-            lines.stream().map(line -> line.found().publication()).distinct().toList());
-    Integer[] comings =
-        each(lines, line -> occasions.get(line.found().publication()), Integer[]::new);
+    Map<Reviews.Comes, Integer> occasions =
+        reviews.occasions(lines.stream().map(line -> line.found().comes()).distinct().toList());
+    Integer[] comings = each(lines, line -> occasions.get(line.found().comes()), Integer[]::new);
     Set<Integer> first =
         new HashSet<>(
             mapper.arrive(group, Arrays.stream(comings).distinct().toArray(Integer[]::new), now));
@@ -154,7 +165,7 @@ public class Rounds {
         each(lines, Line::alert, Integer[]::new),
         each(lines, Line::revision, Integer[]::new),
         comings,
-        each(lines, line -> line.found().newClass().word(), String[]::new),
+        each(lines, line -> line.found().as(), String[]::new),
         each(lines, line -> json.write(line.found().words()), String[]::new),
         Arrays.stream(comings).map(one -> !first.remove(one)).toArray(Boolean[]::new),
         now);

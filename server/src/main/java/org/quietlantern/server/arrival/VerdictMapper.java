@@ -19,7 +19,7 @@ interface VerdictMapper {
         from lamp l join membership m on m.id = l.membership and m.grp = a.grp
         join review_event e on e.id = l.event
         where l.occasion = a.occasion) said on true
-      where f.alert = #{alert} order by f.id
+      where f.alert = #{alert} and o.kind = 'first coming' order by f.id
       """)
   List<Row> ofAlert(int alert);
 }

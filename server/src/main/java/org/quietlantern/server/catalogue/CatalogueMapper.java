@@ -239,6 +239,19 @@ interface CatalogueMapper {
       """)
   List<Change> changes(long after, long upTo, int most);
 
+  /** {@code work}: as it is known now. */
+  record ComesAgain(long no, int work, String[] kinds, Instant at) {}
+
+  /** Changes of some kinds; {@code since}: none earlier than this moment. */
+  @Select(
+      """
+      select c.no, coalesce(p.canonical, p.id) as work, c.kinds, c.at
+      from publication_change c join publication p on p.id = c.publication
+      where c.no > #{after} and c.no <= #{upTo} and c.at >= #{since} and c.kinds && #{kinds}::text[]
+      order by c.no
+      """)
+  List<ComesAgain> comeAgain(long after, long upTo, Instant since, String[] kinds);
+
   record ChangeRow(Instant at, String[] kinds) {}
 
   /** Of a work and of what was joined with it, the latest first. */

@@ -12,8 +12,11 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.ChangeKind;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.publication.SameWork;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Refusal;
@@ -34,6 +37,9 @@ public class Publications {
 
   /** A numbered change. {@code isNew}: the publication came with it. */
   public record Change(long no, int publication, boolean isNew) {}
+
+  /** A work (row number, as it is known now) that comes again, on what, and when it did. */
+  public record ComesAgain(int work, Coming on, Instant at) {}
 
   Publications(CatalogueMapper mapper, Json json, Calendar calendar) {
     this.calendar = calendar;
@@ -148,16 +154,45 @@ public class Publications {
 
   /** All of some publications, each once; refused where one is not there or there are too many. */
   public List<StoredPublication> getAll(Viewer viewer, List<String> pids, int most) {
-    if (pids == null || pids.isEmpty() || pids.size() > most) {
-      throw Refusal.unusable(
-          "publications",
-          "One act is about one publication at least and %,d at most.".formatted(most));
-    }
+    requireSome(pids, most);
     List<StoredPublication> found = byPid(viewer, pids);
     if (mapper.existing(viewer.group(), pids.toArray(String[]::new)) < Set.copyOf(pids).size()) {
       throw Refusal.unknown();
     }
     return found;
+  }
+
+  /** Refuses an act that is about nothing, or about more than so many. */
+  public static void requireSome(List<String> publications, int most) {
+    if (publications == null || publications.isEmpty() || publications.size() > most) {
+      throw Refusal.unusable(
+          "publications",
+          "One act is about one publication at least and %,d at most.".formatted(most));
+    }
+  }
+
+  /** What comes again by changes above {@code after} up to {@code upTo}, in their order. */
+  public List<ComesAgain> comeAgain(long after, long upTo) {
+    return comeAgain(after, upTo, Instant.EPOCH);
+  }
+
+  /** The same of what changed since a moment. */
+  public List<ComesAgain> comeAgain(Instant since) {
+    return comeAgain(0, Long.MAX_VALUE, since);
+  }
+
+  private List<ComesAgain> comeAgain(long after, long upTo, Instant since) {
+    return mapper.comeAgain(after, upTo, since, Occasion.changes().toArray(String[]::new)).stream()
+        .flatMap(
+            change ->
+                Occasion.again(ChangeKind.named(List.of(change.kinds()))).stream()
+                    .map(
+                        occasion ->
+                            new ComesAgain(
+                                change.work(),
+                                new Coming(occasion, occasion.key(change.no())),
+                                change.at())))
+        .toList();
   }
 
   /** Row numbers of what was merged into each of these; nothing for most. */

@@ -113,10 +113,10 @@ class DemoPast {
       if (round.reviewed().getOrDefault(member.pid(), 0) == round.arrivals()) {
         continue;
       }
-      for (ArrivalShown arrival : arrivals.round(member, round.id()).arrivals()) {
+      for (ArrivalShown arrival : arrivals.round(member, round.id(), "here").arrivals()) {
         Random random = random(today, member, arrival);
         if (isUnlit(arrival, member) && random.nextInt(100) < habit.thoroughness()) {
-          say(member, round.id(), arrival.publication().id(), random);
+          say(member, round.id(), arrival.id(), random);
         }
       }
     }

@@ -101,7 +101,7 @@ class DigestArrivals {
 
     boolean owed(DigestMapper.Untold one) {
       Lamp lamp = CurrentMark.lampOf(who, said.getOrDefault(one.occasion(), List.of()));
-      return who.mayWrite() && lamp.owes();
+      return who.mayWrite() && one.on().occasion().isToReview() && lamp.owes();
     }
   }
 
@@ -227,7 +227,9 @@ class DigestArrivals {
         ages(stored, summary),
         why(found),
         said(known, one.occasion()),
-        known.who().mayWrite() ? marks(known.place(), stored.pid(), one.round()) : List.of());
+        known.who().mayWrite() && one.on().occasion().isToReview()
+            ? marks(known.place(), stored.pid(), one)
+            : List.of());
   }
 
   static List<Piece> pieces(String title, List<Span> lit) {
@@ -286,11 +288,24 @@ class DigestArrivals {
             .distinct()
             .collect(Collectors.joining(", "));
     return Stream.of(
-            first.findingClass().equals("published") ? "" : first.findingClass(),
+            as(first),
+            found.stream()
+                .filter(one -> !one.on().equals(first.on()))
+                .map(DigestArrivals::as)
+                .distinct()
+                .collect(Collectors.joining(", ")),
             words,
             others.isEmpty() ? "" : "also found by " + others)
         .filter(part -> !part.isEmpty())
         .collect(Collectors.joining("; "));
+  }
+
+  /** In which way it is new, where that says something; or what happened to it since. */
+  private static String as(DigestMapper.Untold one) {
+    if (!one.on().isFirst()) {
+      return one.on().occasion().said();
+    }
+    return one.findingClass().equals("published") ? "" : one.findingClass();
   }
 
   private static List<String> said(Known known, int occasion) {
@@ -316,13 +331,15 @@ class DigestArrivals {
   }
 
   /** Each leads to a page where it is chosen, and not made. */
-  private static List<MarkOffered> marks(String place, String work, String round) {
+  private static List<MarkOffered> marks(String place, String work, DigestMapper.Untold one) {
+    String on = one.on().isFirst() ? "" : "&on=" + one.on().text();
     return Arrays.stream(Mark.values())
         .map(
             mark ->
                 new MarkOffered(
                     mark.word(),
-                    "%smark/%s?say=%s&in=%s".formatted(place, work, mark.word(), round)))
+                    "%smark/%s?say=%s&in=%s%s"
+                        .formatted(place, work, mark.word(), one.round(), on)))
         .toList();
   }
 }

@@ -8,6 +8,8 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.quietlantern.core.mail.Patience;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.platform.Nullable;
 
 @Mapper
@@ -118,13 +120,19 @@ interface DigestMapper {
   record Untold(
       int arrival,
       int occasion,
+      String kind,
+      String key,
       int publication,
       String findingClass,
       String words,
       String round,
       String alert,
       String alertName,
-      String strategy) {}
+      String strategy) {
+    Coming on() {
+      return new Coming(Occasion.named(kind), key);
+    }
+  }
 
   /**
    * Of rounds that closed after a moment.
@@ -133,7 +141,8 @@ interface DigestMapper {
    */
   @Select(
       """
-      select r.id as arrival, r.occasion, coalesce(p.canonical, p.id) as publication,
+      select r.id as arrival, r.occasion, o.kind, o.key,
+        coalesce(p.canonical, p.id) as publication,
         n.class as finding_class, n.words::text, d.pid as round, a.pid as alert,
         s.name as alert_name, v.strategy::text
       from round d join alert a on a.id = d.alert join revision v on v.id = a.revision

@@ -36,6 +36,7 @@ interface FoundFeedMapper {
   record Found(
       int id,
       int occasion,
+      String kind,
       int publication,
       String findingClass,
       String words,
@@ -66,11 +67,11 @@ interface FoundFeedMapper {
    */
   @Select(
       """
-      select id, occasion, publication, finding_class, words, alert_name, came, closed,
+      select id, occasion, kind, publication, finding_class, words, alert_name, came, closed,
         (select max(c.at) from publication_change c
           where c.publication in (told.publication, told.work)) as changed
       from (
-        select n.id, r.occasion, o.publication, coalesce(p.canonical, p.id) as work,
+        select n.id, r.occasion, o.kind, o.publication, coalesce(p.canonical, p.id) as work,
           n.class as finding_class, n.words::text, s.name as alert_name, r.came, d.closed,
           d.pid as round,
           coalesce(d.closed, r.came) as at,

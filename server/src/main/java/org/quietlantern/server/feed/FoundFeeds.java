@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.quietlantern.core.search.Explanation;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.alert.Alerts;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Json;
@@ -131,6 +132,13 @@ class FoundFeeds {
     return found.stream().map(one -> shown(who, one, json)).toList();
   }
 
+  private static String why(FoundFeedMapper.Found found, String words) {
+    Occasion occasion = Occasion.named(found.kind());
+    return occasion == Occasion.FIRST_COMING
+        ? "Found by “%s”%s.".formatted(found.alertName(), words.isEmpty() ? "" : ": " + words)
+        : "It %s, says “%s”.".formatted(occasion.said(), found.alertName());
+  }
+
   private static FeedSource.Told shown(Member who, FoundFeedMapper.Found found, Json json) {
     String words =
         Stream.of(json.read(found.words(), Explanation[].class))
@@ -142,7 +150,7 @@ class FoundFeeds {
         "arrival:" + who.group() + ":" + found.occasion(),
         found.publication(),
         found.findingClass(),
-        "Found by “%s”%s.".formatted(found.alertName(), words.isEmpty() ? "" : ": " + words),
+        why(found, words),
         found.came(),
         told,
         found.changed());

@@ -32,6 +32,7 @@ interface GroupFeedMapper {
               join publication p on p.id = o.publication
               join membership m on m.id = #{membership}
               where r.grp = #{group} and r.came >= m.joined
+                and o.kind not in ('final', 'withdrawn')
                 and exists (select 1 from finding n where n.arrival = r.id)
                 and not exists (select 1 from lamp l join review_event e on e.id = l.event
                   where l.occasion = r.occasion and l.membership = m.id

@@ -2,6 +2,7 @@ package org.quietlantern.server.matching;
 
 import java.util.List;
 import java.util.Optional;
+import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.search.Library;
 import org.springframework.stereotype.Component;
 
@@ -16,10 +17,19 @@ public class Shelves {
   }
 
   public Library of(int group) {
-    return name ->
-        shelf(name)
+    return new Library() {
+      @Override
+      public Optional<Strategy> find(String name) {
+        return shelf(name)
             .flatMap(shelf -> shelf.find(group, name.substring(PREFIX)))
             .map(StrategyBody::strategy);
+      }
+
+      @Override
+      public Optional<Listed> listed(String name) {
+        return shelf(name).flatMap(shelf -> shelf.listed(group, name.substring(PREFIX)));
+      }
+    };
   }
 
   /** What a held strategy is called; its name where it is not there any more. */

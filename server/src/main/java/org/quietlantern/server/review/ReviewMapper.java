@@ -52,6 +52,36 @@ interface ReviewMapper {
       """)
   List<Coming> firstComings(Integer[] publications);
 
+  /**
+   * Occasions on which works come again, made where they are not there. Those that somebody else
+   * makes at this moment are left out, and found when they are asked for again.
+   */
+  @Select(
+      """
+      with asked as (
+        select * from unnest(#{works}, #{kinds}, #{keys}) as q (publication, kind, key)),
+      made as (
+        insert into occasion (publication, kind, key)
+        select distinct publication, kind, key from asked order by 1, 2, 3
+        on conflict do nothing returning publication, kind, key, id)
+      select o.publication, o.kind, o.key, o.id from occasion o join asked a
+        on a.publication = o.publication and a.kind = o.kind and a.key = o.key
+      union select publication, kind, key, id from made
+      """)
+  List<Again> comings(Integer[] works, String[] kinds, String[] keys);
+
+  /** Of a work or of what was merged into it; the first that was made. */
+  @Select(
+      """
+      select o.id from occasion o join publication p on p.id = o.publication
+      where (p.id = #{work} or p.canonical = #{work}) and o.kind = #{kind} and o.key = #{key}
+      order by o.id limit 1
+      """)
+  Integer occasion(int work, String kind, String key);
+
+  /** An occasion of a publication. */
+  record Again(int publication, String kind, String key, int id) {}
+
   @Select(
       """
       insert into review_event
@@ -81,17 +111,17 @@ interface ReviewMapper {
       """)
   void settle(int membership, int occasion);
 
-  /** The mark of a member that is in force on the first coming of a work. */
+  /** The mark of a member that is in force on an occasion of a work. */
   @Select(
       """
       select l.event, l.occasion, e.what, e.reason
       from occasion o join publication p on p.id = o.publication
       join lamp l on l.occasion = o.id join review_event e on e.id = l.event
-      where (p.id = #{publication} or p.canonical = #{publication}) and o.kind = 'first coming'
-        and l.membership = #{membership}
+      where (p.id = #{publication} or p.canonical = #{publication})
+        and o.kind = #{kind} and o.key = #{key} and l.membership = #{membership}
       order by l.event desc limit 1
       """)
-  InForce inForce(int membership, int publication);
+  InForce inForce(int membership, int publication, String kind, String key);
 
   @Select(
       """

@@ -10,9 +10,12 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -62,14 +65,52 @@ public class Reviews {
     return found;
   }
 
+  /** A work and an occasion of it. */
+  public record Comes(int publication, Coming on) {}
+
+  /** Row numbers of occasions of any kind, made where they are not there. */
+  @Transactional
+  public Map<Comes, Integer> occasions(Collection<Comes> all) {
+    Map<Comes, Integer> found = new HashMap<>();
+    firstComings(
+            all.stream()
+                .filter(one -> one.on().isFirst())
+                .map(Comes::publication)
+                .distinct()
+                .toList())
+        .forEach((work, occasion) -> found.put(new Comes(work, Coming.FIRST), occasion));
+    List<Comes> again = all.stream().filter(one -> !one.on().isFirst()).distinct().toList();
+    // Somebody else may make one between the two halves of the statement; then it is there.
+    for (int tried = 0; tried < 2 && !found.keySet().containsAll(again); tried++) {
+      mapper
+          .comings(
+              again.stream().map(Comes::publication).toArray(Integer[]::new),
+              again.stream().map(one -> one.on().occasion().word()).toArray(String[]::new),
+              again.stream().map(one -> one.on().key()).toArray(String[]::new))
+          .forEach(
+              one ->
+                  found.put(
+                      new Comes(
+                          one.publication(), new Coming(Occasion.named(one.kind()), one.key())),
+                      one.id()));
+    }
+    return found;
+  }
+
   /** Adds a mark on the first coming, as a part of a command; answers the event's number. */
   @Transactional(propagation = Propagation.MANDATORY)
   public int mark(Member who, UUID command, int publication, Mark mark, String reason) {
+    return mark(who, command, new Comes(publication, Coming.FIRST), mark, reason);
+  }
+
+  /** The same on any occasion; refused as unknown where the work has not come on it. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public int mark(Member who, UUID command, Comes marked, Mark mark, String reason) {
     return add(
         who,
         command,
-        firstComing(publication),
-        publication,
+        occasion(marked),
+        marked.publication(),
         mark.word(),
         reason,
         null,
@@ -78,33 +119,48 @@ public class Reviews {
 
   /** Says again what was said before, at the time that it was said, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void sayAgain(Member who, UUID command, int publication, CurrentMark said) {
+  public void sayAgain(Member who, UUID command, Comes marked, CurrentMark said) {
     add(
         who,
         command,
-        firstComing(publication),
-        publication,
+        occasion(marked),
+        marked.publication(),
         said.mark().word(),
         said.reason(),
         null,
         said.at());
   }
 
+  private int occasion(Comes of) {
+    Coming on = of.on();
+    return on.isFirst()
+        ? firstComing(of.publication())
+        : Optional.ofNullable(mapper.occasion(of.publication(), on.occasion().word(), on.key()))
+            .orElseThrow(Refusal::unknown);
+  }
+
   /**
    * Takes back a mark, as a part of a command; later marks stay.
    *
-   * @param event its number as {@link #mark} answered it; none: the mark in force
+   * @param event its number as {@link #mark} answered it
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void takeBack(Member who, UUID command, int publication, @Nullable Integer event) {
-    Integer undone = event;
-    if (undone == null) {
-      ReviewMapper.InForce last = mapper.inForce(who.id(), publication);
-      undone = last == null ? null : last.event();
-    }
-    Integer occasion = undone == null ? null : mapper.occasionOf(undone, who.id());
+  public void takeBack(Member who, UUID command, int publication, int event) {
+    Integer occasion = mapper.occasionOf(event, who.id());
     if (occasion != null) {
-      add(who, command, occasion, publication, "undo", "", undone, calendar.now());
+      add(who, command, occasion, publication, "undo", "", event, calendar.now());
+    }
+  }
+
+  /** Takes back all marks on an occasion, as a part of a command: no earlier one is in force. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeBack(Member who, UUID command, Comes marked) {
+    Coming on = marked.on();
+    String kind = on.occasion().word();
+    ReviewMapper.InForce last = mapper.inForce(who.id(), marked.publication(), kind, on.key());
+    while (last != null) {
+      takeBack(who, command, marked.publication(), last.event());
+      last = mapper.inForce(who.id(), marked.publication(), kind, on.key());
     }
   }
 
@@ -136,6 +192,9 @@ public class Reviews {
   @Transactional(readOnly = true)
   public Map<Integer, List<CurrentMark>> onPublications(
       int group, Collection<Integer> publications) {
+    if (publications.isEmpty()) {
+      return Map.of();
+    }
     return byAsked(mapper.onPublications(group, publications.toArray(Integer[]::new)));
   }
 
@@ -143,6 +202,20 @@ public class Reviews {
   @Transactional(readOnly = true)
   public Optional<CurrentMark> of(Member who, int publication) {
     return Optional.ofNullable(of(who, List.of(publication)).get(publication));
+  }
+
+  /** What one member says of a work on an occasion. */
+  @Transactional(readOnly = true)
+  public Optional<CurrentMark> on(Member who, Comes asked) {
+    Coming on = asked.on();
+    return Optional.ofNullable(mapper.occasion(asked.publication(), on.occasion().word(), on.key()))
+        .flatMap(
+            occasion ->
+                onOccasions(who.group(), List.of(occasion))
+                    .getOrDefault(occasion, List.of())
+                    .stream()
+                    .filter(said -> said.member() == who.id())
+                    .findFirst());
   }
 
   /** What one member says of the first comings of publications, by their row numbers. */

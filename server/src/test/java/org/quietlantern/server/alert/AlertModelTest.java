@@ -74,6 +74,10 @@ class AlertModelTest {
     private final Dated dated;
     private Set<String> topics;
     private boolean there = true;
+    private boolean decided;
+
+    /** As {@code retraction} or {@code correction}, in the order in which they were published. */
+    private final List<String> notices = new ArrayList<>();
 
     private Work(String key, Dated dated, Set<String> topics) {
       this.key = key;
@@ -92,6 +96,7 @@ class AlertModelTest {
     private final Set<Work> memory = new HashSet<>();
     private final Set<Work> arrivedSince = new HashSet<>();
     private final Set<Work> touchedSince = new HashSet<>();
+    private final List<Noticed> noticedSince = new ArrayList<>();
     private final Map<String, String> told = new TreeMap<>();
 
     private Watch(String id, String search, Set<String> topics) {
@@ -108,6 +113,13 @@ class AlertModelTest {
       if (paused) {
         return;
       }
+      for (Noticed notice : noticedSince) {
+        if (memory.contains(notice.work()) && notice.work().decided) {
+          String key = notice.work().key + " " + notice.kind() + " ";
+          long before = told.keySet().stream().filter(one -> one.startsWith(key)).count();
+          told.put(key + (before + 1), notice.kind());
+        }
+      }
       for (Work work : touchedSince) {
         if (finds(work) && memory.add(work)) {
           told.put(work.key, arrivedSince.contains(work) ? work.dated.newClass : "now matching");
@@ -119,8 +131,11 @@ class AlertModelTest {
     private void seen() {
       arrivedSince.clear();
       touchedSince.clear();
+      noticedSince.clear();
     }
   }
+
+  private record Noticed(Work work, String kind) {}
 
   private final Map<String, Work> works = new LinkedHashMap<>();
   private final List<Watch> watches = new ArrayList<>();
@@ -153,7 +168,24 @@ class AlertModelTest {
             .replace(
                 issued,
                 work.dated.date.isEmpty() ? "" : issued.replace("2026-03-04", work.dated.date));
-    return new SourceRecord(identifier, "mods", raw, "2026-11-20", !work.there);
+    return new SourceRecord(
+        identifier,
+        "mods",
+        raw.replace("</mods>", notices(work) + "</mods>"),
+        "2026-11-20",
+        !work.there);
+  }
+
+  private static String notices(Work work) {
+    StringBuilder notices = new StringBuilder();
+    for (int n = 0; n < work.notices.size(); n++) {
+      notices.append(
+          "<notice kind=\"%s\" date=\"2026-11-03\">10.5555/notice.%s.%d</notice>"
+              .formatted(work.notices.get(n), work.key, n));
+    }
+    return "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+        + notices
+        + "</supply></extension>";
   }
 
   private Set<String> someTopics() {
@@ -181,7 +213,7 @@ class AlertModelTest {
   private void act() {
     Work some = anyWork();
     Watch watch = watches.get(random.nextInt(watches.size()));
-    switch (random.nextInt(some == null ? 1 : 9)) {
+    switch (random.nextInt(some == null ? 1 : 13)) {
       case 0, 1, 2 -> comes();
       case 3 -> changes(some);
       case 4 -> goes(some);
@@ -191,6 +223,8 @@ class AlertModelTest {
       }
       case 6 -> edited(watch);
       case 7 -> pausedOrResumed(watch);
+      case 8, 9 -> decides(some);
+      case 10, 11 -> isNoticed(some);
       default -> runs();
     }
   }
@@ -213,17 +247,50 @@ class AlertModelTest {
     touched(work);
   }
 
-  /** From the one source that has it; what another one has, too, stays. */
-  private void goes(Work work) {
-    int others =
+  private void decides(Work work) {
+    history.add("decided: " + work.key);
+    String pid =
         database()
             .queryForObject(
-                "select count(*) from source_record where identifier = ? and publication in"
-                    + " (select publication from source_record where identifier = ?)",
-                Integer.class,
-                "other:" + work.key,
-                work.key);
-    if (others > 0) {
+                "select coalesce(c.pid, p.pid) from source_record r"
+                    + " join publication p on p.id = r.publication"
+                    + " left join publication c on c.id = p.canonical where r.identifier = ?"
+                    + " and r.source = ?",
+                String.class,
+                work.key,
+                first.id());
+    mona.post("/marks", Map.of("publications", List.of(pid), "mark", "pass", "reason", "")).ok();
+    work.decided = true;
+  }
+
+  /** A work is retracted once, and corrected any number of times. */
+  private void isNoticed(Work work) {
+    boolean retracts = random.nextBoolean() && !work.notices.contains("retraction");
+    String kind = retracts ? "retraction" : "correction";
+    work.notices.add(kind);
+    history.add(kind + " of " + work.key);
+    first.take(record(work, work.key));
+    if (others(work) > 0) {
+      second.take(record(work, "other:" + work.key));
+    }
+    watches.forEach(
+        watch -> watch.noticedSince.add(new Noticed(work, retracts ? "retracted" : "corrected")));
+    touched(work);
+  }
+
+  private int others(Work work) {
+    return database()
+        .queryForObject(
+            "select count(*) from source_record where identifier = ? and publication in"
+                + " (select publication from source_record where identifier = ?)",
+            Integer.class,
+            "other:" + work.key,
+            work.key);
+  }
+
+  /** From the one source that has it; what another one has, too, stays. */
+  private void goes(Work work) {
+    if (others(work) > 0) {
       return;
     }
     history.add("goes: " + work.key);
@@ -312,8 +379,10 @@ class AlertModelTest {
     Map<String, String> told = new TreeMap<>();
     database()
         .queryForList(
-            "select distinct r.identifier, n.class from finding n join alert a on a.id = n.alert"
-                + " join arrival v on v.id = n.arrival join occasion o on o.id = v.occasion"
+            "select distinct r.identifier || case when o.kind = 'first coming' then '' else ' '"
+                + " || o.kind || ' ' || dense_rank() over (partition by a.id, p.id, o.kind"
+                + " order by nullif(o.key, '')::bigint) end as identifier, n.class"
+                + " from finding n join alert a on a.id = n.alert join arrival v on v.id = n.arrival join occasion o on o.id = v.occasion"
                 + " join publication p on p.id = o.publication"
                 + " join source_record r on r.publication in (p.id, p.canonical)"
                 + " where a.pid = ? and r.identifier not like 'other:%'",
@@ -322,7 +391,8 @@ class AlertModelTest {
     return told;
   }
 
-  @DisplayName("Supplies, changes, other sources, edits, pauses and deaths: told as the plain rule")
+  @DisplayName(
+      "Supplies, changes, notices, other sources, edits, pauses, deaths: told as the plain rule")
   @ParameterizedTest
   @ValueSource(longs = {1, 2, 3, 4})
   void randomDays(long seed) {
@@ -342,7 +412,7 @@ class AlertModelTest {
     for (int day = 0; day < DAYS; day++) {
       APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(1)));
       history.add("day " + day);
-      IntStream.rangeClosed(0, 2 + random.nextInt(4)).forEach(n -> act());
+      IntStream.rangeClosed(0, 6 + random.nextInt(4)).forEach(n -> act());
       runs();
       for (Watch watch : watches) {
         assertThat(told(watch))
@@ -354,7 +424,7 @@ class AlertModelTest {
     watches.forEach(watch -> classes.addAll(watch.told.values()));
     assertThat(classes)
         .as("the days had something of each")
-        .contains("published", "late", "undated", "now matching");
+        .contains("published", "late", "undated", "now matching", "retracted", "corrected");
     assertThat(
             database()
                 .queryForObject(

@@ -1,0 +1,41 @@
+import type { Schema } from '../../api';
+
+type Arrival = Schema['ArrivalShown'];
+
+/** What happened to a work that comes again: in a row, and as the rest of a sentence. */
+const AGAIN: Record<string, { short: string; said: string }> = {
+  retracted: { short: 'retracted', said: 'was retracted' },
+  corrected: { short: 'corrected', said: 'was corrected' },
+  concern: { short: 'a concern was published', said: 'has an expression of concern' },
+  final: { short: 'appeared in its final version', said: 'appeared in its final version' },
+  withdrawn: { short: 'taken back by its source', said: 'was taken back by its source' },
+};
+
+/** In which way an arrival is new, or what happened to it since. */
+export function comesAs(arrival: Arrival): string {
+  const as = AGAIN[arrival.newClass]?.short ?? arrival.newClass;
+  return arrival.hereSince && !comesAgain(arrival) ? 'here since earlier' : as;
+}
+
+export function comesAgain(arrival: Arrival): boolean {
+  return arrival.occasion !== 'first coming';
+}
+
+/** What happened to it, as a sentence. */
+export function whatHappened(arrival: Arrival): string {
+  return `It ${AGAIN[arrival.occasion]?.said ?? 'changed'}.`;
+}
+
+/** Whether there is something to say of it; of the rest it is only told. */
+export function isToReview(arrival: Arrival): boolean {
+  return arrival.lamps.length > 0;
+}
+
+export function isLit(arrival: Arrival, me: string): boolean {
+  return arrival.lamps.some((lamp) => lamp.member === me && lamp.lamp === 'lit');
+}
+
+/** Whether it waits for a member. */
+export function waitsFor(arrival: Arrival, me: string): boolean {
+  return isToReview(arrival) && !isLit(arrival, me);
+}
