@@ -82,10 +82,17 @@ export function Foreseen({
       )}
       {verdict === 'little' && (
         <p className="font-semibold text-warning">
-          Nothing appeared in a year: it may wait long. Other words or a line less widen it.{' '}
+          Nothing appeared in a year: it may wait long.{' '}
+          {followsOnly(strategy)
+            ? 'What is kept here later is followed, too.'
+            : 'Other words or a line less widen it.'}{' '}
           {change}
         </p>
       )}
     </section>
   );
+}
+
+function followsOnly(strategy: Strategy): boolean {
+  return strategy.lines.every(({ kind }) => kind === 'held');
 }

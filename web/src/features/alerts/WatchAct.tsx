@@ -76,7 +76,7 @@ export function FollowFolder({ folder, name }: { folder: string; name: string })
   });
   return (
     <>
-      <Act onClick={() => setOpen(true)}>Set an alert</Act>
+      <Act onClick={() => setOpen(true)}>Follow it</Act>
       {open && (
         <SetAlertDialog
           group={here.id}

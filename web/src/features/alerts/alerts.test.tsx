@@ -117,7 +117,7 @@ it('follows a folder in one of two ways, each with its own year before it is set
     'POST /alerts': { id: 'a1', name: 'Changes', tells: 'changes', baseline: 3, past: 0 },
   });
   showAt('/g/group/x', <FollowFolder folder="f1" name="Verges" />);
-  await userEvent.click(screen.getByRole('button', { name: 'Set an alert' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Follow it' }));
   expect(await screen.findByText(/by when each appeared/)).toBeInTheDocument();
   expect(screen.getByLabelText(/Name of the search/)).toHaveValue('Citing Verges');
   await userEvent.click(screen.getByLabelText(/^What changes here/));

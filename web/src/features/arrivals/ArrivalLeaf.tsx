@@ -24,13 +24,16 @@ export function ArrivalLeaf(props: Props) {
   return (
     <Leaf
       leaf={{ ...leaf, said: [] }}
-      acts={mayWrite(group) && isToReview(arrival) ? <Marks {...props} /> : null}
+      acts={
+        <>
+          {comesAgain(arrival) && <Again arrival={arrival} me={group.me.id} />}
+          {mayWrite(group) && isToReview(arrival) && <Marks {...props} />}
+        </>
+      }
     >
       <h3 className="small-head mt-3">Why it is here</h3>
       {comesAgain(arrival) ? (
-        <p>
-          <b className="font-semibold">{whatHappened(arrival)}</b> {alertName} found it before.
-        </p>
+        <p>{alertName} found it before.</p>
       ) : (
         <p>
           {alertName}:{' '}
@@ -56,6 +59,17 @@ export function ArrivalLeaf(props: Props) {
         <p className="mt-3 text-soft">This is told once; there is nothing to say of it.</p>
       )}
     </Leaf>
+  );
+}
+
+/** What happened to it, and what one had said before. */
+function Again({ arrival, me }: { arrival: Schema['ArrivalShown']; me: string }) {
+  const before = arrival.lamps.find((lamp) => lamp.member === me)?.before;
+  return (
+    <p className="mt-2">
+      <b className="font-semibold text-error">{whatHappened(arrival)}</b>
+      {before && <span className="text-soft"> You had said: {before}.</span>}
+    </p>
   );
 }
 

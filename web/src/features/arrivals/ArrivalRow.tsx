@@ -20,9 +20,24 @@ export function ArrivalRow({
       to={`/g/${group.id}/p/${arrival.publication.id}`}
       quiet={quiet}
       onChoose={onChoose}
-      lamp={isToReview(arrival) && <Lamps arrival={arrival} group={group} />}
+      lamp={
+        isToReview(arrival) ? <Lamps arrival={arrival} group={group} /> : <NoLamps group={group} />
+      }
       before={`${comesAs(arrival)} · `}
     />
+  );
+}
+
+/** As wide as lamps are. */
+function NoLamps({ group }: { group: Schema['GroupView'] }) {
+  return (
+    <span className="flex gap-1.5" aria-hidden="true">
+      {group.members
+        .filter(({ role }) => role !== 'guest')
+        .map(({ id }) => (
+          <span key={id} className="w-4" />
+        ))}
+    </span>
   );
 }
 

@@ -14,7 +14,8 @@ const AGAIN: Record<string, { short: string; said: string }> = {
 /** In which way an arrival is new, or what happened to it since. */
 export function comesAs(arrival: Arrival): string {
   const as = AGAIN[arrival.newClass]?.short ?? arrival.newClass;
-  return arrival.hereSince && !comesAgain(arrival) ? 'here since earlier' : as;
+  if (!arrival.hereSince) return as;
+  return comesAgain(arrival) ? `${as}, told by another alert before` : 'here since earlier';
 }
 
 export function comesAgain(arrival: Arrival): boolean {

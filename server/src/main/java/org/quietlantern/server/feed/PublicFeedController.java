@@ -2,7 +2,9 @@ package org.quietlantern.server.feed;
 
 import java.time.Instant;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.Refusal;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -17,9 +19,25 @@ import org.springframework.web.context.request.ServletWebRequest;
 class PublicFeedController {
   private static final MediaType CALENDAR = MediaType.parseMediaType("text/calendar;charset=utf-8");
   private final FeedReading feeds;
+  private final FeedGate gate;
 
-  PublicFeedController(FeedReading feeds) {
+  PublicFeedController(FeedReading feeds, FeedGate gate) {
     this.feeds = feeds;
+    this.gate = gate;
+  }
+
+  /** The state of a feed; refused where what is not there was asked for too often. */
+  private String state(String feed, String secret, ServletWebRequest request) {
+    String origin = request.getRequest().getRemoteAddr();
+    gate.mayMiss(origin);
+    try {
+      return feeds.state(feed, secret);
+    } catch (Refusal refusal) {
+      if (refusal.status() == HttpStatus.NOT_FOUND) {
+        gate.missed(origin);
+      }
+      throw refusal;
+    }
   }
 
   /** Answers 304 to a reader that has this state already (RFC 9110, 13.1). */
@@ -35,11 +53,12 @@ class PublicFeedController {
       @RequestParam(defaultValue = "0") int before,
       @RequestParam(required = false) @Nullable String archive,
       ServletWebRequest request) {
-    String state = feeds.state(feed, secret);
+    String state = state(feed, secret, request);
     if (FeedAnswer.isSame(state, request)) {
       feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
       return null;
     }
+    gate.read(feed);
     FeedPage page =
         archive == null ? feeds.read(feed, secret, before) : feeds.archive(feed, secret, archive);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
@@ -51,6 +70,8 @@ class PublicFeedController {
   @ResponseBody
   ResponseEntity<byte[]> calendar(
       @PathVariable String feed, @PathVariable String secret, ServletWebRequest request) {
+    state(feed, secret, request);
+    gate.read(feed);
     byte[] days = feeds.calendar(feed, secret);
     feeds.fetched(feed, request.getHeader(HttpHeaders.USER_AGENT));
     return FeedAnswer.of(days, CALENDAR, Instant.EPOCH, "", request);

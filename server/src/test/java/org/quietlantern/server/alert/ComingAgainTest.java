@@ -2,6 +2,7 @@ package org.quietlantern.server.alert;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URI;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -9,10 +10,13 @@ import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.server.digest.Digests;
+import org.quietlantern.server.mail.MailJob;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
+import org.quietlantern.standins.mail.MailDrop;
 import tools.jackson.databind.JsonNode;
 
 @DisplayName("N3: what was retracted or corrected comes again; what else changes is told")
@@ -220,6 +224,7 @@ class ComingAgainTest {
     assertThat(named(round, "withdrawn").get("lamps")).as("only told").isEmpty();
     assertThat(named(round, "corrected").get("lamps")).hasSize(2);
     assertThat(round.at("/round/arrivals").asInt()).as("to review").isEqualTo(1);
+    told(alert);
     keep("\"outside of it\"");
     APP.workOff();
     APP.bean(ComparingAlerts.class).run();
@@ -246,6 +251,26 @@ class ComingAgainTest {
             .ok();
     assertThat(foreseen.get("found").asInt()).as("what was withdrawn is not found").isEqualTo(2);
     assertThat(foreseen.at("/months/11/count").asInt()).isEqualTo(2);
+  }
+
+  /** In feeds and letters it says what happened, and offers marks on that occasion. */
+  private void told(String alert) {
+    APP.bean(Digests.class).run();
+    APP.pass(1);
+    URI feed =
+        URI.create(
+            arve.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("address").asString());
+    assertThat(new Client(APP.address()).get(feed.getPath()).body())
+        .contains("It was corrected, says “Changes”.")
+        .contains("It was taken back by its source, says “Changes”.");
+    APP.bean(Digests.class).run();
+    APP.bean(MailJob.class).run();
+    String email = arve.below("").get("/api/me").ok().get("email").asString();
+    MailDrop.Got letter = APP.outside().mail().gotBy(email).get(0);
+    assertThat(letter.text())
+        .contains("Why: was corrected")
+        .contains("withdrawn by its source since and is left out");
+    assertThat(letter.html()).contains("on=corrected:");
   }
 
   private void keep(String title) {

@@ -37,6 +37,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     if (refusal.type().equals("busy")) {
       answer.header(HttpHeaders.RETRY_AFTER, "2");
     }
+    if (refusal.status() == HttpStatus.TOO_MANY_REQUESTS
+        && refusal.details().get("seconds") instanceof Number seconds) {
+      answer.header(HttpHeaders.RETRY_AFTER, seconds.toString());
+    }
     return answer.body(problem);
   }
 
