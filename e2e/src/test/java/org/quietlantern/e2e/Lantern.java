@@ -9,8 +9,10 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** A demo of its own, started and stopped by the script that a user has. */
 final class Lantern implements AutoCloseable {
@@ -135,6 +137,55 @@ final class Lantern implements AutoCloseable {
       server.onExit().join();
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
+    }
+  }
+
+  /**
+   * Another whole server on the same database, with an index of its own; waits until it answers.
+   */
+  Process another() {
+    try {
+      Path running = Path.of("/proc", read("server.pid"));
+      Path own = Files.createDirectory(data.resolve("another"));
+      Files.copy(data.resolve("secret.key"), own.resolve("secret.key"));
+      int other = Script.freePort();
+      List<String> command =
+          Stream.of(Files.readString(running.resolve("cmdline")).split("\0"))
+              .map(part -> part.startsWith("--server.port=") ? "--server.port=" + other : part)
+              .map(part -> part.startsWith("--lantern.data=") ? "--lantern.data=" + own : part)
+              .toList();
+      ProcessBuilder builder =
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(own.resolve("server.log").toFile());
+      for (String part : Files.readString(running.resolve("environ")).split("\0")) {
+        int sign = part.indexOf('=');
+        if (sign > 0) {
+          builder.environment().put(part.substring(0, sign), part.substring(sign + 1));
+        }
+      }
+      Process another = builder.start();
+      for (int tried = 0; tried < 240; tried++) {
+        Thread.sleep(500);
+        if (answers("http://localhost:" + other)) {
+          return another;
+        }
+      }
+      another.destroyForcibly();
+      throw new IllegalStateException(Files.readString(own.resolve("server.log")));
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stop);
+    }
+  }
+
+  private static boolean answers(String address) {
+    try {
+      return !get(address).isEmpty();
+    } catch (IOException notYet) {
+      return false;
     }
   }
 

@@ -270,7 +270,7 @@ class ComingAgainTest {
     assertThat(letter.text())
         .contains("Why: was corrected")
         .contains("withdrawn by its source since and is left out");
-    assertThat(letter.html()).contains("on=corrected:");
+    assertThat(letter.html()).contains("on&#x3D;corrected:");
   }
 
   private void keep(String title) {
