@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import { Act, ChoiceField, moment, useCopyText } from '../../ui';
-import { useRevoke } from './api';
+import { mayWrite, useHere } from '../session';
+import { useChooseFeed, useRevoke } from './api';
 
 /** What a reader may ask for; any reader knows the first. */
 const FORMS = [
@@ -12,6 +13,8 @@ const FORMS = [
 
 /** The address of a feed, in the form that a reader wants, and who asked for it last. */
 export function FeedAddress({ group, feed }: { group: string; feed: Schema['FeedLine'] }) {
+  const here = useHere();
+  const choose = useChooseFeed(group);
   const revoke = useRevoke(group);
   const copy = useCopyText();
   const [form, setForm] = useState('atom');
@@ -37,6 +40,17 @@ export function FeedAddress({ group, feed }: { group: string; feed: Schema['Feed
           Revoke
         </Act>
       </div>
+      {!isCalendar && mayWrite(here) && (
+        <label className="mt-1 flex min-h-[28px] w-fit items-center gap-1.5 text-[13px]">
+          <input
+            type="checkbox"
+            checked={feed.marksSeen}
+            disabled={choose.isPending}
+            onChange={(event) => choose.mutate({ feed: feed.id, marksSeen: event.target.checked })}
+          />
+          Opening an entry marks it seen
+        </label>
+      )}
       <p className="text-[13px] text-soft">
         {feed.fetched
           ? `Read last on ${moment(feed.fetched)} by ${feed.by || 'a reader without a name'}`

@@ -28,6 +28,34 @@ export function useFollow(group: string) {
   });
 }
 
+/** Whether opening an entry of a feed marks it seen. */
+export function useChooseFeed(group: string) {
+  const refresh = useRefresh(group);
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async ({ feed, marksSeen }: { feed: string; marksSeen: boolean }) => {
+      const command = newCommand();
+      body(
+        await api.PUT('/api/groups/{group}/feeds/{feed}', {
+          params: { path: { group, feed }, header: commandHeader(command) },
+          body: { marksSeen },
+        }),
+      );
+      return command;
+    },
+    onSuccess: (command, { marksSeen }) => {
+      tell({
+        text: marksSeen
+          ? 'What you open from this feed is marked seen from now on.'
+          : 'What you open from this feed is not marked any more.',
+        command,
+      });
+      refresh();
+    },
+    onError: (error) => tell({ text: error.message, bad: true }),
+  });
+}
+
 export function useRevoke(group: string) {
   const refresh = useRefresh(group);
   const tell = useNotice();

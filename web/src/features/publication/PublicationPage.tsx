@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useLocation, useParams } from 'react-router';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { Act, day, Failed, useCopyLink, useKeys, Waiting } from '../../ui';
 import { LeaveActs } from '../export';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
@@ -7,7 +7,7 @@ import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { Figures } from '../text';
-import { useLeaf, useMark, useOpening } from './api';
+import { useLeaf, useMark, useOpenedFromFeed, useOpening } from './api';
 import { Details } from './Details';
 import { InItsList } from './InItsList';
 import { Leaf } from './Leaf';
@@ -27,6 +27,16 @@ export function PublicationPage() {
   useEffect(() => {
     if (loaded && !outside) open({ publication: id, ...(step ? { step } : {}) });
   }, [loaded, outside, id, step, open]);
+  const [params, setParams] = useSearchParams();
+  const feed = params.get('from');
+  const { mutate: openedFromFeed } = useOpenedFromFeed(here.id);
+  const marks = mayWrite(here);
+  useEffect(() => {
+    if (!feed || !loaded) return;
+    if (marks) openedFromFeed({ feed, publication: id });
+    // Loaded again, it is no opening any more.
+    setParams({}, { replace: true });
+  }, [feed, loaded, marks, id, openedFromFeed, setParams]);
   const mark = useMark(here.id);
   const keep = useKeep(here.id);
   const folder = useLastFolder(here.id);

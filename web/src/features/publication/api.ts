@@ -105,6 +105,30 @@ export function useMark(group: string) {
   });
 }
 
+/** A work was opened from an entry of a feed: it is seen, where the member chose so for that. */
+export function useOpenedFromFeed(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async ({ feed, publication }: { feed: string; publication: string }) => {
+      const command = newCommand();
+      const { seen } = body(
+        await api.POST('/api/groups/{group}/feeds/{feed}/opened', {
+          params: { path: { group, feed }, header: commandHeader(command) },
+          body: { publication },
+        }),
+      );
+      return { command, seen };
+    },
+    onSuccess: ({ command, seen }) => {
+      if (seen) tell({ text: 'Seen, as you chose for the feed that you came from.', command });
+    },
+    // A feed that was revoked, or is somebody else's, marks nothing, and needs no words.
+    onError: () => undefined,
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
+  });
+}
+
 /** Takes the member's own mark away, whenever it was made. */
 export function usePutOut(group: string) {
   const client = useQueryClient();

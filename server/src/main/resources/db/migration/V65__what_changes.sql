@@ -10,3 +10,6 @@ alter table alert add column tells text not null default 'new' check (tells in (
 
 -- What stood in the folders that its search follows, when it was last held against all it finds.
 alter table alert add column followed text not null default '';
+
+-- Whether opening an entry of a feed marks it seen: chosen by the member whose feed it is.
+alter table feed add column marks_seen boolean not null default false;

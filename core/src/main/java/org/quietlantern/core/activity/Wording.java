@@ -112,6 +112,8 @@ public final class Wording {
           entry("limit-set.add", "named a set of limits"),
           entry("limit-set.remove", "took a set of limits away"),
           entry("feed.add", "made a feed"),
+          entry("feed.choose", "chose what opening a feed's entries does"),
+          entry("feed.opened", "opened from a feed"),
           entry("feed.revoke", "revoked a feed"),
           entry("followed.add", "follows feeds of others for the group"),
           entry("followed.end", "ended a feed of others"),

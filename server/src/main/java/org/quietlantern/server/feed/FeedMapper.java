@@ -26,6 +26,7 @@ interface FeedMapper {
       int account,
       int generation,
       @Nullable Instant revoked,
+      boolean marksSeen,
       Instant at,
       @Nullable Instant fetched,
       @Nullable String fetchedBy) {}
@@ -33,7 +34,7 @@ interface FeedMapper {
   String ROWS =
       """
       select f.id, f.pid, f.subject, g.pid as group_pid, g.name as group_name, m.account,
-        f.generation, f.revoked, f.at, f.fetched, f.fetched_by
+        f.generation, f.revoked, f.marks_seen, f.at, f.fetched, f.fetched_by
       from feed f join membership m on m.id = f.membership and m.left_at is null
       join grp g on g.id = m.grp
       """;
@@ -47,6 +48,13 @@ interface FeedMapper {
   @Select(
       ROWS + " where f.membership = #{membership} and f.subject = #{subject} and f.revoked is null")
   Row findLive(int membership, String subject);
+
+  /** A member's own. */
+  @Select(ROWS + " where f.membership = #{membership} and f.pid = #{pid} and f.revoked is null")
+  Row mine(int membership, String pid);
+
+  @Update("update feed set marks_seen = #{marksSeen} where pid = #{pid}")
+  void choose(String pid, boolean marksSeen);
 
   /** The last change of the catalogue, and the last act in a group. */
   @Select(

@@ -82,7 +82,7 @@ class FeedReading {
     FeedSource.Thing thing = sources.read(who, subject, before, ENTRIES + 1);
     requireTold(thing);
     Page<FeedSource.Told> page = Page.of(thing.told(), ENTRIES);
-    List<FeedPage.Entry> entries = new ArrayList<>(entries(who, page.rows()));
+    List<FeedPage.Entry> entries = new ArrayList<>(entries(opened, page.rows()));
     if (thing.ended() != null && before == 0) {
       entries.add(0, ended(opened, thing.ended()));
     }
@@ -118,7 +118,7 @@ class FeedReading {
     return page(
         opened,
         archive.thing().says(),
-        entries(opened.who(), archive.thing().told()),
+        entries(opened, archive.thing().told()),
         new FeedPage.Place(
             archive(address, name),
             address,
@@ -229,7 +229,17 @@ class FeedReading {
         ended);
   }
 
-  private List<FeedPage.Entry> entries(Member who, List<FeedSource.Told> told) {
+  /** Where an entry leads: to the work, or to where opening it marks it seen. */
+  private String link(Opened opened, StoredPublication work) {
+    return opened.row().marksSeen()
+        ? properties.baseUrl()
+            + "/g/%s/p/%s?from=%s"
+                .formatted(opened.row().groupPid(), work.pid(), opened.row().pid())
+        : properties.stableLink(work.pid());
+  }
+
+  private List<FeedPage.Entry> entries(Opened opened, List<FeedSource.Told> told) {
+    Member who = opened.who();
     Map<Integer, StoredPublication> stored =
         publications.byAsked(
             Viewer.of(who), told.stream().map(FeedSource.Told::publication).toList());
@@ -243,7 +253,7 @@ class FeedReading {
                   FeedPage.id(installation(), one.key()),
                   work.publication(),
                   work.publication().abstractText(),
-                  properties.stableLink(work.pid()),
+                  link(opened, work),
                   one.newClass(),
                   said(one.why(), shown.get(work.id()).access()),
                   one.came(),

@@ -35,6 +35,12 @@ public class Feeds implements CommandKinds {
       CommandKind.forGood(
           "feed.revoke", String.class, "An address that was revoked is never opened again.");
 
+  private final CommandKind<FeedLine, ChosenBefore> choose =
+      new CommandKind<>("feed.choose", FeedLine.class, ChosenBefore.class, this::chooseBack);
+
+  /** What an undo needs to know. */
+  record ChosenBefore(String feed, boolean marksSeen) {}
+
   private final FeedMapper mapper;
   private final FeedSources sources;
   private final FeedAddresses addresses;
@@ -49,6 +55,7 @@ public class Feeds implements CommandKinds {
    *     unreviewed}, {@code raised}, {@code folder:ID}, {@code journal:ISSN} or {@code rounds}, a
    *     calendar
    * @param place of that, below the group's address
+   * @param marksSeen whether opening an entry from a reader marks it seen
    * @param fetched when a reader last asked; none: never
    * @param by what that reader called itself
    */
@@ -58,6 +65,7 @@ public class Feeds implements CommandKinds {
       String name,
       String place,
       String address,
+      boolean marksSeen,
       Instant at,
       @Nullable Instant fetched,
       @Nullable String by) {}
@@ -112,6 +120,29 @@ public class Feeds implements CommandKinds {
     return CommandKind.done(line).changing(Subject.Of.FEED, line.id()).toldTo(Audience.ME);
   }
 
+  /** Whether opening an entry of a feed of works marks it seen, by the member's own choice. */
+  public FeedLine choose(Member who, UUID command, String feed, boolean marksSeen) {
+    return commands.run(who, command, choose, () -> chosen(who, feed, marksSeen));
+  }
+
+  private CommandResult<FeedLine, ChosenBefore> chosen(Member who, String feed, boolean marksSeen) {
+    FeedMapper.Row row = mapper.mine(who.id(), feed);
+    if (row == null || sources.isCalendar(row.subject()) || !who.mayWrite()) {
+      throw Refusal.unknown();
+    }
+    mapper.choose(feed, marksSeen);
+    return CommandResult.of(
+            line(mapper.mine(who.id(), feed), sources.named(who, row.subject())),
+            new ChosenBefore(feed, row.marksSeen()))
+        .changing(Subject.Of.FEED, feed)
+        .toldTo(Audience.ME);
+  }
+
+  private String chooseBack(Member who, UUID command, ChosenBefore before) {
+    mapper.choose(before.feed(), before.marksSeen());
+    return "";
+  }
+
   /** Ends an address for good; a new one has to be made to go on. */
   public void revoke(Member who, UUID command, String feed) {
     commands.run(who, command, REVOKE, () -> end(who, feed));
@@ -119,7 +150,7 @@ public class Feeds implements CommandKinds {
 
   @Override
   public List<CommandKind<?, ?>> kinds() {
-    return List.of(ADD, REVOKE);
+    return List.of(ADD, REVOKE, choose);
   }
 
   private CommandResult<String, CommandKind.Nothing> end(Member who, String feed) {
@@ -137,6 +168,7 @@ public class Feeds implements CommandKinds {
         named.place(),
         addresses.address(
             row.pid(), row.generation(), sources.isCalendar(row.subject()) ? ".ics" : ".atom"),
+        row.marksSeen(),
         row.at(),
         row.fetched(),
         row.fetchedBy());

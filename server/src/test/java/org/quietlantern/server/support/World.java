@@ -65,6 +65,7 @@ public final class World {
         .ok();
     String alert = group.alert(folder, "All", TestGroup.EVERYTHING, "at-once");
     String feed = client.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("id").asString();
+    client.put("/feeds/" + feed, Map.of("marksSeen", true)).ok();
     String q =
         client
             .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "relevance"))
@@ -617,6 +618,12 @@ public final class World {
     }
     if (endpoint.path().endsWith("/feeds")) {
       body.put("of", "alert:" + values.get("alert"));
+    }
+    if (endpoint.path().endsWith("/feeds/{feed}")) {
+      body.put("marksSeen", true);
+    }
+    if (endpoint.path().endsWith("/feeds/{feed}/opened")) {
+      body.put("publication", values.get("publication"));
     }
     if (endpoint.path().endsWith("/followed")) {
       body.putAll(followed());
