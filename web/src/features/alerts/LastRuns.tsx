@@ -38,7 +38,13 @@ export function LastRuns({ view }: { view: Schema['AlertView'] }) {
               {run.error ? 'failed' : run.found > 0 ? `found ${run.found}` : 'checked, nothing'}
             </span>
             <span className="text-soft">
-              {run.error || (run.sources.length > 0 && `after ${listed(run.sources)}`)}
+              {run.error ||
+                [
+                  run.sources.length > 0 && `after ${listed(run.sources)}`,
+                  run.millis > 0 && `in ${Math.max(0.1, run.millis / 1000).toFixed(1)} s`,
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
             </span>
           </li>
         ))}

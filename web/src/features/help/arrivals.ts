@@ -18,6 +18,8 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'What an alert finds arrives in its round. Each member has a lamp on each arrival; reviewing it lights the lamp, here and wherever else the work arrives.',
       'Scrolling past or opening is not reviewing: only a mark is.',
       'The board shows who is through with which round, and what nobody has looked at.',
+      'A work that somebody of the group kept or passed returns when it is retracted or corrected, with lamps of its own and what each had said before. A pass takes it out of your folders then.',
+      'In the round of a journal works stand as in its issues; the order can be chosen in every round.',
     ],
     keys: [...MARK_KEYS, ['j k', 'next, former']],
     words: [
@@ -41,6 +43,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'It is set on a saved search, or from where you are: on what is on the sheet, a journal, a heading, what cites a work, an author. The search is saved with it then, and can be opened on the sheet.',
       'Every night it is held against all that its search finds. What headings, holdings or the calendar have widened goes quietly into its memory and stands on its page; it comes into a round if you choose so.',
       'What came of it stands on its page, word by word: how many each brought, and how many of those were kept. A word that brings hardly anything you keep is told, with what would not have come without it.',
+      'From a folder it is set on what newly cites anything that is kept there, or on what changes there: what was retracted or corrected, to be reviewed; what appeared in its final version or was taken back, only told. What is kept there later is followed, too.',
       'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
       'What its closed rounds brought stands in the letters of everybody, or of those who were named when it was set; each member has it in or out on its page. A mark in a letter leads to a page with one button: nothing is marked by opening it.',
     ],
@@ -52,6 +55,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
     says: [
       'A feed tells something to your own reader of feeds: an alert, all of your alerts, what you have not looked at, what is raised, a folder, a journal. It is followed from its own page, and told as you see it.',
       'Its address is secret and yours alone. It says who read it last; revoked, it is gone for good, and a new one can be made.',
+      'You choose for each feed whether opening one of its entries marks it seen. Reading the feed marks nothing.',
       'A feed follows the name of what it tells. When an alert ends, its feed says so, and is gone a month later.',
       'Atom, RSS and JSON Feed are the same in three forms. OPML is the list of all your feeds, for a reader that takes one in.',
     ],

@@ -73,10 +73,12 @@ public class Alerts {
   /**
    * A run.
    *
+   * @param millis how long it took with the others that ran together with it; 0: hardly any time
    * @param sources whose harvests had ended since the run before
    * @param error why it failed; empty where it went well
    */
-  public record AlertRunShown(Instant at, int found, List<String> sources, String error) {}
+  public record AlertRunShown(
+      Instant at, int found, int millis, List<String> sources, String error) {}
 
   /**
    * What the search found and the alert did not remember, though no record had changed.
@@ -191,6 +193,7 @@ public class Alerts {
     return new AlertRunShown(
         run.at(),
         run.found(),
+        run.millis(),
         Arrays.stream(run.sources()).map(id -> names.getOrDefault(id, "")).toList(),
         run.error());
   }
