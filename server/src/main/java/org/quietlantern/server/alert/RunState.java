@@ -191,39 +191,42 @@ final class RunState implements AutoCloseable {
   private List<Publications.ComesAgain> again(
       AlertMapper.Row alert, RoaringBitmap matches, Memory memory) {
     Again all = comeAgain.computeIfAbsent(alert.number(), this::comeAgain);
-    return all.works().stream()
-        .filter(
-            one ->
-                alert.tellsChanges()
-                    ? matches.contains(one.work()) || isLost(one, memory)
-                    : one.on().occasion().isToReview()
-                        && memory.remembersAny(List.of(one.work()))
-                        && all.concerned()
-                            .contains(new AlertMapper.Concerned(one.work(), alert.grp())))
-        .toList();
-  }
-
-  /** What no source supplies any more is found by nothing. */
-  private static boolean isLost(Publications.ComesAgain one, Memory memory) {
-    return one.on().occasion() == Occasion.WITHDRAWN && memory.remembersAny(List.of(one.work()));
+    return all.works().stream().filter(one -> all.isFor(alert, one, matches, memory)).toList();
   }
 
   private Again comeAgain(long after) {
     List<Publications.ComesAgain> works = parts.publications.comeAgain(after, upTo);
+    if (works.isEmpty()) {
+      return new Again(works, Set.of(), Map.of());
+    }
+    List<Integer> ids = works.stream().map(Publications.ComesAgain::work).distinct().toList();
     return new Again(
         works,
-        works.isEmpty()
-            ? Set.of()
-            : Set.copyOf(
-                parts.mapper.concerned(
-                    works.stream()
-                        .map(Publications.ComesAgain::work)
-                        .distinct()
-                        .toArray(Integer[]::new))));
+        Set.copyOf(parts.mapper.concerned(ids.toArray(Integer[]::new))),
+        parts.publications.parts(ids));
   }
 
-  /** What comes again, and which groups have decided on it. */
-  private record Again(List<Publications.ComesAgain> works, Set<AlertMapper.Concerned> concerned) {}
+  /** What comes again, which groups have decided on it, and what was merged into it. */
+  private record Again(
+      List<Publications.ComesAgain> works,
+      Set<AlertMapper.Concerned> concerned,
+      Map<Integer, List<Integer>> parts) {
+
+    boolean isFor(
+        AlertMapper.Row alert, Publications.ComesAgain one, RoaringBitmap matches, Memory memory) {
+      Occasion occasion = one.on().occasion();
+      boolean known =
+          memory.remembersAny(List.of(one.work()))
+              || memory.remembersAny(parts.getOrDefault(one.work(), List.of()));
+      if (alert.tellsChanges()) {
+        // What no source supplies any more is found by nothing.
+        return matches.contains(one.work()) || (occasion == Occasion.WITHDRAWN && known);
+      }
+      return occasion.isToReview()
+          && known
+          && concerned.contains(new AlertMapper.Concerned(one.work(), alert.grp()));
+    }
+  }
 
   /**
    * Which works an alert has to be run for: those that it finds of what changed and does not

@@ -122,16 +122,17 @@ public class Marking implements CommandKinds {
     }
     RoundMapper.Row round = given.round() == null ? null : arrivals.row(who, given.round());
     Integer folder = round == null ? null : round.folder();
-    if (said == Mark.KEEP && folder == null) {
+    List<Arrived> arrived = arrived(who, given.publications());
+    boolean keeps = said == Mark.KEEP && arrived.stream().anyMatch(one -> one.on().isFirst());
+    if (keeps && folder == null) {
       throw Refusal.unusable("folder", "A keep needs a folder.");
     }
-    if (said == Mark.KEEP && round.folderPid().isEmpty()) {
+    if (keeps && round.folderPid().isEmpty()) {
       throw Refusal.conflict(
           "folder-closed",
           "The folder that this round kept into is for some of the group now; keep it in another.");
     }
-    return marked(
-        who, command, arrived(who, given.publications()), said, given.reason().strip(), folder);
+    return marked(who, command, arrived, said, given.reason().strip(), folder);
   }
 
   /** How what is marked is named: the work, and how it comes again. */

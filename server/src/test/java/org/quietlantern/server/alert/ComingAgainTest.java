@@ -169,6 +169,9 @@ class ComingAgainTest {
     assertThat(lamp(named(round, "retracted"), me, "mark")).isEqualTo("seen");
     assertThat(lamp(named(round, "published"), me, "mark")).as("of another work").isEmpty();
     assertThat(arve.get("/folders/" + folder).ok().toString()).contains(voles);
+    Map<String, Object> keptStill =
+        Map.of("publications", List.of(voles + "@retracted"), "mark", "keep", "reason", "");
+    assertThat(arve.post("/marks", keptStill).status()).as("no folder is needed").isEqualTo(200);
     // A pass takes it out of the folder, and is told to do so; an undo puts it back.
     JsonNode passed =
         arve.post(
