@@ -270,6 +270,10 @@ class CommandLawTest {
       // It is written anew for a quarter of an hour, and this takes longer on a slow machine.
       return command.path().replace("{remark}", WORLD.freshRemark());
     }
+    if (command.path().contains("/feeds/{feed}")) {
+      // It may have been revoked.
+      return command.path().replace("{feed}", WORLD.freshFeed());
+    }
     return command.toString().equals("DELETE " + GROUP + "/folders/{folder}")
         ? command.path().replace("{folder}", WORLD.spareFolder())
         : command.path();

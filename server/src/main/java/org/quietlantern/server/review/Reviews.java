@@ -152,15 +152,14 @@ public class Reviews {
     }
   }
 
-  /** Takes back all marks on an occasion, as a part of a command: no earlier one is in force. */
+  /** Takes back the mark that is in force on an occasion, as a part of a command. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void takeBack(Member who, UUID command, Comes marked) {
     Coming on = marked.on();
-    String kind = on.occasion().word();
-    ReviewMapper.InForce last = mapper.inForce(who.id(), marked.publication(), kind, on.key());
-    while (last != null) {
+    ReviewMapper.InForce last =
+        mapper.inForce(who.id(), marked.publication(), on.occasion().word(), on.key());
+    if (last != null) {
       takeBack(who, command, marked.publication(), last.event());
-      last = mapper.inForce(who.id(), marked.publication(), kind, on.key());
     }
   }
 

@@ -64,8 +64,7 @@ public final class World {
             action)
         .ok();
     String alert = group.alert(folder, "All", TestGroup.EVERYTHING, "at-once");
-    String feed = client.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("id").asString();
-    client.put("/feeds/" + feed, Map.of("marksSeen", true)).ok();
+    values.put("alert", alert);
     String q =
         client
             .post("/steps", Map.of("asked", Map.of("text", "moth"), "order", "relevance"))
@@ -95,7 +94,7 @@ public final class World {
     values.put("search", search);
     values.put("publication", publication);
     values.put("alert", alert);
-    values.put("feed", feed);
+    values.put("feed", freshFeed());
     values.put("round", round);
     values.put("q", q);
     values.put("action", action.toString());
@@ -213,6 +212,19 @@ public final class World {
         .ok()
         .get("id")
         .asString();
+  }
+
+  /** A feed whose opened entries are marked seen; another one where the last was revoked. */
+  public String freshFeed() {
+    Client client = group.client(0);
+    String feed =
+        client
+            .post("/feeds", Map.of("of", "alert:" + values.get("alert")))
+            .ok()
+            .get("id")
+            .asString();
+    client.put("/feeds/" + feed, Map.of("marksSeen", true)).ok();
+    return feed;
   }
 
   /** One that waits to be written, on a drive that is set. */
