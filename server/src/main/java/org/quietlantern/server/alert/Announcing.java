@@ -85,8 +85,11 @@ class Announcing {
     }
 
     News one(int work) {
-      return new News(
-          alert, revision, look, strategy, RoaringBitmap.bitmapOf(work), classOf, List.of());
+      return new News(alert, revision, look, strategy, RoaringBitmap.bitmapOf(work), classOf);
+    }
+
+    News onlyAgain() {
+      return new News(alert, revision, look, strategy, new RoaringBitmap(), classOf, again);
     }
 
     boolean isEmpty() {
@@ -204,6 +207,9 @@ class Announcing {
 
   private RoaringBitmap putOneByOne(News news) {
     RoaringBitmap aside = new RoaringBitmap();
+    if (!news.again().isEmpty()) {
+      put(List.of(news.onlyAgain()));
+    }
     for (int id : news.found()) {
       try {
         put(List.of(news.one(id)));

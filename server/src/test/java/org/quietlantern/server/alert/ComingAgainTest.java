@@ -17,6 +17,7 @@ import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.quietlantern.standins.mail.MailDrop;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 @DisplayName("N3: what was retracted or corrected comes again; what else changes is told")
@@ -202,6 +203,28 @@ class ComingAgainTest {
     assertThat(mark(arve, voles + "@concern:3", "seen", round)).isEqualTo(404);
     assertThat(mark(arve, voles + "@final", "seen", round)).isEqualTo(422);
     assertThat(mark(arve, voles + "@never", "seen", round)).isEqualTo(422);
+  }
+
+  @DisplayName("A record that breaks the alert does not keep what comes again from it")
+  @Test
+  void besidesABrokenOne() {
+    Supply supply = Supply.made(APP, "brittle", 5);
+    String alert = group.alert(folder, "Brittle", "title: brittle", "daily");
+    supply.take(work("b1", "Brittle stars at dusk"));
+    APP.workOff();
+    JsonNode round = round(arve, alert);
+    String star = round.at("/arrivals/0/id").asString();
+    assertThat(mark(arve, star, "pass", round)).isEqualTo(200);
+    supply.take(
+        work("b1", "Brittle stars at dusk", "retraction"), work("b2", "Brittle and broken"));
+    APP.bean(JdbcTemplate.class)
+        .update(
+            "update publication set fields = jsonb_build_object('title', 'Brittle', 'authors', 7)"
+                + " where fields->>'title' = 'Brittle and broken'");
+    APP.bean(Watching.class).run();
+    assertThat(arve.get("/alerts/" + alert).ok().at("/alert/setAside").asInt()).isEqualTo(1);
+    assertThat(coming(round(arve, alert)))
+        .containsExactly("published: Brittle stars at dusk", "retracted: Brittle stars at dusk");
   }
 
   @DisplayName("What changes in a folder: reviewed where that is needed, else only told")
