@@ -49,6 +49,11 @@ public enum Occasion {
     return toReview;
   }
 
+  /** Words of those that are only told. */
+  public static List<String> onlyTold() {
+    return Arrays.stream(values()).filter(one -> !one.toReview).map(Occasion::word).toList();
+  }
+
   /**
    * What tells this occasion of a work from others of its kind: nothing where it happens once, else
    * the number of the change that it came with.

@@ -106,8 +106,7 @@ class AlertController {
   /** What an alert on a strategy would bring, before it is set. */
   @PostMapping("/alerts/foreseen")
   Foreseeing.AlertForeseen foreseen(Member me, @RequestBody ToForesee body) {
-    return foreseeing.of(
-        me, StrategyBody.of(body.strategy()), AlertMapper.CHANGES.equals(body.tells()));
+    return foreseeing.of(me, StrategyBody.of(body.strategy()), Alerts.tells(body.tells()));
   }
 
   /** What a member chooses of an alert. */

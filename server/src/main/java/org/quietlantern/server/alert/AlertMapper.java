@@ -10,13 +10,11 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.core.watch.Tells;
 import org.quietlantern.server.platform.Nullable;
 
 @Mapper
 interface AlertMapper {
-  String NEW = "new";
-  String CHANGES = "changes";
-
   /** An alert as it is set; {@code hour}: at which its rounds close. */
   record NewAlert(
       String pid,
@@ -53,7 +51,7 @@ interface AlertMapper {
 
     /** Whether it tells what changes of that which its search finds, and not what is new to it. */
     boolean tellsChanges() {
-      return tells.equals(CHANGES);
+      return tells.equals(Tells.CHANGES.word());
     }
 
     /** When a round that gathers at a moment closes; null: as soon as something was found. */

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.core.watch.Tells;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -167,21 +168,18 @@ public class AlertSetting implements CommandKinds {
     if (past < 0 || past > Foreseeing.MONTHS) {
       throw Refusal.unusable("past", "The past of an alert is none to twelve months.");
     }
-    tells(wanted);
+    Tells tells = tells(wanted.tells(), past);
     return commands.run(
         who,
         command,
         set,
         () -> baseline(who, wanted, past),
-        baseline -> make(who, baseline, rhythm, asked, wanted));
+        baseline -> make(who, baseline, rhythm, asked, tells, wanted));
   }
 
-  private static String tells(AlertWanted wanted) {
-    String tells = Objects.requireNonNullElse(wanted.tells(), AlertMapper.NEW);
-    if (!tells.equals(AlertMapper.NEW) && !tells.equals(AlertMapper.CHANGES)) {
-      throw Refusal.unusable("tells", "An alert tells what is new, or what changes.");
-    }
-    if (tells.equals(AlertMapper.CHANGES) && wanted.past() != null && wanted.past() > 0) {
+  private static Tells tells(@Nullable String wanted, int past) {
+    Tells tells = Alerts.tells(wanted);
+    if (tells == Tells.CHANGES && past > 0) {
       throw Refusal.unusable("past", "An alert on changes begins with those to come.");
     }
     return tells;
@@ -246,7 +244,7 @@ public class AlertSetting implements CommandKinds {
   }
 
   private CommandResult<AlertSet, Before> make(
-      Member who, Baseline baseline, Rhythm rhythm, int asked, AlertWanted wanted) {
+      Member who, Baseline baseline, Rhythm rhythm, int asked, Tells tells, AlertWanted wanted) {
     SavedSearches.Watched watched = watched(who, baseline, wanted);
     LocalTime hour = Objects.requireNonNullElse(wanted.hour(), HOUR);
     int folder =
@@ -264,7 +262,7 @@ public class AlertSetting implements CommandKinds {
                 hour,
                 asked,
                 Boolean.TRUE.equals(wanted.tellsWidened()),
-                tells(wanted),
+                tells.word(),
                 baseline.number(),
                 baseline.memory().bytes(),
                 who.id(),
@@ -277,7 +275,7 @@ public class AlertSetting implements CommandKinds {
     rounds.open(id, now, rhythm.nextClosing(now, who.zoneId(), hour).orElse(null));
     int past = tell(id, baseline);
     return CommandResult.of(
-            new AlertSet(pid, watched.name(), tells(wanted), baseline.memory().size(), past),
+            new AlertSet(pid, watched.name(), tells.word(), baseline.memory().size(), past),
             new Before(pid, past, baseline.revision().isEmpty() ? watched.pid() : null))
         .changing(Subject.Of.SEARCH, watched.pid())
         .about(Subject.Of.ALERT, List.of(pid));

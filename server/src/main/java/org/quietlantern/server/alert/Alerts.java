@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.quietlantern.core.watch.Rhythm;
+import org.quietlantern.core.watch.Tells;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
 import org.quietlantern.server.catalogue.Publications;
@@ -227,6 +228,15 @@ public class Alerts {
     } catch (IllegalArgumentException unknown) {
       throw Refusal.unusable("rhythm", "There is no such rhythm: " + text);
     }
+  }
+
+  /** What is new, where nothing is said. */
+  static Tells tells(@Nullable String text) {
+    return text == null
+        ? Tells.NEW
+        : Tells.named(text)
+            .orElseThrow(
+                () -> Refusal.unusable("tells", "An alert tells what is new, or what changes."));
   }
 
   static AlertLine line(AlertMapper.Line line) {

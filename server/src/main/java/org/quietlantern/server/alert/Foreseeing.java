@@ -19,6 +19,7 @@ import org.quietlantern.core.query.Property;
 import org.quietlantern.core.query.Range;
 import org.quietlantern.core.query.Strategy;
 import org.quietlantern.core.watch.Expectation;
+import org.quietlantern.core.watch.Tells;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
@@ -76,12 +77,13 @@ public class Foreseeing {
   /**
    * Refused where the strategy cannot be watched.
    *
-   * @param changes whether what changes is to be told, and not what is new
+   * @param tells what it is to tell of that which it finds
    */
-  public AlertForeseen of(Member who, Strategy strategy, boolean changes) {
+  public AlertForeseen of(Member who, Strategy strategy, Tells tells) {
     watchable.require(who.group(), strategy);
     return matching.look(
-        who, look -> changes ? changes(who, look, strategy) : of(who, look, strategy));
+        who,
+        look -> tells == Tells.CHANGES ? changes(who, look, strategy) : of(who, look, strategy));
   }
 
   /** By the month in which each change came here. One work may have changed several times. */

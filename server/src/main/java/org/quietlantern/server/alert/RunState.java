@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.search.CandidateSets;
 import org.quietlantern.core.search.Candidates;
 import org.quietlantern.core.search.Snapshot;
 import org.quietlantern.core.search.TimeLimit;
@@ -38,6 +39,8 @@ final class RunState implements AutoCloseable {
   private final Map<Long, ChangesSince> changes = new ConcurrentHashMap<>();
   private final Map<Long, RoaringBitmap> since = new ConcurrentHashMap<>();
   private final Map<Long, Again> comeAgain = new ConcurrentHashMap<>();
+  private final Map<RoaringBitmap, Known> known = new ConcurrentHashMap<>();
+  private final CandidateSets candidates = new CandidateSets();
 
   /** What it is made of. */
   @Component
@@ -89,8 +92,7 @@ final class RunState implements AutoCloseable {
       Snapshot snapshot,
       Matching.Look look,
       Map<Long, RoaringBitmap> touched,
-      Map<Long, Candidates> candidates,
-      Map<Long, Known> known) {
+      Map<Long, Candidates> candidates) {
 
     RoaringBitmap touched(RunState state, long after) {
       // Texts come without a change to their publications.
@@ -103,11 +105,11 @@ final class RunState implements AutoCloseable {
 
     Candidates candidates(RunState state, long after) {
       return candidates.computeIfAbsent(
-          after, number -> snapshot.candidates(touched(state, number)));
+          after, number -> state.candidates.of(snapshot, touched(state, number)));
     }
 
     Known known(RunState state, long after) {
-      return known.computeIfAbsent(after, number -> state.known(touched(state, number)));
+      return state.known.computeIfAbsent(touched(state, after), state::known);
     }
   }
 
@@ -294,7 +296,6 @@ final class RunState implements AutoCloseable {
     return new OfGroup(
         snapshot,
         parts.matching.look(snapshot, group, ZoneId.of(zone)),
-        new ConcurrentHashMap<>(),
         new ConcurrentHashMap<>(),
         new ConcurrentHashMap<>());
   }

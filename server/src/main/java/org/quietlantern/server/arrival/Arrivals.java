@@ -15,6 +15,8 @@ import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Field;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.search.Explanation;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
@@ -113,7 +115,14 @@ public class Arrivals {
     LocalDate first = today.minusDays(days - 1L);
     Instant since = first.atStartOfDay(who.zoneId()).toInstant();
     Map<LocalDate, DayCame> came =
-        mapper.cameOn(who.group(), who.id(), who.zone(), since).stream()
+        mapper
+            .cameOn(
+                who.group(),
+                who.id(),
+                who.zone(),
+                since,
+                Occasion.onlyTold().toArray(String[]::new))
+            .stream()
             .collect(Collectors.toMap(DayCame::day, Function.identity()));
     return first
         .datesUntil(today.plusDays(1))
@@ -273,7 +282,7 @@ public class Arrivals {
                         w.typed(), w.fields().stream().map(f -> f.word()).toList()))
             .toList();
     return new ArrivalShown(
-        Marking.name(summary.id(), found.on()),
+        new Coming.Of(summary.id(), found.on()).name(),
         summary,
         found.kind(),
         found.findingClass(),

@@ -135,21 +135,16 @@ public class Marking implements CommandKinds {
     return marked(who, command, arrived, said, given.reason().strip(), folder);
   }
 
-  /** How what is marked is named: the work, and how it comes again. */
-  static String name(String work, Coming on) {
-    return on.isFirst() ? work : work + "@" + on.text();
-  }
-
   private List<Arrived> arrived(Member who, List<String> names) {
     Publications.requireSome(names, MOST);
     Map<Coming, List<String>> byOccasion =
         names.stream()
-            .map(String::valueOf)
+            .map(name -> read(String.valueOf(name)))
             .collect(
                 Collectors.groupingBy(
-                    Marking::occasion,
+                    Coming.Of::on,
                     LinkedHashMap::new,
-                    Collectors.mapping(name -> name.replaceFirst("@.*", ""), Collectors.toList())));
+                    Collectors.mapping(Coming.Of::work, Collectors.toList())));
     return byOccasion.entrySet().stream()
         .flatMap(
             on ->
@@ -158,17 +153,13 @@ public class Marking implements CommandKinds {
         .toList();
   }
 
-  private static Coming occasion(String name) {
-    int at = name.indexOf('@');
-    if (at < 0) {
-      return Coming.FIRST;
-    }
+  private static Coming.Of read(String name) {
     try {
-      Coming on = Coming.of(name.substring(at + 1));
-      if (!on.occasion().isToReview()) {
+      Coming.Of read = Coming.Of.named(name);
+      if (!read.on().occasion().isToReview()) {
         throw Refusal.unusable("publications", "That is only told: there is nothing to mark.");
       }
-      return on;
+      return read;
     } catch (NoSuchElementException unknown) {
       throw Refusal.unusable("publications", "There is no such occasion: " + name);
     }
@@ -234,7 +225,10 @@ public class Marking implements CommandKinds {
   }
 
   private static String changed(Member who, Arrived one) {
-    return "mark:" + name(Integer.toString(one.work().id()), one.on()) + ":" + who.id();
+    return "mark:"
+        + new Coming.Of(Integer.toString(one.work().id()), one.on()).name()
+        + ":"
+        + who.id();
   }
 
   /** Puts the member's own lamps out, whenever they were lit; a keep leaves its folders, too. */
@@ -248,8 +242,7 @@ public class Marking implements CommandKinds {
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     for (Arrived one : works) {
       int work = one.work().id();
-      CurrentMark said =
-          (one.on().isFirst() ? reviews.of(who, work) : reviews.on(who, one.comes())).orElse(null);
+      CurrentMark said = reviews.on(who, one.comes()).orElse(null);
       if (said != null) {
         reviews.takeBack(who, command, one.comes());
         List<Items.Taken> taken =

@@ -8,7 +8,6 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.quietlantern.core.watch.Coming;
-import org.quietlantern.core.watch.Occasion;
 
 @Mapper
 interface RoundMapper {
@@ -41,7 +40,7 @@ interface RoundMapper {
       boolean hereSince,
       Instant came) {
     Coming on() {
-      return new Coming(Occasion.named(kind), key);
+      return Coming.stored(kind, key);
     }
 
     /** Whether lamps are to be lit for it: not what another alert found, or what is only told. */
@@ -144,11 +143,12 @@ interface RoundMapper {
         join publication p on p.id = o.publication
         left join lamp l on l.occasion = o.id and l.membership = #{membership}
         left join review_event e on e.id = l.event
-        where r.grp = #{group} and r.came >= #{since} and o.kind not in ('final', 'withdrawn')
+        where r.grp = #{group} and r.came >= #{since} and o.kind <> all(#{onlyTold})
         group by coalesce(p.canonical, p.id), o.kind, o.key) works
       group by day order by day
       """)
-  List<Arrivals.DayCame> cameOn(int group, int membership, String zone, Instant since);
+  List<Arrivals.DayCame> cameOn(
+      int group, int membership, String zone, Instant since, String[] onlyTold);
 
   record Reviewed(int round, int membership, int reviewed, int spared) {}
 

@@ -9,7 +9,6 @@ import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.quietlantern.core.mail.Patience;
 import org.quietlantern.core.watch.Coming;
-import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.platform.Nullable;
 
 @Mapper
@@ -130,7 +129,7 @@ interface DigestMapper {
       String alertName,
       String strategy) {
     Coming on() {
-      return new Coming(Occasion.named(kind), key);
+      return Coming.stored(kind, key);
     }
   }
 

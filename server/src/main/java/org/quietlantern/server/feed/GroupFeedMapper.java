@@ -32,7 +32,7 @@ interface GroupFeedMapper {
               join publication p on p.id = o.publication
               join membership m on m.id = #{membership}
               where r.grp = #{group} and r.came >= m.joined
-                and o.kind not in ('final', 'withdrawn')
+                and o.kind <> all(#{onlyTold})
                 and exists (select 1 from finding n where n.arrival = r.id)
                 and not exists (select 1 from lamp l join review_event e on e.id = l.event
                   where l.occasion = r.occasion and l.membership = m.id
@@ -41,7 +41,7 @@ interface GroupFeedMapper {
               (at, id) < (select came, id from arrival where id = #{before} and grp = #{group}))
             order by at desc, id desc limit #{most}
             """)
-  List<Row> unreviewed(int group, int membership, int before, int most);
+  List<Row> unreviewed(int group, int membership, int before, int most, String[] onlyTold);
 
   /** Works that members bring to the group, each once, as it was raised last. */
   @Select(

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.journal.JournalWorks;
@@ -84,7 +85,8 @@ class GroupFeeds {
     public Thing read(Member who, String of, int before, int most) {
       return thing(
           "What waits to be reviewed in %s",
-          mapper.unreviewed(who.group(), who.id(), before, most),
+          mapper.unreviewed(
+              who.group(), who.id(), before, most, Occasion.onlyTold().toArray(String[]::new)),
           key -> "arrival:" + who.group() + ":" + key);
     }
   }

@@ -11,7 +11,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.watch.Coming;
-import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
@@ -90,8 +89,7 @@ public class Reviews {
           .forEach(
               one ->
                   found.put(
-                      new Comes(
-                          one.publication(), new Coming(Occasion.named(one.kind()), one.key())),
+                      new Comes(one.publication(), Coming.stored(one.kind(), one.key())),
                       one.id()));
     }
     return found;
