@@ -12,6 +12,7 @@ import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.util.ByteArrayDataSource;
+import jakarta.mail.util.StreamProvider;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
 import java.util.List;
@@ -20,6 +21,7 @@ import java.util.Properties;
 import java.util.stream.Stream;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
+import org.eclipse.angus.mail.util.MailStreamProvider;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.LanternProperties;
 import org.slf4j.Logger;
@@ -38,6 +40,11 @@ class Postman {
 
   private final LanternProperties.Mail mail;
   private final Calendar calendar;
+
+  static {
+    // Looked for among all libraries with each letter otherwise.
+    System.setProperty(StreamProvider.class.getName(), MailStreamProvider.class.getName());
+  }
 
   Postman(LanternProperties properties, Calendar calendar) {
     this.mail = properties.mail();
