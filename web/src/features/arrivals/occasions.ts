@@ -8,6 +8,7 @@ const AGAIN: Record<string, { short: string; said: string }> = {
   corrected: { short: 'corrected', said: 'was corrected' },
   concern: { short: 'a concern was published', said: 'has an expression of concern' },
   final: { short: 'appeared in its final version', said: 'appeared in its final version' },
+  opened: { short: 'open to all now', said: 'can be read by everybody now' },
   withdrawn: { short: 'taken back by its source', said: 'was taken back by its source' },
 };
 

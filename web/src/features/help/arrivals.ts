@@ -43,7 +43,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'It is set on a saved search, or from where you are: on what is on the sheet, a journal, a heading, what cites a work, an author. The search is saved with it then, and can be opened on the sheet.',
       'Every night it is held against all that its search finds. What headings, holdings or the calendar have widened goes quietly into its memory and stands on its page; it comes into a round if you choose so.',
       'What came of it stands on its page, word by word: how many each brought, and how many of those were kept. A word that brings hardly anything you keep is told, with what would not have come without it.',
-      'From a folder it is set on what newly cites anything that is kept there, or on what changes there: what was retracted or corrected, to be reviewed; what appeared in its final version or was taken back, only told. What is kept there later is followed, too.',
+      'From a folder it is set on what newly cites anything that is kept there, or on what changes there: what was retracted or corrected, to be reviewed; what appeared in its final version, was opened to all or was taken back, only told. What is kept there later is followed, too.',
       'Its rounds close by its rhythm. The bars show how many its last rounds brought; nothing found is told as well.',
       'What its closed rounds brought stands in the letters of everybody, or of those who were named when it was set; each member has it in or out on its page. A mark in a letter leads to a page with one button: nothing is marked by opening it.',
     ],

@@ -12,6 +12,7 @@ const EVENTS: Partial<Record<Kind, string>> = {
   corrected: 'a correction was published',
   concern: 'an expression of concern was published',
   final: 'the final version appeared',
+  opened: 'a copy was opened to all',
   joined: 'it was joined with another record of the same work',
   withdrawn: 'its sources withdrew it',
   returned: 'it was supplied again',

@@ -11,6 +11,7 @@ const CHANGED: Record<string, string> = {
   corrected: 'corrected',
   concern: 'a concern was published',
   final: 'the final version appeared',
+  opened: 'everybody can read it now',
   withdrawn: 'no source supplies it any more',
 };
 

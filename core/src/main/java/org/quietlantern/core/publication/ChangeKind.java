@@ -18,9 +18,11 @@ public enum ChangeKind {
   CONCERN,
   /** It was a preprint or an accepted manuscript, and appeared. */
   FINAL,
+  /** It can be read by everybody since. */
+  OPENED,
   /** Its title or abstract, or their language. */
   TEXT,
-  /** Whether a copy is open to all, and where copies are. */
+  /** Where copies are, or that none is open to all any more. */
   ACCESS,
   /** Its headings or keywords. */
   HEADINGS,
@@ -62,7 +64,11 @@ public enum ChangeKind {
       kinds.add(after.version() == VersionKind.FINAL ? FINAL : FIELDS);
     }
     add(kinds, TEXT, before, after, ChangeKind::texts);
-    add(kinds, ACCESS, before, after, p -> List.of(p.open(), p.copies()));
+    if (after.open() && !before.open()) {
+      kinds.add(OPENED);
+    } else {
+      add(kinds, ACCESS, before, after, p -> List.of(p.open(), p.copies()));
+    }
     add(kinds, HEADINGS, before, after, p -> List.of(p.headings(), p.keywords()));
     add(kinds, CITED, before, after, Publication::cited);
     add(kinds, FIELDS, before, after, ChangeKind::others);

@@ -15,6 +15,8 @@ public enum Occasion {
   CONCERN(ChangeKind.CONCERN, true, false, "has an expression of concern"),
   /** What was a preprint or an accepted manuscript appeared. */
   FINAL(ChangeKind.FINAL, false, true, "appeared in its final version"),
+  /** A copy is open to all since. */
+  OPENED(ChangeKind.OPENED, false, true, "can be read by everybody now"),
   /** No source supplies it any more. */
   WITHDRAWN(ChangeKind.WITHDRAWN, false, false, "was taken back by its source");
 

@@ -6,6 +6,7 @@ import static org.quietlantern.core.publication.ChangeKind.CITED;
 import static org.quietlantern.core.publication.ChangeKind.FIELDS;
 import static org.quietlantern.core.publication.ChangeKind.FINAL;
 import static org.quietlantern.core.publication.ChangeKind.HEADINGS;
+import static org.quietlantern.core.publication.ChangeKind.OPENED;
 import static org.quietlantern.core.publication.ChangeKind.TEXT;
 
 import java.lang.reflect.RecordComponent;
@@ -46,7 +47,7 @@ class ChangeKindTest {
               "studied",
               new Studied(List.of("trial"), List.of(), List.of(), List.of(), List.of()),
               FIELDS),
-          part("open", true, ACCESS),
+          part("open", true, OPENED),
           part("copies", Made.plain().copy("https://dusk.example/a", true).read().copies(), ACCESS),
           part("figures", Optional.of(true), FIELDS),
           part("cited", new Cited(true, List.of("10.5555/a")), CITED),
@@ -70,6 +71,11 @@ class ChangeKindTest {
     assertThat(after).isNotEqualTo(BEFORE);
     assertThat(ChangeKind.between(BEFORE, after)).isEqualTo(OTHER.get(part).getValue());
     assertThat(ChangeKind.between(after, after)).isEmpty();
+  }
+
+  @Test
+  void aCopyThatIsNotOpenAnyMoreIsNoNews() throws ReflectiveOperationException {
+    assertThat(ChangeKind.between(with("open", true), BEFORE)).containsExactly(ACCESS);
   }
 
   private static Publication with(String part, Object other) throws ReflectiveOperationException {

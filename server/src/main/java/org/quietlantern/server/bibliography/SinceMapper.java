@@ -32,7 +32,7 @@ interface SinceMapper {
       select k.work, 'changed', max(c.at)
       from publication_change c join known k on k.id = c.publication
       where c.at >= #{since} and c.kinds && array['retracted', 'corrected', 'concern', 'final',
-        'withdrawn'] group by k.work
+        'opened', 'withdrawn'] group by k.work
       """)
   List<Change> changes(int group, int folder, Instant since);
 

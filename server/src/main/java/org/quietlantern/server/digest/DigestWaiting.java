@@ -4,12 +4,16 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.quietlantern.core.publication.ChangeKind;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.catalogue.WorkTitled;
 import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.folder.KeptChanges;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.question.QuestionLists;
 import org.quietlantern.server.remark.RemarkLists;
@@ -18,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * What came to wait for a member since they were told last: remarks that mention them, questions,
- * answers, tasks.
+ * answers, tasks, and what became of works that are kept.
  */
 @Component
 class DigestWaiting {
@@ -28,6 +32,7 @@ class DigestWaiting {
   private final RemarkLists remarks;
   private final QuestionLists questions;
   private final TaskLists tasks;
+  private final KeptChanges keptChanges;
   private final Folders folders;
   private final Publications publications;
 
@@ -38,11 +43,13 @@ class DigestWaiting {
       RemarkLists remarks,
       QuestionLists questions,
       TaskLists tasks,
+      KeptChanges keptChanges,
       Folders folders,
       Publications publications) {
     this.remarks = remarks;
     this.questions = questions;
     this.tasks = tasks;
+    this.keptChanges = keptChanges;
     this.folders = folders;
     this.publications = publications;
   }
@@ -51,11 +58,15 @@ class DigestWaiting {
    * @param told until when everything was told
    * @param day of the letter, in the member's zone
    * @param place address of the group's pages
+   * @param comeAgain works (row numbers) that the letter tells of because they come again
    */
-  Told since(Member who, Instant told, LocalDate day, String place) {
+  Told since(Member who, Instant told, LocalDate day, String place, Set<Integer> comeAgain) {
     List<List<Map<String, String>>> sorts =
         List.of(
-            mentions(who, told, place), asked(who, told, place), toLookUp(who, told, day, place));
+            mentions(who, told, place),
+            asked(who, told, place),
+            toLookUp(who, told, day, place),
+            changed(who, told, place, comeAgain));
     return new Told(
         sorts.stream().flatMap(sort -> sort.stream().limit(MOST)).toList(),
         sorts.stream().anyMatch(sort -> sort.size() > MOST));
@@ -110,6 +121,32 @@ class DigestWaiting {
                         .collect(Collectors.joining(". ")),
                     one.text(),
                     place + "tasks?of=mine"))
+        .toList();
+  }
+
+  private List<Map<String, String>> changed(
+      Member who, Instant told, String place, Set<Integer> comeAgain) {
+    List<KeptChanges.KeptChange> since =
+        keptChanges.since(who, told, MOST + 1 + comeAgain.size()).stream()
+            .filter(one -> !comeAgain.contains(one.publication()))
+            .toList();
+    Map<Integer, WorkTitled> titles =
+        publications.titles(
+            Viewer.of(who), since.stream().map(KeptChanges.KeptChange::publication).toList());
+    return since.stream()
+        .filter(one -> titles.containsKey(one.publication()))
+        .map(
+            one -> {
+              WorkTitled work = titles.get(one.publication());
+              String happened =
+                  Occasion.again(ChangeKind.named(one.kinds())).stream()
+                      .map(Occasion::said)
+                      .collect(Collectors.joining(", and "));
+              return item(
+                  "“%s”, kept in “%s”, %s".formatted(work.title(), one.folder().name(), happened),
+                  "",
+                  place + "p/" + work.id());
+            })
         .toList();
   }
 

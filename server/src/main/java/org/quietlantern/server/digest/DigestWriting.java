@@ -6,6 +6,8 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.quietlantern.core.mail.MailAddress;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -83,7 +85,7 @@ class DigestWriting {
         arrivals.told(who, untold, place, alert -> stops.ofAlert(reader.pid(), alert));
     DigestWaiting.Told waits =
         withWaiting
-            ? waiting.since(who, reader.told(), moment.day(), place)
+            ? waiting.since(who, reader.told(), moment.day(), place, comeAgain(untold))
             : new DigestWaiting.Told(List.of(), false);
     mapper.addItems(
         who.id(),
@@ -99,6 +101,13 @@ class DigestWriting {
       mapper.wrote(digest, outbox.write(letter(reader, moment, who, place, came, waits)));
     }
     checkpoint.pass("digest: written, not committed");
+  }
+
+  private static Set<Integer> comeAgain(List<DigestMapper.Untold> untold) {
+    return untold.stream()
+        .filter(one -> !one.on().isFirst())
+        .map(DigestMapper.Untold::publication)
+        .collect(Collectors.toSet());
   }
 
   private static Instant since(DigestMapper.Reader reader) {

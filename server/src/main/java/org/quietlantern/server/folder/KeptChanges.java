@@ -8,7 +8,8 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * What happened since to works that are kept (rule N3): to whoever sees them that one was retracted
- * or corrected, to those who kept it also that it appeared, or that no source supplies it any more.
+ * or corrected, to those who kept it also that it appeared, can be read by everybody, or that no
+ * source supplies it any more.
  */
 @Service
 public class KeptChanges {
@@ -31,7 +32,13 @@ public class KeptChanges {
   /** What a member has not opened since, the latest first. */
   @Transactional(readOnly = true)
   public List<KeptChange> of(Member who, int most) {
-    return mapper.of(who.id(), most).stream()
+    return since(who, Instant.EPOCH, most);
+  }
+
+  /** The same of what changed after a moment. */
+  @Transactional(readOnly = true)
+  public List<KeptChange> since(Member who, Instant moment, int most) {
+    return mapper.of(who.id(), moment, most).stream()
         .map(
             row ->
                 new KeptChange(

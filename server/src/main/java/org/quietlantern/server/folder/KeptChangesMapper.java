@@ -20,8 +20,9 @@ interface KeptChangesMapper {
       changed as (
         select distinct on (w.id) w.id as publication, c.kinds, f.pid as folder,
           f.name as folder_name, c.at
-        from me join publication_change c on c.at > me.joined
-          and c.kinds && array['retracted', 'corrected', 'concern', 'final', 'withdrawn']
+        from me join publication_change c on c.at > me.joined and c.at > #{since}
+          and c.kinds && array['retracted', 'corrected', 'concern', 'final', 'opened',
+            'withdrawn']
         join publication p on p.id = c.publication
         join publication w on w.id = coalesce(p.canonical, p.id)
         join publication part on part.id = w.id or part.canonical = w.id
@@ -36,5 +37,5 @@ interface KeptChangesMapper {
         order by w.id, c.no desc, lower(f.name), f.id)
       select * from changed order by at desc, publication limit #{most}
       """)
-  List<Row> of(int membership, int most);
+  List<Row> of(int membership, Instant since, int most);
 }

@@ -3,17 +3,19 @@ package org.quietlantern.server.mail;
 import jakarta.mail.MessagingException;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.Optional;
 import org.quietlantern.core.mail.Patience;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Checkpoint;
 import org.quietlantern.server.platform.SystemTime;
 import org.quietlantern.server.platform.job.Job;
+import org.quietlantern.server.platform.job.Spread;
 import org.springframework.stereotype.Component;
 
 /**
- * Hands letters over to the mail server, one after the other. Nothing is held while it talks: who
- * is killed between the server's yes and our note sends the letter once more, under its Message-ID.
+ * Hands letters over to the mail server. Nothing is held while it talks: who is killed between the
+ * server's yes and our note sends the letter once more, under its Message-ID.
  */
 @Component
 public class MailJob implements Job {
@@ -22,6 +24,9 @@ public class MailJob implements Job {
 
   /** How long a run goes on, where a mail server is slow. */
   private static final Duration AT_IT = Duration.ofMinutes(1);
+
+  /** More letters than these go by two connections: while one waits, the other is written on. */
+  private static final int FEW = 20;
 
   private static final int LONGEST_TROUBLE = 300;
   private final OutboxMapper mapper;
@@ -59,6 +64,12 @@ public class MailJob implements Job {
   @Override
   public void run() {
     Instant end = system.now().plus(AT_IT);
+    int connections = mapper.due(system.now()) > FEW ? 2 : 1;
+    Spread.each(Collections.nCopies(connections, end), this::handOver);
+    mapper.forgetFiles();
+  }
+
+  private void handOver(Instant end) {
     try (Postman.Round round = postman.setOut()) {
       Instant now = system.now();
       OutboxMapper.Row letter = mapper.take(now, now.plus(LEASE));
@@ -68,7 +79,6 @@ public class MailJob implements Job {
         letter = now.isBefore(end) ? mapper.take(now, now.plus(LEASE)) : null;
       }
     }
-    mapper.forgetFiles();
   }
 
   private void send(Postman.Round round, OutboxMapper.Row letter) {

@@ -93,6 +93,10 @@ interface OutboxMapper {
       """)
   Row take(Instant now, Instant until);
 
+  /** How many could be taken. */
+  @Select("select count(*) from outbox where state = 'waiting' and system_due <= #{now}")
+  int due(Instant now);
+
   /** What it said is forgotten. */
   @Update(
       """

@@ -130,7 +130,7 @@ public class QuestionLists {
     Page<QuestionMapper.Row> page = Page.of(mapper.page(reader, of, begin, A_PAGE + 1), A_PAGE);
     QuestionMapper.Counts counts = mapper.counts(reader);
     return new QuestionsPage(
-        shown(who, page.rows(), groups.names(who.group())),
+        page.rows().isEmpty() ? List.of() : shown(who, page.rows(), groups.names(who.group())),
         counts.waiting(),
         counts.open(),
         counts.ended(),

@@ -42,6 +42,16 @@ class ComingAgainTest {
     return Supply.mods(id, title, "Wick", more.toString());
   }
 
+  private static SourceRecord opened(String id, String title) {
+    return Supply.mods(
+        id,
+        title,
+        "Wick",
+        Supply.doi("10.5555/again." + id)
+            + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+            + "<access>open</access></supply></extension>");
+  }
+
   private static Map<String, Object> folderAlert(String name, String line, String into) {
     return Map.of(
         "saving",
@@ -234,8 +244,9 @@ class ComingAgainTest {
     supply.take(
         work("f1", "Dormice in a folder"),
         work("f2", "Dormice in the folder, too"),
+        work("f4", "Dormice behind a wall"),
         work("f3", "Dormice outside of it"));
-    for (String title : List.of("\"in a folder\"", "\"in the folder\"")) {
+    for (String title : List.of("\"in a folder\"", "\"in the folder\"", "\"dormice behind\"")) {
       keep(title);
     }
     JsonNode set = arve.post("/alerts", folderAlert("Changes", "k:" + folder, folder)).ok();
@@ -245,11 +256,16 @@ class ComingAgainTest {
     supply.take(
         work("f1", "Dormice in a folder", "correction"),
         new SourceRecord("f2", "mods", "", "2026-11-21", true),
+        opened("f4", "Dormice behind a wall"),
         work("f3", "Dormice outside of it", "correction"));
     APP.workOff();
     JsonNode round = round(arve, alert);
     assertThat(coming(round))
-        .containsExactly("corrected: Dormice in a folder", "withdrawn: Dormice in the folder, too");
+        .containsExactly(
+            "corrected: Dormice in a folder",
+            "opened: Dormice behind a wall",
+            "withdrawn: Dormice in the folder, too");
+    assertThat(named(round, "opened").get("lamps")).as("only told").isEmpty();
     assertThat(named(round, "withdrawn").get("lamps")).as("only told").isEmpty();
     assertThat(named(round, "corrected").get("lamps")).hasSize(2);
     assertThat(round.at("/round/arrivals").asInt()).as("to review").isEqualTo(1);
@@ -257,7 +273,7 @@ class ComingAgainTest {
     keep("\"outside of it\"");
     APP.workOff();
     APP.bean(ComparingAlerts.class).run();
-    assertThat(coming(round(arve, alert))).as("what is put in is no change").hasSize(2);
+    assertThat(coming(round(arve, alert))).as("what is put in is no change").hasSize(3);
     JsonNode foreseen =
         arve.post(
                 "/alerts/foreseen",
@@ -278,8 +294,39 @@ class ComingAgainTest {
                                 "strategies",
                                 List.of("k:" + folder))))))
             .ok();
-    assertThat(foreseen.get("found").asInt()).as("what was withdrawn is not found").isEqualTo(2);
-    assertThat(foreseen.at("/months/11/count").asInt()).isEqualTo(2);
+    assertThat(foreseen.get("found").asInt()).as("what was withdrawn is not found").isEqualTo(3);
+    assertThat(foreseen.at("/months/11/count").asInt()).isEqualTo(3);
+  }
+
+  @DisplayName("What became of what one keeps stands in one's letter, whatever found it")
+  @Test
+  void keptAndChanged() {
+    Supply supply = Supply.made(APP, "kept", 5);
+    supply.take(work("k1", "Shrews behind a wall"), work("k2", "Shrews that nobody keeps"));
+    keep("\"shrews behind\"");
+    APP.bean(Digests.class).run();
+    APP.pass(1);
+    supply.take(opened("k1", "Shrews behind a wall"), opened("k2", "Shrews that nobody keeps"));
+    APP.pass(1);
+    APP.bean(Digests.class).run();
+    APP.bean(MailJob.class).run();
+    assertThat(letters(arve).get(letters(arve).size() - 1).text())
+        .contains("“Shrews behind a wall”, kept in “Kept”, can be read by everybody now")
+        .doesNotContain("Shrews that nobody keeps");
+    assertThat(letters(asta))
+        .as("it is told to those who kept it")
+        .noneMatch(letter -> letter.text().contains("Shrews"));
+    APP.pass(1);
+    APP.bean(Digests.class).run();
+    APP.bean(MailJob.class).run();
+    assertThat(letters(arve))
+        .as("once")
+        .filteredOn(one -> one.text().contains("Shrews"))
+        .hasSize(1);
+  }
+
+  private static List<MailDrop.Got> letters(Client who) {
+    return APP.outside().mail().gotBy(who.below("").get("/api/me").ok().get("email").asString());
   }
 
   /** In feeds and letters it says what happened, and offers marks on that occasion. */
@@ -291,11 +338,11 @@ class ComingAgainTest {
             arve.post("/feeds", Map.of("of", "alert:" + alert)).ok().get("address").asString());
     assertThat(new Client(APP.address()).get(feed.getPath()).body())
         .contains("It was corrected, says “Changes”.")
-        .contains("It was taken back by its source, says “Changes”.");
+        .contains("It was taken back by its source, says “Changes”.")
+        .contains("It can be read by everybody now, says “Changes”.");
     APP.bean(Digests.class).run();
     APP.bean(MailJob.class).run();
-    String email = arve.below("").get("/api/me").ok().get("email").asString();
-    MailDrop.Got letter = APP.outside().mail().gotBy(email).get(0);
+    MailDrop.Got letter = letters(arve).get(0);
     assertThat(letter.text())
         .contains("Why: was corrected")
         .contains("withdrawn by its source since and is left out");

@@ -2,9 +2,11 @@ package org.quietlantern.server.mail;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -28,6 +30,7 @@ class OutboxTest {
   @AfterEach
   void right() {
     faults.set(MailFaults.Fault.NONE);
+    faults.slow(Duration.ZERO);
   }
 
   private void write() {
@@ -47,6 +50,20 @@ class OutboxTest {
 
   private static void work() {
     APP.bean(MailJob.class).run();
+  }
+
+  @DisplayName("A slow server, and two who hand over: each letter goes once")
+  @Test
+  void slow() {
+    faults.slow(Duration.ofMillis(700));
+    for (int n = 0; n < 3; n++) {
+      write();
+    }
+    CompletableFuture<Void> other = CompletableFuture.runAsync(OutboxTest::work);
+    work();
+    other.join();
+    assertThat(got()).hasSize(3);
+    assertThat(got().stream().map(MailDrop.Got::messageId)).doesNotHaveDuplicates();
   }
 
   private void soon() {
