@@ -13,6 +13,7 @@ import java.net.URI;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
@@ -173,6 +174,48 @@ class WatchingTest {
       }
       sefa.page().setViewportSize(390, 844);
       Views.sound(sefa, ColorScheme.DARK);
+    }
+  }
+
+  @DisplayName("By choice opening an entry marks it seen, once, for whose feed it is")
+  @Test
+  void seenByFeed() throws IOException {
+    try (Person maren = BROWSING.person("maren");
+        Person noor = BROWSING.person("noor")) {
+      maren.go("Alerts").link("Your feeds").click();
+      maren.exactly("What I have not looked at").click();
+      Locator address = maren.page().getByLabel("Address of What I have not looked at");
+      assertThat(address).isVisible();
+      org.assertj.core.api.Assertions.assertThat(entry(address.inputValue()))
+          .doesNotContain("from=");
+      maren.page().getByLabel("Opening an entry marks it seen").first().check();
+      maren.page().reload();
+      assertThat(maren.page().getByLabel("Opening an entry marks it seen").first()).isChecked();
+      String entry = entry(address.inputValue());
+      org.assertj.core.api.Assertions.assertThat(entry).contains("from=");
+      noor.page().navigate(entry);
+      assertThat(noor.page()).hasURL(Pattern.compile("/p/[^?]+$"));
+      assertThat(noor.text("Seen, as you chose")).isHidden();
+      maren.page().navigate(entry);
+      assertThat(maren.text("Seen, as you chose for the feed that you came from.")).isVisible();
+      assertThat(maren.page()).hasURL(Pattern.compile("/p/[^?]+$"));
+      maren.page().getByText("Undo", new Page.GetByTextOptions().setExact(true)).first().click();
+      assertThat(maren.text("Undone")).isVisible();
+      maren.page().reload();
+      assertThat(maren.page().getByRole(AriaRole.HEADING).first()).isVisible();
+      assertThat(maren.text("Seen, as you chose")).isHidden();
+    }
+  }
+
+  /** Where the first entry of a feed leads to. */
+  private static String entry(String feed) throws IOException {
+    try (InputStream read = URI.create(feed).toURL().openStream()) {
+      String text = new String(read.readAllBytes(), StandardCharsets.UTF_8);
+      Matcher link =
+          Pattern.compile("<entry>.*?<link [^>]*href=\"([^\"]*/p/[^\"]*)\"", Pattern.DOTALL)
+              .matcher(text);
+      org.assertj.core.api.Assertions.assertThat(link.find()).as(text).isTrue();
+      return link.group(1).replace("&amp;", "&");
     }
   }
 }
