@@ -41,6 +41,7 @@ class ArchitectureTest {
                     "org.apache.lucene..",
                     "org.tartarus.snowball..",
                     "org.apache.commons.csv..",
+                    "org.apache.commons.math3..",
                     "org.apache.commons.validator..",
                     "org.eclipse.rdf4j..",
                     "com.apicatalog..",
