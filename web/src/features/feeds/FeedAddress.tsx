@@ -45,7 +45,6 @@ export function FeedAddress({ group, feed }: { group: string; feed: Schema['Feed
           <input
             type="checkbox"
             checked={feed.marksSeen}
-            disabled={choose.isPending}
             onChange={(event) => choose.mutate({ feed: feed.id, marksSeen: event.target.checked })}
           />
           Opening an entry marks it seen

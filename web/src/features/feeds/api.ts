@@ -1,5 +1,5 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, body, commandHeader, keys, newCommand, useRefresh } from '../../api';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand, useRefresh, type Schema } from '../../api';
 import { useNotice } from '../../ui';
 
 /** One's own feeds that are not revoked. */
@@ -30,9 +30,12 @@ export function useFollow(group: string) {
 
 /** Whether opening an entry of a feed marks it seen. */
 export function useChooseFeed(group: string) {
+  const client = useQueryClient();
   const refresh = useRefresh(group);
   const tell = useNotice();
   return useMutation({
+    // What is pressed last counts.
+    scope: { id: 'feed-choice' },
     mutationFn: async ({ feed, marksSeen }: { feed: string; marksSeen: boolean }) => {
       const command = newCommand();
       body(
@@ -52,7 +55,17 @@ export function useChooseFeed(group: string) {
       });
       refresh();
     },
-    onError: (error) => tell({ text: error.message, bad: true }),
+    onMutate: async ({ feed, marksSeen }) => {
+      // It stands as it was pressed, whatever an older answer says.
+      await client.cancelQueries({ queryKey: keys.feeds(group) });
+      client.setQueryData<Schema['FeedLine'][]>(keys.feeds(group), (feeds) =>
+        feeds?.map((one) => (one.id === feed ? { ...one, marksSeen } : one)),
+      );
+    },
+    onError: (error) => {
+      refresh();
+      tell({ text: error.message, bad: true });
+    },
   });
 }
 
