@@ -2,7 +2,6 @@ package org.quietlantern.core.review;
 
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -165,8 +164,7 @@ public final class Agreement {
    * Reliability, chapter 2 and 5): by linearization, with Student's t.
    */
   public static Figure fleiss(Collection<Judged> judged) {
-    return beyondChance(
-        judged, verdicts -> 1, share -> share, shares -> sum(shares, share -> share * share));
+    return beyondChance(judged, verdicts -> 1, share -> share);
   }
 
   /**
@@ -174,27 +172,15 @@ public final class Agreement {
    * British Journal of Mathematical and Statistical Psychology 61, 2008).
    */
   public static Figure ac1(Collection<Judged> judged) {
-    return beyondChance(
-        judged,
-        verdicts -> 1.0 / (verdicts - 1),
-        share -> 1 - share,
-        shares -> sum(shares, share -> share * (1 - share)));
-  }
-
-  private static double sum(Map<String, Double> shares, DoubleUnaryOperator of) {
-    return shares.values().stream().mapToDouble(of::applyAsDouble).sum();
+    return beyondChance(judged, verdicts -> 1.0 / (verdicts - 1), share -> 1 - share);
   }
 
   /**
    * @param scale by the number of verdicts
    * @param weight of a share of verdicts in what chance does
-   * @param chance unscaled, of the shares of all verdicts
    */
   private static Figure beyondChance(
-      Collection<Judged> judged,
-      DoubleUnaryOperator scale,
-      DoubleUnaryOperator weight,
-      ToDoubleFunction<Map<String, Double>> chance) {
+      Collection<Judged> judged, DoubleUnaryOperator scale, DoubleUnaryOperator weight) {
     int n = judged.size();
     int shared = (int) judged.stream().filter(Judged::isShared).count();
     if (shared == 0) {
@@ -205,18 +191,14 @@ public final class Agreement {
       return Figure.none(shared, Doubt.ONE_VERDICT);
     }
     double scaled = scale.applyAsDouble(shares.size());
-    double byChance = scaled * chance.applyAsDouble(shares);
+    double byChance = scaled * weighed(shares, shares::get, weight);
     double same =
         judged.stream().filter(Judged::isShared).mapToDouble(Judged::agreeing).sum() / shared;
     double value = (same - byChance) / (1 - byChance);
     double sum = 0;
     for (Judged work : judged) {
       double its = work.isShared() ? (work.agreeing() - byChance) / (1 - byChance) * n / shared : 0;
-      double itsChance =
-          scaled
-              * shares.entrySet().stream()
-                  .mapToDouble(of -> work.share(of.getKey()) * weight.applyAsDouble(of.getValue()))
-                  .sum();
+      double itsChance = scaled * weighed(shares, work::share, weight);
       double off = its - 2 * (1 - value) * (itsChance - byChance) / (1 - byChance) - value;
       sum += off * off;
     }
@@ -226,10 +208,17 @@ public final class Agreement {
     return Figure.of(value, shared, error, quantile);
   }
 
+  private static double weighed(
+      Map<String, Double> shares, ToDoubleFunction<String> of, DoubleUnaryOperator weight) {
+    return shares.entrySet().stream()
+        .mapToDouble(all -> of.applyAsDouble(all.getKey()) * weight.applyAsDouble(all.getValue()))
+        .sum();
+  }
+
   /** Each work counts the same, however many judged it. */
   private static Map<String, Double> shares(Collection<Judged> judged) {
     Set<String> verdicts = new TreeSet<>();
-    judged.forEach(work -> verdicts.addAll(new HashSet<>(work.by().values())));
+    judged.forEach(work -> verdicts.addAll(work.by().values()));
     Map<String, Double> shares = new HashMap<>();
     verdicts.forEach(
         verdict ->

@@ -1,7 +1,6 @@
 package org.quietlantern.core.review;
 
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,17 +82,5 @@ public final class Dealing {
         .mapToLong(least -> (long) Math.floor(least * weight))
         .findFirst()
         .orElse(0);
-  }
-
-  /** The same readers with what was dealt to them now. */
-  public static List<Reader> after(List<Reader> readers, Map<Integer, List<Integer>> dealt) {
-    Map<Integer, Long> more = new HashMap<>();
-    dealt.values().forEach(its -> its.forEach(member -> more.merge(member, 1L, Long::sum)));
-    return readers.stream()
-        .map(
-            one ->
-                new Reader(
-                    one.member(), one.weight(), one.had() + more.getOrDefault(one.member(), 0L)))
-        .toList();
   }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -122,16 +121,15 @@ public final class Tendency {
 
   /** What moves a work up, the most first; each with what it adds. */
   public List<Reason> why(Set<Trait> traits, int most) {
-    return new HashSet<>(traits)
-        .stream()
-            .filter(trait -> weights.getOrDefault(trait, 0.0) > 0)
-            .map(trait -> new Reason(trait, weights.get(trait)))
-            .sorted(
-                Comparator.comparingDouble(Reason::weight)
-                    .reversed()
-                    .thenComparing(one -> one.trait().kind())
-                    .thenComparing(one -> one.trait().what()))
-            .limit(most)
-            .toList();
+    return traits.stream()
+        .filter(trait -> weights.getOrDefault(trait, 0.0) > 0)
+        .map(trait -> new Reason(trait, weights.get(trait)))
+        .sorted(
+            Comparator.comparingDouble(Reason::weight)
+                .reversed()
+                .thenComparing(one -> one.trait().kind())
+                .thenComparing(one -> one.trait().what()))
+        .limit(most)
+        .toList();
   }
 }
