@@ -1,4 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
 import { MemoryRouter } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Lamp, listed, Marked, counted, people, PublicationRow, setKeys, useKeys } from '.';
@@ -99,6 +100,19 @@ describe('single keys', () => {
     fireEvent.keyDown(document.body, { key: '1' });
     fireEvent.keyDown(screen.getByLabelText('field'), { key: '1' });
     fireEvent.keyDown(document.body, { key: '1', ctrlKey: true });
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+
+  it('act as soon as what they act on can be seen', () => {
+    const act = vi.fn();
+    const Seen = () => {
+      // After what is within is on the page, before the page is painted.
+      useLayoutEffect(() => {
+        fireEvent.keyDown(document.body, { key: '1' });
+      }, []);
+      return <Keyed act={act} />;
+    };
+    render(<Seen />);
     expect(act).toHaveBeenCalledTimes(1);
   });
 

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { keysAreOn } from './settings';
 import { noteTyping, takesText } from './typing';
 
@@ -21,7 +21,7 @@ export function useKeys(map: KeyMap): void {
   useLayoutEffect(() => {
     latest.current = map;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       noteTyping(event);
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;

@@ -50,20 +50,21 @@ export function PublicationPage() {
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useMarkKeys({ may: writes, current: () => id, reached: () => true, onMark: say });
   useKeys({ l: link, n: () => writes && setKeeping(true) });
-  if (leaf.error) return <Failed error={leaf.error} />;
+  // One and the same before and after the publication has come: it knows what was pressed already.
+  const inItsList = <InItsList key="in its list" id={id} step={step} />;
   if (!leaf.data) {
     return (
-      <div className="page">
-        <InItsList id={id} step={step} />
-        <Waiting what="the publication" />
-      </div>
+      <article className="page printed">
+        {inItsList}
+        {leaf.error ? <Failed error={leaf.error} /> : <Waiting what="the publication" />}
+      </article>
     );
   }
   return (
     <article className="page printed">
       <title>{`${leaf.data.publication.title} · Quiet Lantern`}</title>
       <h1 className="sr-only">Publication</h1>
-      <InItsList id={id} step={step} />
+      {inItsList}
       <div className="max-w-[52rem]">
         <Leaf
           leaf={leaf.data}

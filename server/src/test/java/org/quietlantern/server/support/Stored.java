@@ -1,0 +1,41 @@
+package org.quietlantern.server.support;
+
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** What stands in the database: much sooner asked than everything that can be read of it. */
+public final class Stored {
+  /** When somebody was there last, and by which device. */
+  private static final Set<String> OF_VISITS = Set.of("visit");
+
+  private final JdbcTemplate database;
+  private final String sums;
+
+  public Stored(TestApp app) {
+    database = app.bean(JdbcTemplate.class);
+    sums =
+        database
+            .queryForList(
+                "select tablename from pg_tables where schemaname = 'public' order by 1",
+                String.class)
+            .stream()
+            .filter(table -> !OF_VISITS.contains(table))
+            .map(
+                table ->
+                    "select '%s' as named, count(*) || ' rows ' || coalesce(sum(hashtextextended(t::text, 0)), 0) as holds from %s t"
+                        .formatted(table, table))
+            .collect(Collectors.joining(" union all "));
+  }
+
+  /** Table to how many rows are in it, and a sum over them. */
+  public Map<String, String> now() {
+    Map<String, String> now = new TreeMap<>();
+    database
+        .queryForList(sums)
+        .forEach(row -> now.put((String) row.get("named"), (String) row.get("holds")));
+    return now;
+  }
+}
