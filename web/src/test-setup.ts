@@ -17,6 +17,12 @@ HTMLDialogElement.prototype.close = function () {
 
 Element.prototype.scrollIntoView = () => {};
 
+// Nothing is out of sight.
+window.IntersectionObserver = class {
+  observe() {}
+  disconnect() {}
+} as unknown as typeof IntersectionObserver;
+
 // A wide screen by day.
 window.matchMedia = (query) =>
   ({

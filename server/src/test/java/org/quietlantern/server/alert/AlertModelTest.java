@@ -7,12 +7,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -23,6 +21,10 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.quietlantern.core.publication.SourceRecord;
+import org.quietlantern.server.alert.AlertModel.Dated;
+import org.quietlantern.server.alert.AlertModel.Noticed;
+import org.quietlantern.server.alert.AlertModel.Watch;
+import org.quietlantern.server.alert.AlertModel.Work;
 import org.quietlantern.server.digest.Digests;
 import org.quietlantern.server.mail.MailJob;
 import org.quietlantern.server.platform.Calendar;
@@ -42,10 +44,16 @@ class AlertModelTest {
 
   private static final int DAYS = 25;
   private static final int ALERTS = 4;
+  private static final List<Dated> DATES = List.of(Dated.values());
   private static final List<String> TOPICS = List.of("zorilla", "yapok", "xerus", "wambenger");
 
   /** Headings; whether the second is narrower than the first is for the vocabulary to say. */
   private static final List<String> HEADINGS = List.of("glow", "shimmer");
+
+  /** A journal that the group holds, or does not. */
+  private static final String JOURNAL =
+      "<relatedItem type=\"host\"><titleInfo><title>Moths</title></titleInfo>"
+          + "<identifier type=\"issn\">9999-1004</identifier></relatedItem>";
 
   private static final List<String> PLACES =
       List.of(
@@ -60,125 +68,8 @@ class AlertModelTest {
           "digest: written, not committed",
           "mail: handed over, not noted");
 
-  /** When a work appeared, as its source says; the days of the test are in November 2026. */
-  private enum Dated {
-    RECENTLY("2026-10-02", "published"),
-    LONG_AGO("2014-05-01", "late"),
-    NEVER("", "undated");
-
-    private final String date;
-    private final String newClass;
-
-    Dated(String date, String newClass) {
-      this.date = date;
-      this.newClass = newClass;
-    }
-  }
-
-  /** A work as the evaluator knows it. */
-  private static final class Work {
-    private final String key;
-    private Dated dated;
-    private int publication;
-
-    /** By which it is known outside. */
-    private String number;
-
-    private Set<String> topics;
-
-    /** The source that decides what is known of it, and how it is called there. */
-    private Supply home;
-
-    private String identifier;
-
-    private Work whole = this;
-
-    /** What turned out to be the same. */
-    private final Set<Work> parts = new HashSet<>();
-
-    private boolean there = true;
-    private boolean decided;
-
-    /** As {@code retraction} or {@code correction}, in the order in which they were published. */
-    private final List<String> notices = new ArrayList<>();
-
-    private Work(String key, Dated dated, Set<String> topics, Supply home) {
-      this.key = key;
-      this.number = key;
-      this.dated = dated;
-      this.topics = topics;
-      this.home = home;
-      this.identifier = key;
-    }
-  }
-
-  /** An alert: what it asks for, what it ever matched or passed over, what it still has to see. */
-  private final class Watch {
-    private final String id;
-    private final String search;
-    private Set<String> topics;
-    private int revision = 1;
-    private boolean paused;
-    private final Set<Work> memory = new HashSet<>();
-    private final Set<Work> arrivedSince = new HashSet<>();
-    private final Set<Work> touchedSince = new HashSet<>();
-    private final List<Noticed> noticedSince = new ArrayList<>();
-    private final Map<String, String> told = new TreeMap<>();
-
-    private Watch(String id, String search, Set<String> topics) {
-      this.id = id;
-      this.search = search;
-      this.topics = topics;
-    }
-
-    private boolean finds(Work work) {
-      return work.there
-          && (work.topics.stream().anyMatch(topics::contains)
-              || (narrower && topics.contains("glow") && work.topics.contains("shimmer")));
-    }
-
-    private boolean knows(Work work) {
-      return memory.contains(work) || work.parts.stream().anyMatch(this::knows);
-    }
-
-    /** Whether it is new; known from then on. */
-    private boolean learns(Work work) {
-      boolean isNew = !knows(work);
-      memory.add(work);
-      return isNew;
-    }
-
-    private void run() {
-      if (paused) {
-        return;
-      }
-      for (Noticed notice : noticedSince) {
-        if (knows(notice.work()) && notice.work().decided) {
-          String key = notice.work().key + " " + notice.kind() + " ";
-          long before = told.keySet().stream().filter(one -> one.startsWith(key)).count();
-          told.put(key + (before + 1), notice.kind());
-        }
-      }
-      for (Work work : touchedSince) {
-        if (finds(work) && learns(work)) {
-          told.put(work.key, arrivedSince.contains(work) ? work.dated.newClass : "now matching");
-        }
-      }
-      // Held against everything: what a vocabulary widens goes quietly into memory.
-      works.values().stream().filter(this::finds).forEach(memory::add);
-      seen();
-    }
-
-    private void seen() {
-      arrivedSince.clear();
-      touchedSince.clear();
-      noticedSince.clear();
-    }
-  }
-
-  private record Noticed(Work work, String kind) {}
-
-  private final Map<String, Work> works = new LinkedHashMap<>();
+  private final AlertModel model = new AlertModel();
+  private final Map<String, Work> works = model.works;
   private final List<Watch> watches = new ArrayList<>();
   private final TestGroup group = APP.group("Mona Model");
   private final Client mona = group.client(0);
@@ -187,7 +78,6 @@ class AlertModelTest {
   private final Supply second = Supply.made(APP, tag + "b", 6);
   private final List<String> history = new ArrayList<>();
   private Random random = new Random();
-  private boolean narrower;
 
   private static String line(Set<String> topics, String tag) {
     return topics.stream()
@@ -197,6 +87,15 @@ class AlertModelTest {
                     ? "(heading/narrower: %s title: %s)".formatted(topic, tag)
                     : "(title: %s title: %s)".formatted(topic, tag))
         .collect(Collectors.joining(" or "));
+  }
+
+  private Map<String, Object> asked(Set<String> topics, boolean ours) {
+    Map<String, Object> words = Map.of("id", "a", "kind", "words", "text", line(topics, tag));
+    Map<String, Object> limit =
+        Map.of(
+            "id", "b", "kind", "limit", "property", "access", "chosen", List.of("yours to read"));
+    List<Object> lines = ours ? List.of(words, limit) : List.of(words);
+    return Map.of("strategy", Map.of("version", 2, "lines", lines));
   }
 
   private SourceRecord record(Work work, String identifier) {
@@ -211,7 +110,8 @@ class AlertModelTest {
                         .filter(topic -> !HEADINGS.contains(topic))
                         .collect(Collectors.joining(" "))),
             "Plot" + work.number,
-            Supply.doi("10.5555/%s.%s".formatted(tag, work.number)));
+            Supply.doi("10.5555/%s.%s".formatted(tag, work.number))
+                + (work.onShelf ? JOURNAL : ""));
     String issued = "<originInfo><dateIssued>2026-03-04</dateIssued></originInfo>";
     assertThat(plain.raw()).contains(issued);
     String raw =
@@ -240,7 +140,7 @@ class AlertModelTest {
 
   /** A vocabulary in which the one heading is narrower than the other, or is not. */
   private void vocabulary(boolean says) {
-    narrower = says;
+    model.narrower = says;
     String skos =
         """
         @prefix skos: <http://www.w3.org/2004/02/skos/core#> .
@@ -251,6 +151,18 @@ class AlertModelTest {
             .formatted(says ? "; skos:broader x:glow" : "");
     String file = Base64.getEncoder().encodeToString(skos.getBytes(StandardCharsets.UTF_8));
     mona.write("PUT", "/vocabulary", Map.of("file", file), UUID.randomUUID()).ok();
+  }
+
+  /** What the group holds: the journal, or nothing. */
+  private void holdings(boolean held) {
+    model.held = held;
+    String file =
+        """
+        publication_title\tonline_identifier\tdate_first_issue_online\taccess_type
+        Moths\t9999-1004\t1900\tP
+        """;
+    Map<String, String> body = Map.of("name", "ours", "file", held ? file : "");
+    mona.write("PUT", "/holdings/group", body, UUID.randomUUID()).ok();
   }
 
   private static String notices(Work work) {
@@ -293,7 +205,7 @@ class AlertModelTest {
   private void act() {
     Work some = anyWork();
     Watch watch = watches.get(random.nextInt(watches.size()));
-    switch (random.nextInt(some == null ? 1 : 15)) {
+    switch (random.nextInt(some == null ? 1 : 17)) {
       case 0, 1, 2 -> comes();
       case 3 -> changes(some);
       case 4 -> goes(some);
@@ -310,8 +222,12 @@ class AlertModelTest {
       case 10, 11 -> isNoticed(some);
       case 12 -> turnOutToBeOne(some);
       case 13 -> {
-        vocabulary(!narrower);
-        history.add("shimmer is narrower than glow: " + narrower);
+        vocabulary(!model.narrower);
+        history.add("shimmer is narrower than glow: " + model.narrower);
+      }
+      case 14, 15 -> {
+        holdings(!model.held);
+        history.add("the group holds the journal: " + model.held);
       }
       default -> runs();
     }
@@ -319,9 +235,11 @@ class AlertModelTest {
 
   private void comes() {
     String key = "k" + works.size();
-    Dated dated = Dated.values()[random.nextInt(Dated.values().length)];
+    Dated dated = DATES.get(random.nextInt(DATES.size()));
     Work work = new Work(key, dated, someTopics(), random.nextInt(3) == 0 ? second : first);
-    history.add("comes: " + key + " " + dated + " " + work.topics);
+    work.onShelf = random.nextInt(3) > 0;
+    history.add(
+        "comes: " + key + " " + dated + " " + work.topics + (work.onShelf ? " on a shelf" : ""));
     works.put(key, work);
     supply(work);
     work.publication = publication(work.home, key);
@@ -370,6 +288,7 @@ class AlertModelTest {
     whole.topics = one.topics;
     whole.dated = one.dated;
     whole.number = one.number;
+    whole.onShelf = one.onShelf;
     whole.home = first;
     whole.identifier = one.identifier;
     whole.decided |= part.decided;
@@ -437,7 +356,7 @@ class AlertModelTest {
     Map<String, Object> body =
         Map.of(
             "asked",
-            Map.of("text", line(next, tag)),
+            asked(next, watch.ours),
             "revision",
             watch.revision,
             "comment",
@@ -502,28 +421,11 @@ class AlertModelTest {
     return APP.bean(JdbcTemplate.class);
   }
 
-  private List<String> expected(Watch watch) {
-    return watch.told.entrySet().stream()
-        .map(
-            one -> {
-              String[] parts = one.getKey().split(" ", 2);
-              String occasion = parts.length > 1 ? " " + parts[1] : "";
-              return named(works.get(parts[0])) + occasion + ": " + one.getValue();
-            })
-        .sorted()
-        .toList();
-  }
-
-  /** By the work that it is now; what was told of parts before they were one stands beside it. */
-  private static String named(Work work) {
-    return work.whole == work ? work.key : named(work.whole);
-  }
-
   /** Occasions and classes, as the tables have them. */
   private List<String> told(Watch watch) {
     Map<Object, String> names =
         works.values().stream()
-            .collect(Collectors.toMap(work -> work.publication, AlertModelTest::named));
+            .collect(Collectors.toMap(work -> work.publication, AlertModel::named));
     return database()
         .queryForList(
             "select o.publication, case when o.kind = 'first coming' then '' else ' '"
@@ -551,14 +453,21 @@ class AlertModelTest {
     String folder = group.folder("F");
     for (int n = 0; n < ALERTS; n++) {
       Set<String> topics = topicsToWatch();
-      String search = group.search(folder, "Model " + n, line(topics, tag)).get("id").asString();
+      boolean ours = n == 0;
+      String search =
+          mona.post(
+                  "/folders/" + folder + "/searches",
+                  Map.of("name", "Model " + n, "asked", asked(topics, ours)))
+              .ok()
+              .get("id")
+              .asString();
       String rhythm = n % 2 == 0 ? "at-once" : "daily";
       String id =
           mona.post("/alerts", Map.of("search", search, "rhythm", rhythm))
               .ok()
               .get("id")
               .asString();
-      watches.add(new Watch(id, search, topics));
+      watches.add(model.new Watch(id, search, topics, ours));
     }
     for (int day = 0; day < DAYS; day++) {
       APP.setClock(APP.bean(Calendar.class).now().plus(Duration.ofDays(1)));
@@ -568,7 +477,7 @@ class AlertModelTest {
       for (Watch watch : watches) {
         assertThat(told(watch))
             .as("seed %d, %s: %s", seed, watch.id, String.join("; ", history))
-            .isEqualTo(expected(watch));
+            .isEqualTo(model.expected(watch));
       }
     }
     Set<String> classes = new TreeSet<>();
