@@ -5,7 +5,7 @@ import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
 import { BringPage, BroughtPage, ListPage } from '../features/bringing';
 import { DrivePage } from '../features/drive';
-import { ArrivalsPage, MarkPage } from '../features/arrivals';
+import { ArrivalListPage, ArrivalsPage, MarkPage } from '../features/arrivals';
 import {
   FollowedPage,
   HeadingsPage,
@@ -95,6 +95,7 @@ export const router = createBrowserRouter([
       { path: 'p/:id/text', element: <ReadingPage /> },
       { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
+      { path: 'arrivals/:list', element: <ArrivalListPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'mark/:id', element: <MarkPage /> },
       { path: 'folders', element: <FoldersPage /> },

@@ -2,14 +2,12 @@ import type { Schema } from '../../api';
 import { Act, Lamp, listed } from '../../ui';
 import { Leaf, MARKS, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
-import { comesAgain, isToReview, whatHappened } from './occasions';
+import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
 
 type Props = {
   leaf: Schema['Leaf'];
-  arrival: Schema['ArrivalShown'];
+  entry: Entry;
   group: Schema['GroupView'];
-  alertName: string;
-  folder: string;
   reason: string;
   onReason: (reason: string) => void;
   onMark: (word: MarkWord) => void;
@@ -18,7 +16,8 @@ type Props = {
 
 /** An arrival: what can be said of it, why it is here, and what everybody said. */
 export function ArrivalLeaf(props: Props) {
-  const { leaf, arrival, group, alertName } = props;
+  const { leaf, entry, group } = props;
+  const { arrival, round } = entry;
   const out = usePutOut(group.id);
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
@@ -32,11 +31,13 @@ export function ArrivalLeaf(props: Props) {
       }
     >
       <h3 className="small-head mt-3">Why it is here</h3>
-      {comesAgain(arrival) ? (
-        <p>{alertName} found it before.</p>
+      {!round ? (
+        <p>It was marked where somebody met it; no alert found it.</p>
+      ) : comesAgain(arrival) ? (
+        <p>{round.alertName} found it before.</p>
       ) : (
         <p>
-          {alertName}:{' '}
+          {round.alertName}:{' '}
           {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
             'it matches the search'}
         </p>
@@ -73,7 +74,8 @@ function Again({ arrival, me }: { arrival: Schema['ArrivalShown']; me: string })
   );
 }
 
-function Marks({ arrival, group, folder, reason, onReason, onMark, onLink }: Props) {
+function Marks({ entry, group, reason, onReason, onMark, onLink }: Props) {
+  const { arrival, round } = entry;
   return (
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -82,7 +84,9 @@ function Marks({ arrival, group, folder, reason, onReason, onMark, onLink }: Pro
             {word === 'keep'
               ? comesAgain(arrival)
                 ? 'Keep it still'
-                : `Keep in ${folder}`
+                : round
+                  ? `Keep in ${round.folder.name}`
+                  : label
               : label}
           </Act>
         ))}

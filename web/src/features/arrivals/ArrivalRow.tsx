@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { Lamp, PublicationRow } from '../../ui';
 import { comesAs, isToReview } from './occasions';
@@ -7,11 +8,13 @@ export function ArrivalRow({
   arrival,
   group,
   quiet,
+  below,
   onChoose,
 }: {
   arrival: Schema['ArrivalShown'];
   group: Schema['GroupView'];
   quiet: boolean;
+  below?: ReactNode;
   onChoose: () => void;
 }) {
   return (
@@ -23,7 +26,8 @@ export function ArrivalRow({
       lamp={
         isToReview(arrival) ? <Lamps arrival={arrival} group={group} /> : <NoLamps group={group} />
       }
-      before={`${comesAs(arrival)} · `}
+      before={comesAs(arrival) && `${comesAs(arrival)} · `}
+      below={below}
     />
   );
 }

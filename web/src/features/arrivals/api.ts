@@ -39,6 +39,31 @@ export function useRound(group: string, round: string, order = '') {
   });
 }
 
+/** How much is in each list of arrivals. */
+export function useListCounts(group: string) {
+  return useQuery({
+    queryKey: keys.arrivals(group),
+    queryFn: async ({ signal }) =>
+      body(await api.GET('/api/groups/{group}/arrivals', { params: { path: { group } }, signal })),
+  });
+}
+
+/** A list of arrivals, page by page. */
+export function useArrivalList(group: string, list: string) {
+  return useInfiniteQuery({
+    queryKey: [...keys.arrivals(group), list],
+    initialPageParam: null as string | null,
+    queryFn: async ({ pageParam, signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/arrivals/{list}', {
+          params: { path: { group, list }, query: pageParam ? { after: pageParam } : {} },
+          signal,
+        }),
+      ),
+    getNextPageParam: ({ next }) => next ?? null,
+  });
+}
+
 /** How many arrivals of a round a member still owes; guests owe nothing. */
 export function owedIn(round: Round, member: string): number {
   const reviewed = round.reviewed[member];

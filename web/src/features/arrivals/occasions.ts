@@ -2,6 +2,14 @@ import type { Schema } from '../../api';
 
 type Arrival = Schema['ArrivalShown'];
 
+/** An arrival, and the round in which it is looked at, if it stands in one. */
+export type Entry = { arrival: Arrival; round?: Schema['InRound'] };
+
+/** How an arrival is named in an address. */
+export function nameOf({ arrival }: Entry): string {
+  return arrival.id;
+}
+
 /** What happened to a work that comes again: in a row, and as the rest of a sentence. */
 const AGAIN: Record<string, { short: string; said: string }> = {
   retracted: { short: 'retracted', said: 'was retracted' },

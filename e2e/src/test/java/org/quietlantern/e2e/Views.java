@@ -28,25 +28,27 @@ final class Views {
           + ".filter(a => a.origin === location.origin && !a.pathname.startsWith('/api'))"
           + ".map(a => a.pathname)";
 
+  private static final String GROUND = "() => getComputedStyle(document.body).backgroundColor";
+
   private Views() {}
 
-  /** Walks over all of them with axe: at 390 px too by day, at 200 % zoom too by night. */
-  static void walk(ColorScheme scheme) {
+  /** Walks over all of them. */
+  static void walk() {
     try (Lantern lantern = Lantern.prepared().withTexts();
         Chromium chromium = new Chromium();
-        Person ilse = new Person(chromium.browser(), lantern, 1280, 800, scheme)) {
+        Person ilse = new Person(chromium.browser(), lantern)) {
       ilse.page().navigate(lantern.address() + "/sign-in");
       ilse.page().getByLabel("E-mail").waitFor();
-      sound(ilse, scheme);
+      sound(ilse);
       ilse.signIn("ilse").search("moth* or dimming");
-      assertThat(everySort(ilse, lantern, scheme)).hasSizeGreaterThan(20);
-      filled(ilse, lantern, scheme);
+      assertThat(everySort(ilse, lantern)).hasSizeGreaterThan(20);
+      filled(ilse, lantern);
       dialogs(ilse);
     }
   }
 
   /** Views that show something only when they are asked for it. */
-  private static void filled(Person ilse, Lantern lantern, ColorScheme scheme) {
+  private static void filled(Person ilse, Lantern lantern) {
     String one = ilse.newSheet().search("moth* or dimming").path();
     String other = ilse.newSheet().search("bats").path();
     String group = one.replaceAll("/q/.*", "");
@@ -60,73 +62,73 @@ final class Views {
             "/compare?one=" + names.get(0) + "&other=" + names.get(1))) {
       ilse.page().navigate(lantern.address() + group + address);
       ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
-      sound(ilse, scheme);
+      sound(ilse);
     }
-    group(ilse, lantern, scheme);
-    folder(ilse, scheme);
-    bibliography(ilse, scheme);
-    reading(ilse, lantern, scheme);
+    group(ilse, lantern);
+    folder(ilse);
+    bibliography(ilse);
+    reading(ilse, lantern);
     ilse.page().navigate(lantern.address() + group + "/catalogue/sources");
     for (String act :
         List.of("Add a source", "Load files", "Change The Night Index", "End The Night Index")) {
       ilse.button(act).click();
       ilse.page().locator("dialog[open]").waitFor();
-      sound(ilse, scheme);
+      sound(ilse);
       ilse.page().keyboard().press("Escape");
       gone(ilse);
     }
     ilse.button("Records of The Night Index").click();
     ilse.page().getByLabel("Records", new Page.GetByLabelOptions().setExact(true)).waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + group + "/catalogue/requests");
     ilse.exactly("Change").first().click();
     ilse.page().locator("dialog[open]").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + group + "/catalogue/house");
     ilse.button("Check everything now").click();
     ilse.page()
         .getByText("what alerts remember: as it should be")
         .waitFor(new Locator.WaitForOptions().setTimeout(60_000));
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + "/enter#nobody-was-given-this");
     ilse.page().getByRole(AriaRole.ALERT).waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + group + "/catalogue/journals");
     ilse.button("Bring in journals").click();
     ilse.page().locator("dialog[open]").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     ilse.page().getByLabel("Journals found").getByRole(AriaRole.LINK).first().click();
     ilse.page().getByRole(AriaRole.HEADING).nth(1).waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
   }
 
   /**
    * The group with somebody asked in, the way out, what was done, and a link that leads nowhere.
    */
-  private static void group(Person ilse, Lantern lantern, ColorScheme scheme) {
+  private static void group(Person ilse, Lantern lantern) {
     ilse.go("Today").link("Answer: Is this measured as we would do it?").click();
     ilse.text("What was said").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.link("Tern Hollow night ecology").click();
     ilse.page().getByLabel("E-mail address").fill("nora@elsewhere.example");
     ilse.exactly("Ask in").click();
     ilse.text("the letter is sent").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.button("Leave the group").click();
     ilse.page().locator("dialog[open]").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     // What was told at the foot may lie over the last lines of a page.
     ilse.exactly("Close").click();
     ilse.go("Today").link("All that was done").click();
     ilse.exactly("Earlier ones").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     String path = ilse.path();
     ilse.page()
         .navigate(
@@ -134,35 +136,35 @@ final class Views {
                 + "/join#"
                 + lantern.letters().replaceFirst("(?s).*/join#([\\w-]+).*", "$1"));
     ilse.button("Sign out, and go on").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + path);
   }
 
   /** What is written below an entry, and everything that opens on the page of a bibliography. */
-  private static void bibliography(Person ilse, ColorScheme scheme) {
+  private static void bibliography(Person ilse) {
     ilse.go("Folders").link("Bats at lit crossings").first().click();
     ilse.link("Bibliography").click();
     ilse.page().locator("[aria-posinset='1']").click();
     ilse.page().keyboard().press("a");
     ilse.page().getByText("A line is a paragraph").waitFor();
     ilse.button("It quotes another work…").click();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.button("Headings").click();
     ilse.page().locator("dialog[open]").waitFor();
     ilse.page().keyboard().type("By night");
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.exactly("Set the headings").click();
     gone(ilse);
     ilse.page().getByLabel("Heading").first().waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("0");
     ilse.link("What changed").click();
     ilse.text("came in").first().waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
   }
 
   /** A folder by hand with something ticked, on its way elsewhere, and remarked upon. */
-  private static void folder(Person ilse, ColorScheme scheme) {
+  private static void folder(Person ilse) {
     ilse.go("Folders").link("Verge lighting").first().click();
     ilse.page().getByLabel("Order").selectOption("hand");
     ilse.exactly("To the top").waitFor();
@@ -171,25 +173,25 @@ final class Views {
     ilse.page().getByLabel("Say something to the group").click();
     ilse.page().keyboard().type("@");
     ilse.page().getByLabel("Members").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().getByLabel("Say something to the group").fill("");
     ilse.exactly("Move or copy").first().click();
     ilse.page().locator("dialog[open]").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     ilse.exactly("Untick").click();
     ilse.exactly("Export").click();
     ilse.text("How it begins").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().getByLabel("Table to compare").check();
     ilse.page().getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Columns")).waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Escape");
     gone(ilse);
     ilse.exactly("Mail…").click();
     ilse.text("What you say to it").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().type("nobody@elsewhere.example");
     ilse.exactly("Send").click();
     ilse.text("1 letter on the way.").waitFor();
@@ -197,7 +199,7 @@ final class Views {
     String here = ilse.page().url();
     ilse.page().navigate(here.replaceAll("/f/.*", "/sent"));
     ilse.text("nobody@elsewhere.example").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(here);
     ilse.link("Who sees it").click();
     ilse.page()
@@ -205,7 +207,7 @@ final class Views {
         .check();
     ilse.button("Make a link").click();
     ilse.button("Revoke the link").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.button("Revoke the link").click();
     ilse.link("Back to the folder").click();
     ilse.page().getByLabel("Order").waitFor();
@@ -216,14 +218,14 @@ final class Views {
     ilse.go("Folders").link("Bin").click();
     ilse.exactly("One by one").first().click();
     ilse.exactly("Bring them back").first().waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.exactly("Bring them back").first().click();
     ilse.text("2 publications back in").waitFor();
     ilse.exactly("Close").click();
   }
 
   /** A text as a page of the web and as a file, with places found and a note being written. */
-  private static void reading(Person ilse, Lantern lantern, ColorScheme scheme) {
+  private static void reading(Person ilse, Lantern lantern) {
     Locator text = ilse.openPage("moth*");
     ilse.page().keyboard().press("f");
     ilse.page().keyboard().type("moth*");
@@ -231,19 +233,19 @@ final class Views {
     text.getByRole(AriaRole.HEADING).first().click(new Locator.ClickOptions().setClickCount(3));
     ilse.exactly("Note").click();
     ilse.page().keyboard().type("ask");
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().keyboard().press("Control+Enter");
     ilse.page().getByLabel("Margin notes").getByText("ask").waitFor();
     ilse.button("as file").click();
     ilse.page().locator(".text-layer span").first().waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
     ilse.page().navigate(lantern.address() + ilse.path().replaceAll("/p/.*", "/notes"));
     ilse.page().getByText("3 notes").waitFor();
-    sound(ilse, scheme);
+    sound(ilse);
   }
 
   /** Follows all links; one view of each sort is looked at: {@code /g/ID/f/ID} is a sort. */
-  private static Set<String> everySort(Person person, Lantern lantern, ColorScheme scheme) {
+  private static Set<String> everySort(Person person, Lantern lantern) {
     Set<String> seen = new LinkedHashSet<>();
     Deque<String> open = new ArrayDeque<>(List.of(person.path()));
     while (!open.isEmpty()) {
@@ -256,7 +258,7 @@ final class Views {
       for (Object link : (List<?>) person.page().evaluate(LINKS)) {
         open.add((String) link);
       }
-      sound(person, scheme);
+      sound(person);
     }
     return seen;
   }
@@ -265,29 +267,51 @@ final class Views {
     person.page().waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
   }
 
-  static void sound(Person person, ColorScheme scheme) {
+  /**
+   * Looks at what is shown with axe, as it is and at 390 px; at 200 % zoom nothing is beside the
+   * page; by night, where only colours differ, what is shown can be told from what is behind it.
+   */
+  static void sound(Person person) {
     settle(person);
-    accessible(person);
-    int width = scheme == ColorScheme.LIGHT ? 390 : 640;
-    person.page().setViewportSize(width, scheme == ColorScheme.LIGHT ? 844 : 400);
+    accessible(person, axe(person).withTags(STANDARD));
+    fits(person, 640, 400);
+    fits(person, 390, 844);
+    accessible(person, axe(person).withTags(STANDARD));
+    person.page().setViewportSize(1280, 800);
+    byNight(person);
+  }
+
+  private static void fits(Person person, int width, int height) {
+    person.page().setViewportSize(width, height);
     assertThat((Integer) person.page().evaluate("document.documentElement.scrollWidth"))
         .as(person.path() + " at " + width)
         .isLessThanOrEqualTo(width);
-    if (scheme == ColorScheme.LIGHT) {
-      // The narrow layout is the same by night, and the colours were looked at already.
-      accessible(person);
-    }
-    person.page().setViewportSize(1280, 800);
+  }
+
+  private static void byNight(Person person) {
+    Object day = person.page().evaluate(GROUND);
+    in(person, ColorScheme.DARK);
+    person.page().waitForFunction("day => (" + GROUND + ")() !== day", day);
+    accessible(person, axe(person).withRules(List.of("color-contrast")));
+    in(person, ColorScheme.LIGHT);
+    person.page().waitForFunction("day => (" + GROUND + ")() === day", day);
+  }
+
+  private static void in(Person person, ColorScheme scheme) {
+    person.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
   }
 
   private static void accessible(Person person) {
-    List<Rule> violations =
-        new AxeBuilder(person.page())
-            .withTags(STANDARD)
-            // There are no frames: all of it runs in the page itself.
-            .setLegacyMode(true)
-            .analyze()
-            .getViolations();
+    accessible(person, axe(person).withTags(STANDARD));
+  }
+
+  /** There are no frames: all of it runs in the page itself. */
+  private static AxeBuilder axe(Person person) {
+    return new AxeBuilder(person.page()).setLegacyMode(true);
+  }
+
+  private static void accessible(Person person, AxeBuilder looked) {
+    List<Rule> violations = looked.analyze().getViolations();
     assertThat(violations.stream().map(Views::told)).as(person.path()).isEmpty();
   }
 

@@ -6,13 +6,11 @@ import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
 import java.net.URLConnection;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.DisplayName;
@@ -119,29 +117,26 @@ class WatchingTest {
   @Test
   void author() {
     try (Person noor = BROWSING.person("noor")) {
-      for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-        noor.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
-        noor.newSheet().search("author: oxlade");
-        noor.page().getByLabel("Publications found").getByRole(AriaRole.LINK).first().click();
-        noor.text("Set an alert on an author").click();
-        noor.page()
-            .getByRole(AriaRole.BUTTON)
-            .filter(new Locator.FilterOptions().setHasText("Oxlade"))
-            .first()
-            .click();
-        Locator go = inDialog(noor, "Go on");
-        assertThat(go.or(inDialog(noor, "Set alert"))).isVisible();
-        if (go.isVisible()) {
-          assertThat(dialog(noor)).containsText("Is this the same person?");
-          Views.sound(noor, scheme);
-          dialog(noor).getByRole(AriaRole.CHECKBOX).first().check();
-          go.click();
-        }
-        assertThat(name(noor)).hasValue(Pattern.compile("^By .*Oxlade$"));
-        assertThat(dialog(noor).getByText("The last twelve months")).isVisible();
-        Views.sound(noor, scheme);
-        noor.page().keyboard().press("Escape");
+      noor.newSheet().search("author: oxlade");
+      noor.page().getByLabel("Publications found").getByRole(AriaRole.LINK).first().click();
+      noor.text("Set an alert on an author").click();
+      noor.page()
+          .getByRole(AriaRole.BUTTON)
+          .filter(new Locator.FilterOptions().setHasText("Oxlade"))
+          .first()
+          .click();
+      Locator go = inDialog(noor, "Go on");
+      assertThat(go.or(inDialog(noor, "Set alert"))).isVisible();
+      if (go.isVisible()) {
+        assertThat(dialog(noor)).containsText("Is this the same person?");
+        Views.sound(noor);
+        dialog(noor).getByRole(AriaRole.CHECKBOX).first().check();
+        go.click();
       }
+      assertThat(name(noor)).hasValue(Pattern.compile("^By .*Oxlade$"));
+      assertThat(dialog(noor).getByText("The last twelve months")).isVisible();
+      Views.sound(noor);
+      noor.page().keyboard().press("Escape");
     }
   }
 
@@ -168,12 +163,7 @@ class WatchingTest {
       assertThat(sefa.text(Pattern.compile("by Evening Reader 2$"))).isVisible();
       sefa.exactly("What I have not looked at").click();
       assertThat(sefa.page().getByLabel("Address of What I have not looked at")).isVisible();
-      for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-        sefa.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
-        Views.sound(sefa, scheme);
-      }
-      sefa.page().setViewportSize(390, 844);
-      Views.sound(sefa, ColorScheme.DARK);
+      Views.sound(sefa);
     }
   }
 

@@ -339,6 +339,42 @@ class ModelTest {
           .isEqualTo(model.lamp(member, work));
     }
     checkFolder(after);
+    checkLists(after);
+  }
+
+  /** Lists of arrivals, and of what is marked elsewhere and never came. */
+  private void checkLists(String after) {
+    int reader = random.nextInt(2);
+    for (String list : List.of("owed", "nobody", "raised", "held", "disputed")) {
+      Set<String> expected = new TreeSet<>();
+      boolean arrivals = list.equals("owed") || list.equals("nobody");
+      for (String work : arrivals ? model.arrived : model.works.keySet()) {
+        String first = model.inForce(0, work);
+        String second = model.inForce(1, work);
+        Set<String> both = Set.of(first + " ", second);
+        boolean belongs =
+            switch (list) {
+              case "owed" -> !model.lamp(reader, work).equals("lit");
+              case "nobody" ->
+                  !model.lamp(0, work).equals("lit") && !model.lamp(1, work).equals("lit");
+              case "raised" -> first.equals("raise") || second.equals("raise");
+              case "held" -> first.equals("hold") || second.equals("hold");
+              default ->
+                  both.equals(Set.of("keep ", "pass")) || both.equals(Set.of("pass ", "keep"));
+            };
+        if (belongs) {
+          expected.add(work);
+        }
+      }
+      JsonNode listed = client(reader).get("/arrivals/" + list).ok();
+      assertThat(listed.get("arrivals").valueStream().map(one -> one.at("/arrival/id").asString()))
+          .as("%s: %s for %d", after, list, reader)
+          .containsExactlyInAnyOrderElementsOf(expected);
+      assertThat(listed.get("count").asInt()).as(after).isEqualTo(expected.size());
+      assertThat(client(reader).get("/arrivals").ok().get(list).asInt())
+          .as(after)
+          .isEqualTo(expected.size());
+    }
   }
 
   private void checkFolder(String after) {

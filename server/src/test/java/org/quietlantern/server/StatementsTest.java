@@ -175,6 +175,7 @@ class StatementsTest {
               Map.entry("{question}", question),
               Map.entry("{brought}", brought),
               Map.entry("{form}", "txt"),
+              Map.entry("{list}", "owed"),
               Map.entry("{shelf}", "group"),
               Map.entry("{issn}", "9999-1004"),
               Map.entry("{source}", "night-index"),

@@ -18,13 +18,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/groups/{group}")
 class ArrivalController {
   private final Arrivals arrivals;
+  private final ArrivalLists lists;
   private final Marking marking;
 
   /** {@code publications}: what is marked, as one act. {@code round}: where it was marked. */
   record MarkBody(List<String> publications, String mark, String reason, @Nullable String round) {}
 
-  ArrivalController(Arrivals arrivals, Marking marking) {
+  ArrivalController(Arrivals arrivals, ArrivalLists lists, Marking marking) {
     this.arrivals = arrivals;
+    this.lists = lists;
     this.marking = marking;
   }
 
@@ -46,6 +48,26 @@ class ArrivalController {
       @PathVariable String round,
       @RequestParam(required = false) @Nullable String order) {
     return arrivals.round(me, round, order);
+  }
+
+  /** How much is in each list of arrivals. */
+  @GetMapping("/arrivals")
+  ArrivalList.ListCounts lists(Member me) {
+    return lists.counts(me);
+  }
+
+  /**
+   * Arrivals of all rounds: {@code owed} by the reader, seen by {@code nobody}, {@code raised},
+   * {@code held}, or {@code disputed}: one keeps what another passed.
+   *
+   * @param after what the page before said of the next one
+   */
+  @GetMapping("/arrivals/{list}")
+  ArrivalList list(
+      Member me,
+      @PathVariable String list,
+      @RequestParam(required = false) @Nullable String after) {
+    return lists.list(me, list, after);
   }
 
   /** Says something of one publication or several, as one act. */

@@ -2,7 +2,6 @@ package org.quietlantern.server.arrival;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -13,24 +12,18 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.publication.ContentsOrder;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Field;
-import org.quietlantern.core.review.Lamp;
-import org.quietlantern.core.search.Explanation;
-import org.quietlantern.core.watch.Coming;
 import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
-import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
-import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
-import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,9 +41,9 @@ public class Arrivals {
   private final RoundMapper mapper;
   private final RoundContents contents;
   private final Publications publications;
+  private final ArrivalViews views;
   private final Reviews reviews;
   private final Groups groups;
-  private final Summaries summaries;
   private final Json json;
   private final Calendar calendar;
 
@@ -58,17 +51,17 @@ public class Arrivals {
       RoundMapper mapper,
       RoundContents contents,
       Publications publications,
+      ArrivalViews views,
       Reviews reviews,
       Groups groups,
-      Summaries summaries,
       Json json,
       Calendar calendar) {
     this.mapper = mapper;
     this.contents = contents;
     this.publications = publications;
+    this.views = views;
     this.reviews = reviews;
     this.groups = groups;
-    this.summaries = summaries;
     this.json = json;
     this.calendar = calendar;
   }
@@ -83,7 +76,7 @@ public class Arrivals {
     List<RoundMapper.Row> rows = mapper.page(who.group(), from, PAGE);
     boolean owes = who.mayWrite();
     return new RoundsPage(
-        lines(reviewers(who), rows),
+        lines(groups.reviewers(who.group()), rows),
         rows.isEmpty() ? 0 : mapper.after(who.group(), rows.get(rows.size() - 1).id()),
         owes ? mapper.owed(who.group(), who.id()) : 0,
         owes ? mapper.firstOwed(who.group(), who.id()) : null);
@@ -132,7 +125,7 @@ public class Arrivals {
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */
   public List<RoundLine> closedRounds(Member who, int alert, int most) {
-    return lines(reviewers(who), mapper.closed(who.group(), alert, most));
+    return lines(groups.reviewers(who.group()), mapper.closed(who.group(), alert, most));
   }
 
   /** {@code order}: of its arrivals; none: contents where the alert asks by journals only. */
@@ -141,34 +134,24 @@ public class Arrivals {
     boolean asInIssues = order == null ? isOfJournals(round) : order.equals(CONTENTS);
     List<RoundMapper.FoundRow> found =
         contents.of(List.of(round.id())).getOrDefault(round.id(), List.of());
-    Map<Integer, List<CurrentMark>> said =
-        reviews.onOccasions(
-            who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList());
     List<StoredPublication> stored =
         publications.byId(
             Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList());
     if (asInIssues) {
       found = inOrder(found, stored);
     }
-    Map<Integer, Summary> shown = summaries.of(who, stored);
-    List<Member> members = reviewers(who);
-    Map<Integer, List<CurrentMark>> before =
-        reviews.onPublications(
-            who.group(),
-            found.stream()
-                .filter(f -> !f.on().isFirst())
-                .map(RoundMapper.FoundRow::publication)
-                .distinct()
-                .toList());
-    List<ArrivalShown> arrivals =
-        found.stream()
-            .map(f -> shown(f, shown.get(f.publication()), members, new Said(said, before)))
-            .toList();
+    List<Member> members = groups.reviewers(who.group());
     return new RoundView(
         lines(members, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
         asInIssues ? CONTENTS : "here",
-        arrivals);
+        views.of(
+            who,
+            members.stream().map(m -> new ArrivalViews.Reviewer(m.id(), m.pid())).toList(),
+            found,
+            stored,
+            reviews.onOccasions(
+                who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList())));
   }
 
   private boolean isOfJournals(RoundMapper.Row round) {
@@ -216,11 +199,6 @@ public class Arrivals {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  /** Members with a lamp, in a fixed order. */
-  private List<Member> reviewers(Member who) {
-    return groups.members(who.group()).stream().filter(Member::mayWrite).toList();
-  }
-
   private List<RoundLine> lines(List<Member> members, List<RoundMapper.Row> rounds) {
     Map<Integer, Map<Integer, RoundMapper.Reviewed>> reviewed =
         mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
@@ -256,55 +234,5 @@ public class Arrivals {
         shares,
         round.covered(),
         round.nobody());
-  }
-
-  /** Marks by occasion, and those on the first comings of what comes again, by work. */
-  private record Said(
-      Map<Integer, List<CurrentMark>> now, Map<Integer, List<CurrentMark>> before) {}
-
-  private static Map<Integer, CurrentMark> byMember(List<CurrentMark> marks) {
-    return marks.stream().collect(Collectors.toMap(CurrentMark::member, Function.identity()));
-  }
-
-  private ArrivalShown shown(
-      RoundMapper.FoundRow found, Summary summary, List<Member> members, Said said) {
-    Map<Integer, CurrentMark> now = byMember(said.now().getOrDefault(found.occasion(), List.of()));
-    Map<Integer, CurrentMark> before =
-        byMember(
-            found.on().isFirst()
-                ? List.of()
-                : said.before().getOrDefault(found.publication(), List.of()));
-    List<ArrivalShown.WordsMet> words =
-        Arrays.stream(json.read(found.words(), Explanation[].class))
-            .map(
-                w ->
-                    new ArrivalShown.WordsMet(
-                        w.typed(), w.fields().stream().map(f -> f.word()).toList()))
-            .toList();
-    return new ArrivalShown(
-        new Coming.Of(summary.id(), found.on()).name(),
-        summary,
-        found.kind(),
-        found.findingClass(),
-        found.hereSince(),
-        found.came(),
-        words,
-        found.on().occasion().isToReview()
-            ? members.stream().map(m -> lamp(m, now.get(m.id()), before.get(m.id()))).toList()
-            : List.of());
-  }
-
-  private static ArrivalShown.LampShown lamp(
-      Member member, @Nullable CurrentMark said, @Nullable CurrentMark before) {
-    String had = before == null ? null : before.mark().word();
-    return said == null
-        ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null, had)
-        : new ArrivalShown.LampShown(
-            member.pid(),
-            said.mark().lamp().word(),
-            said.mark().word(),
-            said.reason(),
-            said.at(),
-            had);
   }
 }

@@ -16,6 +16,12 @@ class RoundContents {
     this.mapper = mapper;
   }
 
+  /** Round by round, in this order. */
+  List<RoundMapper.FoundRow> inOrder(List<Integer> rounds) {
+    Map<Integer, List<RoundMapper.FoundRow>> all = of(rounds);
+    return rounds.stream().flatMap(one -> all.getOrDefault(one, List.of()).stream()).toList();
+  }
+
   /** By round. Two that turned out to be one work since stand in a round once an occasion. */
   Map<Integer, List<RoundMapper.FoundRow>> of(List<Integer> rounds) {
     Set<List<Object>> seen = new HashSet<>();

@@ -1,7 +1,5 @@
 package org.quietlantern.server.arrival;
 
-import java.time.ZoneId;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +11,6 @@ import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Duty;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.server.catalogue.Publications;
-import org.quietlantern.server.group.Absences;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
@@ -25,8 +22,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * How far every round is: counted anew in the transaction of what changes it (a mark, something
@@ -42,8 +37,7 @@ class RoundCounts implements MendingCheck {
   private final RoundMapper mapper;
   private final RoundContents contents;
   private final Reviews reviews;
-  private final Groups groups;
-  private final Absences absences;
+  private final Duties duties;
   private final Publications publications;
   private final TakenBack takenBack;
 
@@ -51,29 +45,20 @@ class RoundCounts implements MendingCheck {
       RoundMapper mapper,
       RoundContents contents,
       Reviews reviews,
-      Groups groups,
-      Absences absences,
+      Duties duties,
       Publications publications,
       TakenBack takenBack) {
     this.takenBack = takenBack;
     this.mapper = mapper;
     this.contents = contents;
     this.reviews = reviews;
-    this.groups = groups;
-    this.absences = absences;
+    this.duties = duties;
     this.publications = publications;
   }
 
-  /** Counts once, at the end of the transaction, however many marks were made in it. */
   @EventListener
-  public void lampChanged(Reviews.LampChanged lamp) {
-    Changed pending = (Changed) TransactionSynchronizationManager.getResource(this);
-    if (pending == null) {
-      pending = new Changed();
-      TransactionSynchronizationManager.bindResource(this, pending);
-      TransactionSynchronizationManager.registerSynchronization(pending);
-    }
-    pending.works.computeIfAbsent(lamp.group(), g -> new HashSet<>()).add(lamp.publication());
+  public void lampsChanged(Reviews.LampsChanged lamps) {
+    count(mapper.roundsWith(lamps.group(), lamps.publications().toArray(Integer[]::new)));
   }
 
   /** Who owes what differs where somebody comes, goes, or is given another role. */
@@ -83,20 +68,6 @@ class RoundCounts implements MendingCheck {
     List<Integer> rounds = mapper.ofGroup(people.group());
     for (int at = 0; at < rounds.size(); at += AT_ONCE) {
       count(rounds.subList(at, Math.min(rounds.size(), at + AT_ONCE)));
-    }
-  }
-
-  private final class Changed implements TransactionSynchronization {
-    private final Map<Integer, Set<Integer>> works = new HashMap<>();
-
-    @Override
-    public void beforeCommit(boolean readOnly) {
-      works.forEach((group, ids) -> count(mapper.roundsWith(group, ids.toArray(Integer[]::new))));
-    }
-
-    @Override
-    public void afterCompletion(int status) {
-      TransactionSynchronizationManager.unbindResource(RoundCounts.this);
     }
   }
 
@@ -115,23 +86,6 @@ class RoundCounts implements MendingCheck {
         .sum();
   }
 
-  /** What is theirs of each of those who have lamps. */
-  private Map<Integer, Duty> reviewers(int group) {
-    ZoneId zone = ZoneId.of(groups.settings(group).zone());
-    Map<Integer, List<Duty.Absence>> away =
-        absences.of(group).stream()
-            .collect(
-                Collectors.groupingBy(
-                    Absences.Away::membership,
-                    Collectors.mapping(one -> one.in(zone), Collectors.toList())));
-    return groups.people(group).stream()
-        .filter(person -> !person.role().equals("guest"))
-        .collect(
-            Collectors.toMap(
-                Groups.InGroup::id,
-                person -> new Duty(person.joined(), away.getOrDefault(person.id(), List.of()))));
-  }
-
   /** How far a round is. */
   private record Far(int round, boolean found, Coverage coverage) {}
 
@@ -141,7 +95,7 @@ class RoundCounts implements MendingCheck {
   /** Rounds of one group. Answers how many were not as counted before. */
   private int count(
       int group, List<RoundMapper.Counted> rounds, Map<Integer, List<RoundMapper.FoundRow>> found) {
-    Map<Integer, Duty> members = reviewers(group);
+    Map<Integer, Duty> members = duties.of(group);
     Map<Integer, List<CurrentMark>> said =
         reviews.onOccasions(
             group,

@@ -72,15 +72,72 @@ interface RoundMapper {
       """;
 
   /** Rounds with something in them: those that gather, then the latest closed. */
-  @Select(
-      ROUNDS
-          + """
-             and r.found and (#{before} = 0 or
-               (coalesce(r.closed, 'infinity'), r.opens, r.id) <
-               (select coalesce(closed, 'infinity'), opens, id from round where id = #{before}))
-            order by r.closed desc nulls first, r.opens desc, r.id desc limit #{most}
-            """)
+  @Select(ROUNDS + " and r.found " + AFTER)
   List<Row> page(int group, int before, int most);
+
+  @Select(ROUNDS + " and r.id = any(#{rounds})")
+  List<Row> rows(int group, Integer[] rounds);
+
+  /** {@code waiting}: how many arrivals; {@code whole}: in all rounds together. */
+  record Waits(int round, int waiting, int whole) {}
+
+  /** In the order of the list of rounds. */
+  String AFTER =
+      """
+      and (#{before} = 0 or
+        (coalesce(r.closed, 'infinity'), r.opens, r.id) <
+        (select coalesce(closed, 'infinity'), opens, id from round where id = #{before}))
+      order by r.closed desc nulls first, r.opens desc, r.id desc limit #{most}
+      """;
+
+  String WAITS =
+      """
+      select r.id as round, r.waiting, (select sum(waiting)::int from those) as whole
+      from those r where true
+      """;
+
+  /** Rounds in which a member owes something. */
+  @Select(
+      """
+      with those as (
+        select r.id, r.opens, r.closed,
+          r.arrivals - coalesce(m.reviewed + m.spared, 0) as waiting
+        from round r join alert a on a.id = r.alert
+        left join round_member m on m.round = r.id and m.membership = #{membership}
+        where a.grp = #{group} and r.found and r.arrivals > coalesce(m.reviewed + m.spared, 0))
+      """
+          + WAITS
+          + AFTER)
+  List<Waits> owedIn(int group, int membership, int before, int most);
+
+  /** Rounds with something that nobody has seen. */
+  @Select(
+      """
+      with those as (
+        select r.id, r.opens, r.closed, r.nobody as waiting
+        from round r join alert a on a.id = r.alert
+        where a.grp = #{group} and r.found and r.nobody > 0)
+      """
+          + WAITS
+          + AFTER)
+  List<Waits> unseenIn(int group, int before, int most);
+
+  @Select(
+      """
+      select coalesce(sum(r.nobody), 0)::int from round r join alert a on a.id = r.alert
+      where a.grp = #{group} and r.found
+      """)
+  int unseen(int group);
+
+  /** Whatever rounds of a group works stand in, the latest first. */
+  @Select(
+      FOUND
+          + """
+             where r.grp = #{group}
+              and (p.id = any(#{publications}) or p.canonical = any(#{publications}))
+            order by n.id desc
+            """)
+  List<FoundRow> foundOf(int group, Integer[] publications);
 
   /** How many come after a round in that list. */
   @Select(

@@ -16,6 +16,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.PublicIds;
+import org.quietlantern.server.review.OpenPoints;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -28,6 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Rounds {
   private final RoundMapper mapper;
   private final RoundCounts counts;
+  private final OpenPoints points;
   private final Reviews reviews;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -60,12 +62,14 @@ public class Rounds {
   Rounds(
       RoundMapper mapper,
       RoundCounts counts,
+      OpenPoints points,
       Reviews reviews,
       PublicIds ids,
       Calendar calendar,
       Json json) {
     this.mapper = mapper;
     this.counts = counts;
+    this.points = points;
     this.reviews = reviews;
     this.ids = ids;
     this.calendar = calendar;
@@ -141,6 +145,7 @@ public class Rounds {
   @Transactional(isolation = Isolation.REPEATABLE_READ)
   public void follow() {
     counts.follow();
+    points.follow();
   }
 
   /**

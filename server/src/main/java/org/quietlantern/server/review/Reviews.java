@@ -3,6 +3,7 @@ package org.quietlantern.server.review;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +20,8 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * What members say of publications. Events are only added; lamps are what stands of them, kept in
@@ -30,8 +33,36 @@ public class Reviews {
   private final ApplicationEventPublisher events;
   private final Calendar calendar;
 
-  /** Told in the transaction of the event: a lamp of a group on a work (row numbers) may differ. */
-  public record LampChanged(int group, int publication) {}
+  /**
+   * Told once at the end of a transaction, in it: lamps of a group on works (row numbers) may
+   * differ.
+   */
+  public record LampsChanged(int group, Set<Integer> publications) {}
+
+  /** Whatever is marked in a transaction, however often, is told of once. */
+  private final class Marked implements TransactionSynchronization {
+    private final Map<Integer, Set<Integer>> works = new HashMap<>();
+
+    @Override
+    public void beforeCommit(boolean readOnly) {
+      works.forEach((group, ids) -> events.publishEvent(new LampsChanged(group, ids)));
+    }
+
+    @Override
+    public void afterCompletion(int status) {
+      TransactionSynchronizationManager.unbindResource(Reviews.this);
+    }
+  }
+
+  private void changed(int group, int publication) {
+    Marked marked = (Marked) TransactionSynchronizationManager.getResource(this);
+    if (marked == null) {
+      marked = new Marked();
+      TransactionSynchronizationManager.bindResource(this, marked);
+      TransactionSynchronizationManager.registerSynchronization(marked);
+    }
+    marked.works.computeIfAbsent(group, g -> new HashSet<>()).add(publication);
+  }
 
   Reviews(ReviewMapper mapper, ApplicationEventPublisher events, Calendar calendar) {
     this.mapper = mapper;
@@ -175,7 +206,7 @@ public class Reviews {
             new ReviewMapper.NewEvent(
                 command, who.id(), occasion, publication, what, reason, undoes, at));
     mapper.settle(who.id(), occasion);
-    events.publishEvent(new LampChanged(who.group(), publication));
+    changed(who.group(), publication);
     return event;
   }
 

@@ -149,6 +149,7 @@ public final class World {
     values.put("driveFile", onDrive(client, folder));
     values.put("form", "txt");
     values.put("shelf", "printed");
+    values.put("list", "owed");
     values.put("issn", "9999-1004");
     values.put("source", "night-index");
     values.put("load", "0");

@@ -1,0 +1,24 @@
+package org.quietlantern.server.arrival;
+
+import java.util.List;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A page of a list of arrivals.
+ *
+ * @param count how many are in the whole list
+ * @param next what the next page is asked for with; none on the last
+ */
+public record ArrivalList(
+    String list, int count, List<ArrivalListed> arrivals, @Nullable String next) {
+
+  /** {@code round}: where it stands; none of what was marked elsewhere and never came. */
+  public record ArrivalListed(ArrivalShown arrival, @Nullable InRound round) {}
+
+  /** {@code folder}: where a keep goes. */
+  public record InRound(String id, String alertName, int n, Folders.FolderName folder) {}
+
+  /** How much is in each list for the reader. */
+  public record ListCounts(int owed, int nobody, int raised, int held, int disputed) {}
+}

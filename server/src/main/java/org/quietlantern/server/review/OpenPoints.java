@@ -1,0 +1,196 @@
+package org.quietlantern.server.review;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.quietlantern.core.review.Mark;
+import org.quietlantern.core.review.Unsettled;
+import org.quietlantern.core.watch.Coming;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.platform.job.MendingCheck;
+import org.quietlantern.server.platform.job.TakenBack;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What stands open between the members of each group ({@link Unsettled}): worked out anew in the
+ * transaction of what changes it, so that a list of years is read. Every night all of it is held
+ * against the marks.
+ */
+@Service
+// After the lamps that it is worked out from.
+@Order(2)
+public class OpenPoints implements MendingCheck {
+  private static final String DERIVED = "what stands open";
+  private static final int AT_ONCE = 500;
+  private final UnsettledMapper mapper;
+  private final Publications publications;
+  private final TakenBack takenBack;
+
+  OpenPoints(UnsettledMapper mapper, Publications publications, TakenBack takenBack) {
+    this.mapper = mapper;
+    this.publications = publications;
+    this.takenBack = takenBack;
+  }
+
+  /**
+   * A work on which something stands open.
+   *
+   * @param occasion row number
+   * @param work row number
+   * @param at since when it stands so
+   * @param place what the next page is asked for with
+   */
+  public record OpenPoint(int occasion, int work, Coming on, Instant at, int place) {}
+
+  /**
+   * In a group, the latest first.
+   *
+   * @param before the place of the last one of the page before; 0 for the first page
+   */
+  @Transactional(readOnly = true)
+  public List<OpenPoint> page(int group, Unsettled what, int before, int most) {
+    return mapper.page(group, what.word(), before, most).stream()
+        .map(
+            row ->
+                new OpenPoint(
+                    row.occasion(),
+                    row.publication(),
+                    Coming.stored(row.kind(), row.key()),
+                    row.at(),
+                    row.event()))
+        .toList();
+  }
+
+  /** How much stands open in a group; none where nothing does. */
+  @Transactional(readOnly = true)
+  public Map<Unsettled, Integer> counts(int group) {
+    return mapper.counts(group).stream()
+        .collect(
+            Collectors.toMap(
+                row -> Unsettled.named(row.what()).orElseThrow(), UnsettledMapper.Count::open));
+  }
+
+  @EventListener
+  public void lampsChanged(Reviews.LampsChanged lamps) {
+    settle(lamps.group(), lamps.publications());
+  }
+
+  /** Only who is a member holds something open. */
+  @EventListener
+  public void peopleChanged(Groups.PeopleChanged people) {
+    mend(people.group());
+  }
+
+  /** Works of one group. Answers of how many another thing was said. */
+  private int settle(int group, Collection<Integer> works) {
+    Integer[] asked = works.stream().sorted().toArray(Integer[]::new);
+    Set<UnsettledMapper.Open> ought =
+        mapper.said(group, asked).stream()
+            .collect(Collectors.groupingBy(UnsettledMapper.Said::occasion))
+            .entrySet()
+            .stream()
+            .flatMap(
+                one ->
+                    Unsettled.of(one.getValue().stream().map(OpenPoints::said).toList())
+                        .entrySet()
+                        .stream()
+                        .map(
+                            open ->
+                                new UnsettledMapper.Open(
+                                    open.getKey().word(), one.getKey(), open.getValue())))
+            .collect(Collectors.toSet());
+    Set<UnsettledMapper.Open> is = Set.copyOf(mapper.stored(group, asked));
+    List<UnsettledMapper.Open> gone = without(is, ought);
+    List<UnsettledMapper.Open> made = without(ought, is);
+    if (!gone.isEmpty()) {
+      mapper.remove(group, whats(gone), each(gone, UnsettledMapper.Open::occasion));
+    }
+    if (!made.isEmpty()) {
+      mapper.add(
+          group,
+          whats(made),
+          each(made, UnsettledMapper.Open::occasion),
+          each(made, UnsettledMapper.Open::event));
+    }
+    Set<Integer> differ = new HashSet<>();
+    gone.forEach(one -> differ.add(one.occasion()));
+    made.forEach(one -> differ.add(one.occasion()));
+    return differ.size();
+  }
+
+  private static Unsettled.Said said(UnsettledMapper.Said row) {
+    return new Unsettled.Said(Mark.named(row.what()).orElseThrow(), row.event());
+  }
+
+  private static <T> List<T> without(Set<T> all, Set<T> some) {
+    return all.stream().filter(one -> !some.contains(one)).toList();
+  }
+
+  private static String[] whats(List<UnsettledMapper.Open> all) {
+    return all.stream().map(UnsettledMapper.Open::what).toArray(String[]::new);
+  }
+
+  private static <T> Integer[] each(List<T> all, Function<T, Integer> of) {
+    return all.stream().map(of).toArray(Integer[]::new);
+  }
+
+  /** Follows the catalogue, where works become one. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void follow() {
+    long after = mapper.derivedUpTo(DERIVED);
+    long latest = publications.latest();
+    if (after < 0) {
+      mend();
+    } else if (after < latest) {
+      mapper.joined(after, latest).stream()
+          .collect(
+              Collectors.groupingBy(
+                  UnsettledMapper.Joined::grp,
+                  Collectors.mapping(UnsettledMapper.Joined::work, Collectors.toList())))
+          .forEach(this::settle);
+    }
+    if (after != latest) {
+      mapper.deriveUpTo(DERIVED, latest);
+    }
+  }
+
+  @Override
+  public String what() {
+    return DERIVED;
+  }
+
+  @Override
+  public int look() {
+    return takenBack.count(this::mend);
+  }
+
+  /** Over one state of the database: a mark that is made meanwhile is no difference. */
+  @Override
+  @Transactional(isolation = Isolation.REPEATABLE_READ)
+  public int mend() {
+    return mapper.groups().stream().mapToInt(this::mend).sum();
+  }
+
+  private int mend(int group) {
+    int changed = 0;
+    int last = 0;
+    List<Integer> page;
+    do {
+      page = mapper.works(group, last, AT_ONCE);
+      changed += page.isEmpty() ? 0 : settle(group, page);
+      last = page.isEmpty() ? last : page.get(page.size() - 1);
+    } while (page.size() == AT_ONCE);
+    return changed;
+  }
+}

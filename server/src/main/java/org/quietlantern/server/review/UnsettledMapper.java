@@ -1,0 +1,128 @@
+package org.quietlantern.server.review;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface UnsettledMapper {
+  /** Works that are asked for, with all that turned out to be the same. */
+  String PARTS =
+      """
+      with asked as (
+        select distinct coalesce(canonical, id) as work from publication where id = any(#{works})),
+      parts as (
+        select work, work as part from asked
+        union
+        select a.work, p.id from asked a join publication p on p.canonical = a.work)
+      """;
+
+  /** A mark in force; {@code occasion}: one for all occasions that turned out to be the same. */
+  record Said(int occasion, int membership, String what, int event) {}
+
+  record Open(String what, int occasion, int event) {}
+
+  /** What those who have lamps say of works now. */
+  @Select(
+      PARTS
+          + """
+            select distinct on (s.work, o.kind, o.key, l.membership)
+              min(o.id) over (partition by s.work, o.kind, o.key) as occasion,
+              l.membership, e.what, e.id as event
+            from parts s join occasion o on o.publication = s.part join lamp l on l.occasion = o.id
+            join membership m on m.id = l.membership and m.grp = #{group} and m.left_at is null
+              and m.role <> 'guest'
+            join review_event e on e.id = l.event
+            order by s.work, o.kind, o.key, l.membership, e.id desc
+            """)
+  List<Said> said(int group, Integer[] works);
+
+  @Select(
+      PARTS
+          + """
+            select u.what, u.occasion, u.event from parts s
+            join occasion o on o.publication = s.part join unsettled u on u.occasion = o.id
+            where u.grp = #{group}
+            """)
+  List<Open> stored(int group, Integer[] works);
+
+  @Delete(
+      """
+      delete from unsettled u using unnest(#{whats}, #{occasions}) as q (what, occasion)
+      where u.grp = #{group} and u.what = q.what and u.occasion = q.occasion
+      """)
+  void remove(int group, String[] whats, Integer[] occasions);
+
+  @Insert(
+      """
+      insert into unsettled (grp, what, occasion, event)
+      select #{group}, what, occasion, event
+      from unnest(#{whats}, #{occasions}, #{events}) as q (what, occasion, event) order by 1, 2, 3
+      on conflict (grp, what, occasion) do update set event = excluded.event
+      """)
+  void add(int group, String[] whats, Integer[] occasions, Integer[] events);
+
+  /** {@code event}: where the next page goes on. */
+  record Listed(int occasion, int publication, String kind, String key, Instant at, int event) {}
+
+  /** The latest first. {@code before}: an event; 0 for the first page. */
+  @Select(
+      """
+      select u.occasion, coalesce(p.canonical, p.id) as publication, o.kind, o.key, e.at, u.event
+      from unsettled u join review_event e on e.id = u.event
+      join occasion o on o.id = u.occasion join publication p on p.id = o.publication
+      where u.grp = #{group} and u.what = #{what} and (#{before} = 0 or u.event < #{before})
+      order by u.event desc limit #{most}
+      """)
+  List<Listed> page(int group, String what, int before, int most);
+
+  record Count(String what, int open) {}
+
+  @Select(
+      """
+      select what, count(*)::int as open from unsettled where grp = #{group} group by what
+      """)
+  List<Count> counts(int group);
+
+  /** Works of a group with marks, or with something that is said to stand open. */
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) as work
+      from (
+        select l.occasion from membership m join lamp l on l.membership = m.id
+        where m.grp = #{group}
+        union
+        select occasion from unsettled where grp = #{group}) s
+      join occasion o on o.id = s.occasion join publication p on p.id = o.publication
+      where coalesce(p.canonical, p.id) > #{after} order by 1 limit #{most}
+      """)
+  List<Integer> works(int group, int after, int most);
+
+  @Select("select id from grp order by id")
+  List<Integer> groups();
+
+  record Joined(int grp, int work) {}
+
+  /** Works with marks that became one by changes of the catalogue up to a number, by group. */
+  @Select(
+      """
+      select distinct m.grp, coalesce(a.canonical, a.id) as work
+      from publication_change c join publication a on a.id = c.publication
+      join publication p on coalesce(p.canonical, p.id) = coalesce(a.canonical, a.id)
+      join occasion o on o.publication = p.id join lamp l on l.occasion = o.id
+      join membership m on m.id = l.membership
+      where c.no > #{after} and c.no <= #{upTo} and 'joined' = any(c.kinds)
+      order by 1, 2
+      """)
+  List<Joined> joined(long after, long upTo);
+
+  @Select("select no from derived where what = #{what} for update")
+  long derivedUpTo(String what);
+
+  @Update("update derived set no = #{no} where what = #{what}")
+  void deriveUpTo(String what, long no);
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import type { Schema } from '../../api';
+import type { MarkWord } from '../publication';
+import { type Entry } from './occasions';
+
+/**
+ * A list that changes while one goes through it: what has left it stays where it was, as it was
+ * left, until the page is opened anew, so that nothing moves below a hand.
+ *
+ * @param listed what the server lists now
+ */
+export function useSteady(
+  listed: readonly Schema['ArrivalListed'][],
+  me: string,
+): {
+  entries: readonly Entry[];
+  isGone: (entry: Entry) => boolean;
+  said: (entry: Entry, word: MarkWord) => void;
+} {
+  const [shown, setShown] = useState<readonly Entry[]>([]);
+  const [mine, setMine] = useState<ReadonlyMap<string, MarkWord>>(new Map());
+  const there = new Map(listed.map((one) => [keyOf(one), one]));
+  const known = new Set(shown.map(keyOf));
+  const entries = [
+    ...shown.map((one) => there.get(keyOf(one)) ?? afterwards(one, mine.get(keyOf(one)), me)),
+    ...listed.filter((one) => !known.has(keyOf(one))),
+  ].map(({ arrival, round }) => ({ arrival, ...(round && { round }) }));
+  if (entries.length !== shown.length) setShown(entries);
+  return {
+    entries,
+    isGone: (entry) => !there.has(keyOf(entry)),
+    said: (entry, word) => setMine((before) => new Map(before).set(keyOf(entry), word)),
+  };
+}
+
+function keyOf({ arrival, round }: { arrival: { id: string }; round?: { id: string } | null }) {
+  return `${arrival.id} ${round?.id ?? ''}`;
+}
+
+/** What left the list, with the lamp of the member who made it leave. */
+function afterwards(entry: Entry, word: MarkWord | undefined, me: string): Entry {
+  if (!word) return entry;
+  const { arrival } = entry;
+  const lamps = arrival.lamps.map((lamp) =>
+    lamp.member === me
+      ? { ...lamp, lamp: word === 'hold' ? ('dim' as const) : ('lit' as const), mark: word }
+      : lamp,
+  );
+  return { ...entry, arrival: { ...arrival, lamps } };
+}
