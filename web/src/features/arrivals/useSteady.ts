@@ -23,7 +23,7 @@ export function useSteady(
   const known = new Set(shown.map(keyOf));
   const entries = [
     ...shown.map((one) => there.get(keyOf(one)) ?? afterwards(one, mine.get(keyOf(one)), me)),
-    ...listed.filter((one) => !known.has(keyOf(one))),
+    ...[...there.values()].filter((one) => !known.has(keyOf(one))),
   ].map(({ arrival, round }) => ({ arrival, ...(round && { round }) }));
   if (entries.length !== shown.length) setShown(entries);
   return {
