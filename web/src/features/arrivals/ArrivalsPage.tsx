@@ -4,6 +4,7 @@ import { Title } from '../help';
 import { useHere } from '../session';
 import { owedIn, useRounds } from './api';
 import { Board } from './Board';
+import { ListLinks } from './ListLinks';
 import { RoundPane } from './RoundPane';
 
 /** Rounds above, the arrivals of one of them below: the first in which something waits. */
@@ -57,6 +58,7 @@ export function ArrivalsPage() {
         shown={shown}
         older={older}
         busy={found.isFetchingNextPage}
+        lists={<ListLinks />}
         onOlder={() => void found.fetchNextPage()}
       />
       <RoundPane key={shown} round={shown} onNext={next} />

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, shortDay } from '../../ui';
@@ -12,6 +13,7 @@ export function Board({
   shown,
   older = 0,
   busy = false,
+  lists,
   onOlder,
 }: {
   group: Schema['GroupView'];
@@ -20,6 +22,8 @@ export function Board({
   /** How many more rounds there are. */
   older?: number;
   busy?: boolean;
+  /** The ways to lists over all rounds. */
+  lists?: ReactNode;
   onOlder?: () => void;
 }) {
   const members = group.members.filter((member) => member.role !== 'guest');
@@ -29,7 +33,10 @@ export function Board({
       tabIndex={0}
       className="max-h-[30vh] overflow-auto border-b border-base-300 bg-base-200 px-4 py-2 lg:px-6"
     >
-      <HelpLink place="arrivals" />
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <HelpLink place="arrivals" />
+        {lists}
+      </div>
       <table className="w-full text-left text-[13.5px]">
         <thead className="text-[13px] text-soft max-lg:sr-only">
           <tr>

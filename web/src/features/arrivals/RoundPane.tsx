@@ -6,7 +6,6 @@ import { AskAct, asSeen } from '../questions';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
-import { ListLinks } from './ListLinks';
 import { comesAs, waitsFor } from './occasions';
 
 type Arrival = Schema['ArrivalShown'];
@@ -62,7 +61,6 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
         )}
         <LeaveActs disabled={arrivals.length === 0} of={() => ({ round: round.id })} />
         <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
-        <ListLinks />
       </section>
       <ArrivalsPane
         label="Arrivals"

@@ -6,6 +6,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayDeque;
@@ -27,8 +28,6 @@ final class Views {
       "() => [...document.querySelectorAll('a[href]')]"
           + ".filter(a => a.origin === location.origin && !a.pathname.startsWith('/api'))"
           + ".map(a => a.pathname)";
-
-  private static final String GROUND = "() => getComputedStyle(document.body).backgroundColor";
 
   private Views() {}
 
@@ -289,16 +288,15 @@ final class Views {
   }
 
   private static void byNight(Person person) {
-    Object day = person.page().evaluate(GROUND);
-    in(person, ColorScheme.DARK);
-    person.page().waitForFunction("day => (" + GROUND + ")() !== day", day);
+    in(person, ColorScheme.DARK, "nightfall");
     accessible(person, axe(person).withRules(List.of("color-contrast")));
-    in(person, ColorScheme.LIGHT);
-    person.page().waitForFunction("day => (" + GROUND + ")() === day", day);
+    in(person, ColorScheme.LIGHT, "daybreak");
   }
 
-  private static void in(Person person, ColorScheme scheme) {
+  private static void in(Person person, ColorScheme scheme, String theme) {
     person.page().emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+    PlaywrightAssertions.assertThat(person.page().locator("html"))
+        .hasAttribute("data-theme", theme);
   }
 
   private static void accessible(Person person) {
