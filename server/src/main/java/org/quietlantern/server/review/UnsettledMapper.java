@@ -69,14 +69,18 @@ interface UnsettledMapper {
   /** {@code event}: where the next page goes on. */
   record Listed(int occasion, int publication, String kind, String key, Instant at, int event) {}
 
-  /** The latest first. {@code before}: an event; 0 for the first page. */
+  /**
+   * What was said last first; what is said again by an undo has its time. {@code before}: an event;
+   * 0 for the first page.
+   */
   @Select(
       """
       select u.occasion, coalesce(p.canonical, p.id) as publication, o.kind, o.key, e.at, u.event
       from unsettled u join review_event e on e.id = u.event
       join occasion o on o.id = u.occasion join publication p on p.id = o.publication
-      where u.grp = #{group} and u.what = #{what} and (#{before} = 0 or u.event < #{before})
-      order by u.event desc limit #{most}
+      where u.grp = #{group} and u.what = #{what} and (#{before} = 0 or
+        (e.at, e.id) < (select at, id from review_event where id = #{before}))
+      order by e.at desc, e.id desc limit #{most}
       """)
   List<Listed> page(int group, String what, int before, int most);
 
