@@ -1,6 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Schema } from '../../api';
 import { leaving, ListPane, TwoPanes, useCopyLink, useKeys, useNotice, usePlace } from '../../ui';
 import { KeepDialog } from '../keeping';
 import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
@@ -39,7 +38,7 @@ export function ArrivalsPane({
   const [params, setParams] = useSearchParams();
   const [reason, setReason] = useState('');
   const [focusOn, setFocusOn] = useState(0);
-  const [keeping, setKeeping] = useState<Schema['Summary']>();
+  const [keeping, setKeeping] = useState('');
   const mark = useMark(here.id);
   const copy = useCopyLink();
   const tell = useNotice();
@@ -66,7 +65,7 @@ export function ArrivalsPane({
       return;
     }
     if (word === 'keep' && !marked.round) {
-      setKeeping(marked.arrival.publication);
+      setKeeping(marked.arrival.publication.id);
       return;
     }
     mark.mutate({
@@ -155,11 +154,7 @@ export function ArrivalsPane({
         }
       />
       {keeping && (
-        <KeepDialog
-          group={here.id}
-          publications={[keeping.id]}
-          onClose={() => setKeeping(undefined)}
-        />
+        <KeepDialog group={here.id} publications={[keeping]} onClose={() => setKeeping('')} />
       )}
     </>
   );

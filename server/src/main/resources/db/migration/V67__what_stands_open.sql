@@ -7,7 +7,6 @@ create table unsettled (
   event integer not null references review_event, -- the last mark that has a part in it
   primary key (grp, what, occasion)
 );
-create index on unsettled (grp, what, event);
 create index on unsettled (occasion);
 create index on unsettled (event);
 

@@ -134,6 +134,13 @@ class CommandLawTest {
               "POST " + GROUP + "/alerts/{alert}/pause",
               "POST " + GROUP + "/alerts/{alert}/resume"));
 
+  /**
+   * Undone in the order in which they were given, these leave another thing than there was: what is
+   * kept again with the same words stands there once ({@link KeepingTest}).
+   */
+  private static final Set<String> LATER_FIRST =
+      Set.of("DELETE " + GROUP + "/folders/{folder}/items");
+
   @TestFactory
   Stream<DynamicTest> everyCommand() {
     Stream<DynamicTest> each =
@@ -175,15 +182,22 @@ class CommandLawTest {
       assertThat(STORED.now()).as("stays").isEqualTo(stored);
       return;
     }
-    secondAct(giver, command, path, id);
-    Client.Response undone = undo(giver, id);
-    assertThat(undone.status()).as(undone.body()).isEqualTo(200);
+    if (!secondAct(giver, command, path, id)) {
+      Client.Response undone = undo(giver, id);
+      assertThat(undone.status()).as(undone.body()).isEqualTo(200);
+    }
     assertThat(Readings.differences(before, everythingRead())).as(command + " undone").isEmpty();
     assertThat(undo(giver, id).type()).isEqualTo("undone-already");
   }
 
-  /** Given after the first act, and undone before it. On the same thing, the first one stays. */
-  private static void secondAct(Client giver, Endpoints.Endpoint command, String path, UUID first) {
+  /**
+   * Given after the first act. On the same thing, the first one stays as long as it does; in the
+   * end it is undone.
+   *
+   * @return whether the first one was undone
+   */
+  private static boolean secondAct(
+      Client giver, Endpoints.Endpoint command, String path, UUID first) {
     UUID later = UUID.randomUUID();
     Client.Response second =
         LATER.containsKey(command.toString())
@@ -191,14 +205,22 @@ class CommandLawTest {
             : give(giver, command, path, body(command), later);
     if (second.status() >= 300) {
       // Nothing more can be done to it.
-      return;
+      return false;
     }
-    if (changes(first).stream().anyMatch(changes(later)::contains)) {
-      Client.Response refused = undo(giver, first);
-      assertThat(refused.status()).as("changed since").isEqualTo(409);
-      assertThat(refused.type()).isEqualTo("changed-since");
+    boolean same = changes(first).stream().anyMatch(changes(later)::contains);
+    if (!same && LATER_FIRST.contains(command.toString())) {
+      assertThat(undo(giver, later).status()).isEqualTo(200);
+      return false;
+    }
+    Client.Response undone = undo(giver, first);
+    if (same) {
+      assertThat(undone.status()).as("changed since").isEqualTo(409);
+      assertThat(undone.type()).isEqualTo("changed-since");
+    } else {
+      assertThat(undone.status()).as("another thing was changed").isEqualTo(200);
     }
     assertThat(undo(giver, later).status()).isEqualTo(200);
+    return !same;
   }
 
   private void everyKind() {

@@ -211,7 +211,7 @@ public class ArrivalLists {
       Map<Integer, List<CurrentMark>> said) {
     return views.of(
         who,
-        reviewers.stream().map(one -> new ArrivalViews.Reviewer(one.id(), one.pid())).toList(),
+        reviewers,
         found,
         publications.byId(
             Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList()),

@@ -11,6 +11,7 @@ import org.quietlantern.core.search.Explanation;
 import org.quietlantern.core.watch.Coming;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Summary;
+import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Json;
@@ -32,9 +33,6 @@ class ArrivalViews {
     this.json = json;
   }
 
-  /** Whose lamp is shown: row number and public id. */
-  record Reviewer(int id, String pid) {}
-
   /**
    * In the same order.
    *
@@ -44,7 +42,7 @@ class ArrivalViews {
    */
   List<ArrivalShown> of(
       Member who,
-      List<Reviewer> reviewers,
+      List<Groups.InGroup> reviewers,
       List<RoundMapper.FoundRow> found,
       List<StoredPublication> stored,
       Map<Integer, List<CurrentMark>> marks) {
@@ -70,7 +68,7 @@ class ArrivalViews {
   }
 
   private ArrivalShown shown(
-      RoundMapper.FoundRow found, Summary summary, List<Reviewer> reviewers, Said said) {
+      RoundMapper.FoundRow found, Summary summary, List<Groups.InGroup> reviewers, Said said) {
     Map<Integer, CurrentMark> now = byMember(said.now().getOrDefault(found.occasion(), List.of()));
     Map<Integer, CurrentMark> before =
         byMember(
@@ -98,7 +96,7 @@ class ArrivalViews {
   }
 
   private static ArrivalShown.LampShown lamp(
-      Reviewer member, @Nullable CurrentMark said, @Nullable CurrentMark before) {
+      Groups.InGroup member, @Nullable CurrentMark said, @Nullable CurrentMark before) {
     String had = before == null ? null : before.mark().word();
     return said == null
         ? new ArrivalShown.LampShown(member.pid(), Lamp.UNLIT.word(), null, null, null, had)

@@ -43,7 +43,7 @@ public class Arrivals {
   private final Publications publications;
   private final ArrivalViews views;
   private final Reviews reviews;
-  private final Groups groups;
+  private final Duties duties;
   private final Json json;
   private final Calendar calendar;
 
@@ -53,7 +53,7 @@ public class Arrivals {
       Publications publications,
       ArrivalViews views,
       Reviews reviews,
-      Groups groups,
+      Duties duties,
       Json json,
       Calendar calendar) {
     this.mapper = mapper;
@@ -61,7 +61,7 @@ public class Arrivals {
     this.publications = publications;
     this.views = views;
     this.reviews = reviews;
-    this.groups = groups;
+    this.duties = duties;
     this.json = json;
     this.calendar = calendar;
   }
@@ -76,7 +76,7 @@ public class Arrivals {
     List<RoundMapper.Row> rows = mapper.page(who.group(), from, PAGE);
     boolean owes = who.mayWrite();
     return new RoundsPage(
-        lines(groups.reviewers(who.group()), rows),
+        lines(duties.reviewers(who.group()), rows),
         rows.isEmpty() ? 0 : mapper.after(who.group(), rows.get(rows.size() - 1).id()),
         owes ? mapper.owed(who.group(), who.id()) : 0,
         owes ? mapper.firstOwed(who.group(), who.id()) : null);
@@ -125,29 +125,28 @@ public class Arrivals {
 
   /** The last closed rounds of an alert (row number), newest first; empty ones too. */
   public List<RoundLine> closedRounds(Member who, int alert, int most) {
-    return lines(groups.reviewers(who.group()), mapper.closed(who.group(), alert, most));
+    return lines(duties.reviewers(who.group()), mapper.closed(who.group(), alert, most));
   }
 
   /** {@code order}: of its arrivals; none: contents where the alert asks by journals only. */
   public RoundView round(Member who, String pid, @Nullable String order) {
     RoundMapper.Row round = row(who, pid);
     boolean asInIssues = order == null ? isOfJournals(round) : order.equals(CONTENTS);
-    List<RoundMapper.FoundRow> found =
-        contents.of(List.of(round.id())).getOrDefault(round.id(), List.of());
+    List<RoundMapper.FoundRow> found = contents.inOrder(List.of(round.id()));
     List<StoredPublication> stored =
         publications.byId(
             Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList());
     if (asInIssues) {
       found = inOrder(found, stored);
     }
-    List<Member> members = groups.reviewers(who.group());
+    List<Groups.InGroup> members = duties.reviewers(who.group());
     return new RoundView(
         lines(members, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
         asInIssues ? CONTENTS : "here",
         views.of(
             who,
-            members.stream().map(m -> new ArrivalViews.Reviewer(m.id(), m.pid())).toList(),
+            members,
             found,
             stored,
             reviews.onOccasions(
@@ -185,7 +184,7 @@ public class Arrivals {
     RoundMapper.Row round = row(who, pid);
     return new RoundWorks(
         "%s, round %d".formatted(round.alertName(), round.n()),
-        contents.of(List.of(round.id())).getOrDefault(round.id(), List.of()).stream()
+        contents.inOrder(List.of(round.id())).stream()
             .map(RoundMapper.FoundRow::publication)
             .toList());
   }
@@ -199,7 +198,7 @@ public class Arrivals {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  private List<RoundLine> lines(List<Member> members, List<RoundMapper.Row> rounds) {
+  private List<RoundLine> lines(List<Groups.InGroup> members, List<RoundMapper.Row> rounds) {
     Map<Integer, Map<Integer, RoundMapper.Reviewed>> reviewed =
         mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
             .collect(
@@ -212,10 +211,12 @@ public class Arrivals {
   }
 
   private static RoundLine line(
-      RoundMapper.Row round, List<Member> members, Map<Integer, RoundMapper.Reviewed> reviewed) {
+      RoundMapper.Row round,
+      List<Groups.InGroup> members,
+      Map<Integer, RoundMapper.Reviewed> reviewed) {
     Map<String, Integer> byMember = new HashMap<>();
     Map<String, Integer> shares = new HashMap<>();
-    for (Member member : members) {
+    for (Groups.InGroup member : members) {
       Optional<RoundMapper.Reviewed> its = Optional.ofNullable(reviewed.get(member.id()));
       byMember.put(member.pid(), its.map(RoundMapper.Reviewed::reviewed).orElse(0));
       shares.put(member.pid(), round.arrivals() - its.map(RoundMapper.Reviewed::spared).orElse(0));

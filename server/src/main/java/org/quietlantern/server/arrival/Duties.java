@@ -20,7 +20,7 @@ class Duties {
     this.absences = absences;
   }
 
-  /** Everybody who has lamps. */
+  /** Everybody who has lamps, in a fixed order. */
   List<Groups.InGroup> reviewers(int group) {
     return groups.people(group).stream().filter(one -> !one.role().equals("guest")).toList();
   }

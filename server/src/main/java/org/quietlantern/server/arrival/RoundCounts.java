@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Duty;
 import org.quietlantern.core.review.Lamp;
-import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Derived;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
@@ -38,7 +38,7 @@ class RoundCounts implements MendingCheck {
   private final RoundContents contents;
   private final Reviews reviews;
   private final Duties duties;
-  private final Publications publications;
+  private final Derived derived;
   private final TakenBack takenBack;
 
   RoundCounts(
@@ -46,14 +46,14 @@ class RoundCounts implements MendingCheck {
       RoundContents contents,
       Reviews reviews,
       Duties duties,
-      Publications publications,
+      Derived derived,
       TakenBack takenBack) {
     this.takenBack = takenBack;
     this.mapper = mapper;
     this.contents = contents;
     this.reviews = reviews;
     this.duties = duties;
-    this.publications = publications;
+    this.derived = derived;
   }
 
   @EventListener
@@ -158,16 +158,7 @@ class RoundCounts implements MendingCheck {
   /** Follows the catalogue, where works become one. */
   @Transactional
   public void follow() {
-    long after = mapper.derivedUpTo(DERIVED);
-    long latest = publications.latest();
-    if (after < 0) {
-      mend();
-    } else if (after < latest) {
-      count(mapper.roundsOfMerged(after, latest));
-    }
-    if (after != latest) {
-      mapper.deriveUpTo(DERIVED, latest);
-    }
+    derived.follow(DERIVED, this::mend, (after, upTo) -> count(mapper.roundsOfMerged(after, upTo)));
   }
 
   @Override

@@ -306,12 +306,6 @@ interface RoundMapper {
   @Select("select id from round where alert = #{alert} order by id")
   List<Integer> ofAlert(int alert);
 
-  @Select("select no from derived where what = #{what} for update")
-  long derivedUpTo(String what);
-
-  @Update("update derived set no = #{no} where what = #{what}")
-  void deriveUpTo(String what, long no);
-
   @Select(ROUNDS + " and r.pid = #{pid}")
   Row find(int group, String pid);
 

@@ -69,12 +69,6 @@ public class Groups {
     return mapper.members(group);
   }
 
-  /** Those of them who have lamps, in the same order. */
-  @Transactional(readOnly = true)
-  public List<Member> reviewers(int group) {
-    return members(group).stream().filter(Member::mayWrite).toList();
-  }
-
   /** Who is in a group under a public id; unknown where nobody is. */
   @Transactional(readOnly = true)
   public Member member(int group, String pid) {

@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.Unsettled;
 import org.quietlantern.core.watch.Coming;
-import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.Derived;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
@@ -34,12 +34,12 @@ public class OpenPoints implements MendingCheck {
   private static final String DERIVED = "what stands open";
   private static final int AT_ONCE = 500;
   private final UnsettledMapper mapper;
-  private final Publications publications;
+  private final Derived derived;
   private final TakenBack takenBack;
 
-  OpenPoints(UnsettledMapper mapper, Publications publications, TakenBack takenBack) {
+  OpenPoints(UnsettledMapper mapper, Derived derived, TakenBack takenBack) {
     this.mapper = mapper;
-    this.publications = publications;
+    this.derived = derived;
     this.takenBack = takenBack;
   }
 
@@ -148,21 +148,16 @@ public class OpenPoints implements MendingCheck {
   /** Follows the catalogue, where works become one. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void follow() {
-    long after = mapper.derivedUpTo(DERIVED);
-    long latest = publications.latest();
-    if (after < 0) {
-      mend();
-    } else if (after < latest) {
-      mapper.joined(after, latest).stream()
-          .collect(
-              Collectors.groupingBy(
-                  UnsettledMapper.Joined::grp,
-                  Collectors.mapping(UnsettledMapper.Joined::work, Collectors.toList())))
-          .forEach(this::settle);
-    }
-    if (after != latest) {
-      mapper.deriveUpTo(DERIVED, latest);
-    }
+    derived.follow(DERIVED, this::mend, this::settleJoined);
+  }
+
+  private void settleJoined(long after, long upTo) {
+    mapper.joined(after, upTo).stream()
+        .collect(
+            Collectors.groupingBy(
+                UnsettledMapper.Joined::grp,
+                Collectors.mapping(UnsettledMapper.Joined::work, Collectors.toList())))
+        .forEach(this::settle);
   }
 
   @Override

@@ -6,7 +6,6 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 
 @Mapper
 interface UnsettledMapper {
@@ -22,7 +21,7 @@ interface UnsettledMapper {
       """;
 
   /** A mark in force; {@code occasion}: one for all occasions that turned out to be the same. */
-  record Said(int occasion, int membership, String what, int event) {}
+  record Said(int occasion, String what, int event) {}
 
   record Open(String what, int occasion, int event) {}
 
@@ -32,7 +31,7 @@ interface UnsettledMapper {
           + """
             select distinct on (s.work, o.kind, o.key, l.membership)
               min(o.id) over (partition by s.work, o.kind, o.key) as occasion,
-              l.membership, e.what, e.id as event
+              e.what, e.id as event
             from parts s join occasion o on o.publication = s.part join lamp l on l.occasion = o.id
             join membership m on m.id = l.membership and m.grp = #{group} and m.left_at is null
               and m.role <> 'guest'
@@ -123,10 +122,4 @@ interface UnsettledMapper {
       order by 1, 2
       """)
   List<Joined> joined(long after, long upTo);
-
-  @Select("select no from derived where what = #{what} for update")
-  long derivedUpTo(String what);
-
-  @Update("update derived set no = #{no} where what = #{what}")
-  void deriveUpTo(String what, long no);
 }

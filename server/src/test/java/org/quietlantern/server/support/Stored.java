@@ -1,16 +1,12 @@
 package org.quietlantern.server.support;
 
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** What stands in the database: much sooner asked than everything that can be read of it. */
 public final class Stored {
-  /** When somebody was there last, and by which device. */
-  private static final Set<String> OF_VISITS = Set.of("visit");
-
   private final JdbcTemplate database;
   private final String sums;
 
@@ -22,7 +18,6 @@ public final class Stored {
                 "select tablename from pg_tables where schemaname = 'public' order by 1",
                 String.class)
             .stream()
-            .filter(table -> !OF_VISITS.contains(table))
             .map(
                 table ->
                     "select '%s' as named, count(*) || ' rows ' || coalesce(sum(hashtextextended(t::text, 0)), 0) as holds from %s t"

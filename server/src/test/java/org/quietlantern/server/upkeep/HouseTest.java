@@ -37,11 +37,12 @@ class HouseTest {
     APP.passUntilSomethingCame();
     String round = STINA.get("/rounds").ok().at("/rounds/0/id").asString();
     String found = STINA.get("/rounds/" + round).ok().at("/arrivals/0/publication/id").asString();
-    STINA
-        .post(
-            "/marks",
-            Map.of("publications", List.of(found), "mark", "pass", "reason", "", "round", round))
-        .ok();
+    mark(STINA, found, "pass");
+    mark(GROUP.client(1), found, "raise");
+  }
+
+  private static void mark(Client who, String work, String mark) {
+    who.post("/marks", Map.of("publications", List.of(work), "mark", mark, "reason", "")).ok();
   }
 
   @BeforeEach
@@ -78,6 +79,7 @@ class HouseTest {
             "the index",
             "lamps",
             "counts of rounds",
+            "what stands open",
             "publications and their records",
             "keys that nobody else can read",
             "what alerts remember");
@@ -110,7 +112,7 @@ class HouseTest {
     assertThat(differences(check(true), "the index")).isZero();
   }
 
-  @DisplayName("Lamps and counts: found without a change, mended when told to")
+  @DisplayName("Lamps, counts and what stands open: found without a change, mended when told to")
   @Test
   void derived() {
     int lamps = DATABASE.update("delete from lamp");
@@ -126,6 +128,11 @@ class HouseTest {
     assertThat(differences(check(false), "counts of rounds")).isPositive();
     check(true);
     assertThat(differences(check(false), "counts of rounds")).isZero();
+    int open = DATABASE.update("delete from unsettled");
+    assertThat(open).isPositive();
+    assertThat(differences(check(false), "what stands open")).isEqualTo(open);
+    assertThat(differences(check(true), "what stands open")).isEqualTo(open);
+    assertThat(differences(check(false), "what stands open")).isZero();
   }
 
   @DisplayName("Orphans, forgetful alerts and open keys are told, and not mended")
@@ -171,7 +178,7 @@ class HouseTest {
     APP.pass(1);
     night.run();
     JsonNode checks = STINA.get("/set-aside").ok().get("checks");
-    assertThat(checks.size()).isEqualTo(6);
+    assertThat(checks.size()).isEqualTo(7);
     assertThat(differences(check(false), "lamps")).isZero();
   }
 
