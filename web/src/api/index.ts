@@ -1,5 +1,5 @@
 export { api, body, commandHeader, newCommand, type Schema } from './client';
-export { Problem, isProblem } from './problem';
+export { isOutOfReach, isProblem, Problem, stands } from './problem';
 export { keys } from './keys';
 export { changesSince } from './changes';
 export { asItIs, takeBlob, takeFile, type TakenFile } from './file';

@@ -36,6 +36,17 @@ export class Problem extends Error {
   }
 }
 
+/** Whether it may come through when it is sent again: nobody refused it. */
+export function isOutOfReach(error: unknown): boolean {
+  if (error instanceof DOMException) return error.name === 'TimeoutError';
+  return error instanceof Problem && [0, 429, 502, 503, 504].includes(error.status);
+}
+
+/** Whether what was read before still stands, though it could not be read again. */
+export function stands(read: { data: unknown; error: unknown }): boolean {
+  return read.data !== undefined && isOutOfReach(read.error);
+}
+
 export function isProblem(error: unknown, type: string): error is Problem {
   return error instanceof Problem && error.type === type;
 }

@@ -1,14 +1,15 @@
 import { useState } from 'react';
-import { forget, left, type Later } from '../api';
+import { forget, left, type Later, type Schema } from '../api';
 import { useKeep } from '../features/keeping';
 import { useMark } from '../features/publication';
 import { Act, counted, listed } from '../ui';
 
 /** Offers again everything that was done just after the visit had ended. */
-export function LeftForLater({ group }: { group: string }) {
+export function LeftForLater({ here }: { here: Schema['GroupView'] }) {
+  const group = here.id;
   const [acts, setActs] = useState(() => left(group));
   const keep = useKeep(group);
-  const mark = useMark(group);
+  const mark = useMark(here);
   const [busy, setBusy] = useState(false);
   if (acts.length === 0) return null;
   const done = () => {
@@ -21,7 +22,7 @@ export function LeftForLater({ group }: { group: string }) {
     try {
       for (const act of acts) {
         if (act.what === 'keep') await keep.mutateAsync(act.keep);
-        else await mark.mutateAsync(act.mark);
+        else mark(act.mark);
       }
       done();
     } catch {

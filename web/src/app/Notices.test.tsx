@@ -10,7 +10,7 @@ import { useUndo } from './useUndo';
 afterEach(() => vi.unstubAllGlobals());
 
 function Place() {
-  const { notice, tell, back, left, close } = useUndo('group');
+  const { notice, tell, back, left, close } = useUndo('group', 'me');
   return (
     <>
       {['a', 'b'].map((command) => (

@@ -1,11 +1,13 @@
+import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
-import { Act, Lamp, listed } from '../../ui';
+import { Act, Lamp, listed, people } from '../../ui';
 import { Leaf, MARKS, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
 import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
 
 type Props = {
-  leaf: Schema['Leaf'];
+  /** None as long as it is on its way: it can be marked already. */
+  leaf: Schema['Leaf'] | undefined;
   entry: Entry;
   group: Schema['GroupView'];
   reason: string;
@@ -19,17 +21,16 @@ export function ArrivalLeaf(props: Props) {
   const { leaf, entry, group } = props;
   const { arrival, round } = entry;
   const out = usePutOut(group.id);
+  const acts = (
+    <>
+      {comesAgain(arrival) && <Again arrival={arrival} me={group.me.id} />}
+      {mayWrite(group) && isToReview(arrival) && <Marks {...props} />}
+    </>
+  );
+  if (!leaf) return <Awaited arrival={arrival}>{acts}</Awaited>;
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
-    <Leaf
-      leaf={{ ...leaf, said: [] }}
-      acts={
-        <>
-          {comesAgain(arrival) && <Again arrival={arrival} me={group.me.id} />}
-          {mayWrite(group) && isToReview(arrival) && <Marks {...props} />}
-        </>
-      }
-    >
+    <Leaf leaf={{ ...leaf, said: [] }} acts={acts}>
       <h3 className="small-head mt-3">Why it is here</h3>
       {!round ? (
         <p>It was marked where somebody met it; no alert found it.</p>
@@ -60,6 +61,19 @@ export function ArrivalLeaf(props: Props) {
         <p className="mt-3 text-soft">This is told once; there is nothing to say of it.</p>
       )}
     </Leaf>
+  );
+}
+
+/** What its row tells of it already. */
+function Awaited({ arrival, children }: { arrival: Schema['ArrivalShown']; children: ReactNode }) {
+  const { title, authors, where, year } = arrival.publication;
+  return (
+    <>
+      <h2 className="font-serif text-[21px] leading-[1.22] font-semibold text-balance">{title}</h2>
+      <p className="mt-1 text-soft">{[people(authors), where, year].filter(Boolean).join(' · ')}</p>
+      {children}
+      <p className="mt-2 text-faint">The rest is on its way.</p>
+    </>
   );
 }
 
@@ -130,7 +144,7 @@ function SaidBy({
 }) {
   const name = group.members.find((member) => member.id === lamp.member)?.name;
   return (
-    <li className="grid grid-cols-[18px_minmax(0,9rem)_60px_1fr] items-center text-[13.5px]">
+    <li className="grid grid-cols-[18px_minmax(0,9rem)_88px_1fr] items-center text-[13.5px]">
       <Lamp state={lamp.lamp} label={`lamp ${lamp.lamp}`} />
       <span className="truncate">{name}</span>
       {lamp.mark ? <b>{lamp.mark}</b> : <span className="text-faint">not yet</span>}

@@ -1,12 +1,14 @@
 import { Link, useParams } from 'react-router';
+import { stands } from '../../api';
 import { Failed, Waiting } from '../../ui';
 import { HelpLink } from '../help';
+import { useJustSaid } from '../publication';
 import { useHere } from '../session';
 import { useArrivalList } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
 import { ListLinks } from './ListLinks';
 import { LISTS } from './lists';
-import { nameOf, type Entry } from './occasions';
+import { afterSaid, nameOf, type Entry } from './occasions';
 import { useSteady } from './useSteady';
 
 /** Rows that are still to come into sight when the next page is fetched. */
@@ -22,11 +24,18 @@ function Shown({ list }: { list: string }) {
   const here = useHere();
   const found = useArrivalList(here.id, list);
   const pages = found.data?.pages ?? [];
+  const justSaid = useJustSaid(here);
   const { entries, isGone, said } = useSteady(
-    pages.flatMap((page) => page.arrivals),
+    pages.flatMap((page) =>
+      page.arrivals.map((one) => ({
+        ...one,
+        arrival: afterSaid(one.arrival, justSaid.get(one.arrival.id), here.me.id),
+      })),
+    ),
     here.me.id,
   );
-  if (found.error) return <Failed error={found.error} again={() => void found.refetch()} />;
+  if (found.error && !stands(found))
+    return <Failed error={found.error} again={() => void found.refetch()} />;
   if (!found.data) return <Waiting what="the list" />;
   const named = LISTS.find((one) => one.list === list);
   const count = pages[0]?.count ?? 0;

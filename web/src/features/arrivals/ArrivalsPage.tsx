@@ -1,4 +1,5 @@
 import { Link, useNavigate, useParams } from 'react-router';
+import { stands } from '../../api';
 import { Failed, useKeys, useNotice, Waiting } from '../../ui';
 import { Title } from '../help';
 import { useHere } from '../session';
@@ -31,7 +32,8 @@ export function ArrivalsPage() {
     else tell({ text: 'Nothing waits for you in any other round.' });
   };
   useKeys({ r: next });
-  if (found.error) return <Failed error={found.error} again={() => void found.refetch()} />;
+  if (found.error && !stands(found))
+    return <Failed error={found.error} again={() => void found.refetch()} />;
   if (!found.data) return <Waiting what="arrivals" />;
   if (!shown) {
     return (

@@ -2,11 +2,14 @@ import { useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { leaving, ListPane, TwoPanes, useCopyLink, useKeys, useNotice, usePlace } from '../../ui';
 import { KeepDialog } from '../keeping';
-import { useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
+import { useAhead, useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
 import { isToReview, nameOf, waitsFor, type Entry } from './occasions';
+
+/** Leaves that are fetched before one comes to them. */
+const AHEAD = 8;
 
 /**
  * Arrivals beside the leaf of one of them. A mark goes on to the next one that waits.
@@ -39,7 +42,7 @@ export function ArrivalsPane({
   const [reason, setReason] = useState('');
   const [focusOn, setFocusOn] = useState(0);
   const [keeping, setKeeping] = useState('');
-  const mark = useMark(here.id);
+  const mark = useMark(here);
   const copy = useCopyLink();
   const tell = useNotice();
   const wanted = params.get('p');
@@ -48,6 +51,10 @@ export function ArrivalsPane({
   const chosen = wanted && at >= 0 ? at : Math.max(0, first);
   const entry = entries[chosen];
   const leaf = useLeaf(here.id, entry?.arrival.publication.id ?? '', null);
+  useAhead(
+    here.id,
+    entries.slice(chosen + 1, chosen + 1 + AHEAD).map(({ arrival }) => arrival.publication.id),
+  );
   // What is pressed next, and typed then, is meant for this one.
   const choose = (index: number) => {
     const to = entries[index];
@@ -68,12 +75,15 @@ export function ArrivalsPane({
       setKeeping(marked.arrival.publication.id);
       return;
     }
-    mark.mutate({
-      publications: [marked.arrival.id],
-      mark: word,
-      reason,
-      ...(marked.round && { round: marked.round.id }),
-    });
+    mark(
+      {
+        publications: [marked.arrival.id],
+        mark: word,
+        reason,
+        ...(marked.round && { round: marked.round.id }),
+      },
+      marked.arrival.publication.title,
+    );
     onSaid?.(marked, word);
     setReason('');
     const unlit = entries.findIndex(({ arrival }, i) => i > now && waitsFor(arrival, me));
@@ -139,10 +149,10 @@ export function ArrivalsPane({
           </div>
         }
         leaf={
-          leaf.data &&
           entry && (
             <ArrivalLeaf
-              leaf={leaf.data}
+              // The former one's leaf is no leaf of this one.
+              leaf={leaf.isPlaceholderData ? undefined : leaf.data}
               entry={entry}
               group={here}
               reason={reason}

@@ -20,7 +20,7 @@ export function MarkForm({
   said: MarkWord;
 }) {
   const here = useHere();
-  const mark = useMark(here.id);
+  const mark = useMark(here);
   // Without a folder there is nothing to keep it in.
   const marks = MARKS.filter((one) => one.word !== 'keep' || round?.folder.id);
   const offered = marks.some((one) => one.word === said);
@@ -33,13 +33,15 @@ export function MarkForm({
     : leaf.said.find((one) => one.member === here.me.id)?.mark;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (mark.isPending) return;
-    mark.mutate({
-      publications: [marked],
-      mark: word,
-      reason,
-      ...(round && { round: round.round.id }),
-    });
+    mark(
+      {
+        publications: [marked],
+        mark: word,
+        reason,
+        ...(round && { round: round.round.id }),
+      },
+      leaf.publication.title,
+    );
   };
   return (
     <form onSubmit={submit} aria-label="Your mark" className="my-3 border-y border-base-300 py-3">
@@ -85,7 +87,7 @@ export function MarkForm({
         />
       </label>
       <p className="mt-2 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <Act main type="submit" disabled={mark.isPending}>
+        <Act main type="submit">
           Say it
         </Act>
         {round && (

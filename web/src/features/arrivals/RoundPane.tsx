@@ -1,12 +1,13 @@
 import { useSearchParams } from 'react-router';
-import type { Schema } from '../../api';
+import { stands, type Schema } from '../../api';
 import { Act, counted, Failed, Waiting } from '../../ui';
 import { LeaveActs } from '../export';
 import { AskAct, asSeen } from '../questions';
+import { useJustSaid } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
-import { comesAs, waitsFor } from './occasions';
+import { afterSaid, comesAs, waitsFor } from './occasions';
 
 type Arrival = Schema['ArrivalShown'];
 
@@ -15,7 +16,7 @@ export function RoundPane({ round, onNext }: { round: string; onNext: () => void
   const here = useHere();
   const [params] = useSearchParams();
   const found = useRound(here.id, round, params.get('order') ?? '');
-  if (found.error) return <Failed error={found.error} />;
+  if (found.error && !stands(found)) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the round" />;
   return <Loaded view={found.data} onNext={onNext} />;
 }
@@ -23,7 +24,9 @@ export function RoundPane({ round, onNext }: { round: string; onNext: () => void
 function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => void }) {
   const here = useHere();
   const [params, setParams] = useSearchParams();
-  const { arrivals, folder, round } = view;
+  const { folder, round } = view;
+  const justSaid = useJustSaid(here);
+  const arrivals = view.arrivals.map((one) => afterSaid(one, justSaid.get(one.id), here.me.id));
   const left = arrivals.filter(
     (arrival) => !arrival.hereSince && waitsFor(arrival, here.me.id),
   ).length;

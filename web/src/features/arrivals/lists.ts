@@ -5,7 +5,9 @@ export const LISTS = [
   { list: 'owed', label: 'Left for you', none: 'Nothing is left for you.' },
   { list: 'nobody', label: 'Seen by nobody', none: 'Everything was seen by somebody.' },
   { list: 'raised', label: 'Raised', none: 'Nothing is raised.' },
-  { list: 'held', label: 'On hold', none: 'Nothing is on hold.' },
+  { list: 'readable', label: 'Text has come', none: 'No text has come that you waited for.' },
+  { list: 'waiting', label: 'Waiting for text', none: 'Nobody waits for a text.' },
+  { list: 'unsure', label: 'Unsure', none: 'Nobody is unsure of anything.' },
   { list: 'disputed', label: 'We disagree', none: 'Nobody passed what another keeps.' },
 ] as const satisfies readonly {
   list: keyof Schema['ListCounts'];

@@ -1,4 +1,5 @@
 import type { Schema } from '../../api';
+import type { MarkWord } from '../publication';
 
 type Arrival = Schema['ArrivalShown'];
 
@@ -39,6 +40,16 @@ export function whatHappened(arrival: Arrival): string {
 /** Whether there is something to say of it; of the rest it is only told. */
 export function isToReview(arrival: Arrival): boolean {
   return arrival.lamps.length > 0;
+}
+
+/** An arrival with what a member said of it, before the server has told so. */
+export function afterSaid(arrival: Arrival, word: MarkWord | undefined, me: string): Arrival {
+  if (!word) return arrival;
+  const state = word.startsWith('hold') ? ('dim' as const) : ('lit' as const);
+  const lamps = arrival.lamps.map((lamp) =>
+    lamp.member === me ? { ...lamp, lamp: state, mark: word } : lamp,
+  );
+  return { ...arrival, lamps };
 }
 
 export function isLit(arrival: Arrival, me: string): boolean {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
 import type { MarkWord } from '../publication';
-import { type Entry } from './occasions';
+import { afterSaid, type Entry } from './occasions';
 
 /**
  * A list that changes while one goes through it: what has left it stays where it was, as it was
@@ -22,7 +22,13 @@ export function useSteady(
   const there = new Map(listed.map((one) => [keyOf(one), one]));
   const known = new Set(shown.map(keyOf));
   const entries = [
-    ...shown.map((one) => there.get(keyOf(one)) ?? afterwards(one, mine.get(keyOf(one)), me)),
+    ...shown.map(
+      (one) =>
+        there.get(keyOf(one)) ?? {
+          ...one,
+          arrival: afterSaid(one.arrival, mine.get(keyOf(one)), me),
+        },
+    ),
     ...[...there.values()].filter((one) => !known.has(keyOf(one))),
   ].map(({ arrival, round }) => ({ arrival, ...(round && { round }) }));
   if (entries.length !== shown.length) setShown(entries);
@@ -35,16 +41,4 @@ export function useSteady(
 
 function keyOf({ arrival, round }: { arrival: { id: string }; round?: { id: string } | null }) {
   return `${arrival.id} ${round?.id ?? ''}`;
-}
-
-/** What left the list, with the lamp of the member who made it leave. */
-function afterwards(entry: Entry, word: MarkWord | undefined, me: string): Entry {
-  if (!word) return entry;
-  const { arrival } = entry;
-  const lamps = arrival.lamps.map((lamp) =>
-    lamp.member === me
-      ? { ...lamp, lamp: word === 'hold' ? ('dim' as const) : ('lit' as const), mark: word }
-      : lamp,
-  );
-  return { ...entry, arrival: { ...arrival, lamps } };
 }

@@ -6,6 +6,7 @@ export const MARK_KEYS = [
   ['3', 'raise for the group'],
   ['4', 'hold'],
   ['5', 'seen'],
+  ['6', 'hold for text'],
   ['0', 'undo'],
 ] as const;
 
@@ -19,7 +20,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'Scrolling past or opening is not reviewing: only a mark is.',
       'The board shows who is through with which round, and what nobody has looked at.',
       'A work that somebody of the group kept or passed returns when it is retracted or corrected, with lamps of its own and what each had said before. A pass takes it out of your folders then.',
-      'Lists go through all rounds at once: what is left for you, what nobody has seen, what somebody raised or holds, and where one keeps what another passed. What leaves a list while you go through it stays where it is, quietly, until you open the list again.',
+      'Lists go through all rounds at once: what is left for you, what nobody has seen, what somebody raised or is unsure of, whose text somebody waits for and whose text has come, and where one keeps what another passed. What leaves a list while you go through it stays where it is, quietly, until you open the list again.',
       'In the round of a journal works stand as in its issues; the order can be chosen in every round.',
     ],
     keys: [...MARK_KEYS, ['j k', 'next, former']],
@@ -33,6 +34,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'pass',
       'raise',
       'hold',
+      'hold for text',
       'seen',
     ],
   },

@@ -30,7 +30,9 @@ export const WORDS = {
   keep: 'It belongs to what we collect: it goes into the folder of the alert.',
   pass: 'Looked at, and not for us.',
   raise: 'Brought to the group, with a question if you like.',
-  hold: 'Not yet decided. The lamp is dim, and it stays owed.',
+  hold: 'Not sure yet. The lamp is dim, and it stays owed.',
+  'hold for text':
+    'Cannot be decided without its text. The lamp is dim; as soon as your group can read the text, it stands in the list Text has come.',
   seen: 'Looked at, without a verdict.',
   librarian: 'The member whom the group asks about searching.',
   task: 'Something to be looked up: somebody’s, or whoever takes it; open, done, or given up with a word why.',

@@ -27,7 +27,7 @@ export function useListActs({
   onStep?: () => Promise<{ step?: string | undefined } | null>;
 }) {
   const here = useHere();
-  const mark = useMark(here.id);
+  const mark = useMark(here);
   const keep = useKeep(here.id);
   const folder = useLastFolder(here.id);
   const [keeping, setKeeping] = useState<{ ids: string[]; step: string | undefined } | null>(null);
@@ -54,7 +54,7 @@ export function useListActs({
     const publications = meant();
     if (!writes || publications.length === 0) return;
     if (word === 'keep') void keepIn(publications, false);
-    else mark.mutate({ publications, mark: word, reason: '' });
+    else mark({ publications, mark: word, reason: '' });
     // A dialog goes on once it is done.
     if (word === 'keep' && !folder) return;
     goOn(publications);

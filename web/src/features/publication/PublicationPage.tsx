@@ -7,11 +7,12 @@ import { ActivityLink } from '../activity';
 import { HelpLink } from '../help';
 import { mayWrite, useHere } from '../session';
 import { Figures } from '../text';
-import { useLeaf, useMark, useOpenedFromFeed, useOpening } from './api';
+import { useLeaf, useOpenedFromFeed, useOpening } from './api';
 import { Details } from './Details';
 import { InItsList } from './InItsList';
 import { Leaf } from './Leaf';
 import { MARKS, type MarkWord } from './marks';
+import { useMark } from './useMark';
 import { useMarkKeys } from './useMarkKeys';
 
 export function PublicationPage() {
@@ -37,12 +38,13 @@ export function PublicationPage() {
     // Loaded again, it is no opening any more.
     setParams({}, { replace: true });
   }, [feed, loaded, marks, id, openedFromFeed, setParams]);
-  const mark = useMark(here.id);
+  const mark = useMark(here);
   const keep = useKeep(here.id);
   const folder = useLastFolder(here.id);
   const writes = mayWrite(here) && loaded;
   const say = (word: MarkWord) => {
-    if (word !== 'keep') mark.mutate({ publications: [id], mark: word, reason: '' });
+    if (word !== 'keep')
+      mark({ publications: [id], mark: word, reason: '' }, leaf.data?.publication.title);
     else if (folder) {
       keep.mutate({ folder, publications: [id], note: '', ...(step ? { step } : {}) });
     } else setKeeping(true);

@@ -1,25 +1,19 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import {
-  api,
-  body,
-  commandHeader,
-  hasEnded,
-  keys,
-  leaveForLater,
-  newCommand,
-  VISIT_ENDED,
-  type Schema,
-} from '../../api';
-import { counted, useNotice } from '../../ui';
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
+import { useNotice } from '../../ui';
 
 type Strategy = { version: number; lines: Schema['LineBody'][] };
 
-/** One publication; `strategy` is the search that led to it, if one did. */
-export function useLeaf(group: string, id: string, strategy: Strategy | null) {
-  return useQuery({
+function leafOf(group: string, id: string, strategy: Strategy | null) {
+  return queryOptions({
     queryKey: keys.leaf(group, id, JSON.stringify(strategy)),
-    enabled: id !== '',
-    placeholderData: keepPreviousData,
     queryFn: async ({ signal }) => {
       const params = { path: { group, publication: id } };
       return strategy
@@ -33,6 +27,28 @@ export function useLeaf(group: string, id: string, strategy: Strategy | null) {
         : body(await api.GET('/api/groups/{group}/publications/{publication}', { params, signal }));
     },
   });
+}
+
+/** One publication; `strategy` is the search that led to it, if one did. */
+export function useLeaf(group: string, id: string, strategy: Strategy | null) {
+  return useQuery({
+    ...leafOf(group, id, strategy),
+    enabled: id !== '',
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** Has publications at hand before somebody comes to them, be it without a network then. */
+export function useAhead(group: string, ids: readonly string[]): void {
+  const client = useQueryClient();
+  const all = ids.join(' ');
+  useEffect(() => {
+    for (const id of all.split(' ').filter(Boolean)) {
+      const leaf = leafOf(group, id, null);
+      // What is here already is asked for again when somebody comes to it.
+      if (!client.getQueryState(leaf.queryKey)) void client.prefetchQuery(leaf);
+    }
+  }, [client, group, all]);
 }
 
 /** Notes on the member's own trail that a publication was opened. */
@@ -55,53 +71,6 @@ export function useOpening(group: string) {
       });
     },
     onSuccess: () => void client.invalidateQueries({ queryKey: [...keys.living(group), 'rows'] }),
-  });
-}
-
-/** A mark on one publication or several, as one act. */
-export type MarkMade = {
-  publications: string[];
-  mark: Schema['MarkBody']['mark'];
-  reason: string;
-  round?: string;
-};
-
-const SAID: Record<string, string> = {
-  pass: 'Passed',
-  raise: 'Raised for the group',
-  hold: 'Held',
-  seen: 'Marked as seen',
-};
-
-/** Marks go out one after the other, in the order in which they were made. */
-export function useMark(group: string) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return useMutation({
-    scope: { id: 'marks' },
-    mutationFn: async (made: MarkMade) => {
-      const command = newCommand();
-      const marked = body(
-        await api.POST('/api/groups/{group}/marks', {
-          params: { path: { group }, header: commandHeader(command) },
-          body: made,
-        }),
-      );
-      return { command, marked };
-    },
-    onSuccess: ({ command, marked }) => {
-      const what = marked.folder ? `Kept in ${marked.folder}` : SAID[marked.mark];
-      const many =
-        marked.publications > 1 ? `: ${counted(marked.publications, 'publication')}` : '';
-      tell({ text: `${what}${many}. ${marked.note}`.trim(), command });
-    },
-    onError: (error, made) => {
-      if (hasEnded(error)) {
-        leaveForLater({ what: 'mark', group, mark: made });
-        tell({ text: VISIT_ENDED, bad: true });
-      } else tell({ text: error.message, bad: true });
-    },
-    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }
 

@@ -5,6 +5,7 @@ export const MARKS = [
   { key: '3', word: 'raise', label: 'Raise' },
   { key: '4', word: 'hold', label: 'Hold' },
   { key: '5', word: 'seen', label: 'Seen' },
+  { key: '6', word: 'hold for text', label: 'Hold for text' },
 ] as const;
 
 export type MarkWord = (typeof MARKS)[number]['word'];

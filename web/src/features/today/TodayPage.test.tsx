@@ -12,6 +12,7 @@ const NOTHING: Schema['WaitsFor'] = {
   mentions: [],
   copies: [],
   changed: [],
+  texts: 0,
   annotations: [],
   drive: [],
   more: false,

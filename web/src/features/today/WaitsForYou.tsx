@@ -30,7 +30,7 @@ export function WaitsForYou({
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
   const stopped = useStopped(here);
-  const { arrivals, raised, mentions, copies, changed, annotations, drive } = waits;
+  const { arrivals, raised, mentions, copies, changed, texts, annotations, drive } = waits;
   const g = `/g/${here.id}`;
   const all = [
     arrivals,
@@ -43,7 +43,7 @@ export function WaitsForYou({
     questions.questions,
     tasks.tasks,
   ].reduce((sum, { length }) => sum + length, 0);
-  if (all + toCheck.length + stopped.length === 0) {
+  if (all + texts + toCheck.length + stopped.length === 0) {
     return <p className="mt-2 text-soft">Nothing waits for you.</p>;
   }
   return (
@@ -143,6 +143,16 @@ export function WaitsForYou({
           on {shortDay(one.at)}; kept in {one.folder.name}
         </Waits>
       ))}
+      {texts > 0 && (
+        <Waits
+          n={texts}
+          title={`${texts === 1 ? 'A text' : 'Texts'} that you waited for`}
+          to={`${g}/arrivals/readable`}
+          act="Review"
+        >
+          can be read now
+        </Waits>
+      )}
       {copies.map((one) => (
         <Waits
           key={one.request}

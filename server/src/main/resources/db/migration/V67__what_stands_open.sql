@@ -2,7 +2,7 @@
 -- held against them every night.
 create table unsettled (
   grp integer not null references grp,
-  what text not null check (what in ('raised', 'held', 'disputed')),
+  what text not null check (what in ('raised', 'waiting', 'readable', 'unsure', 'disputed')),
   occasion integer not null references occasion,
   event integer not null references review_event, -- the last mark that has a part in it
   primary key (grp, what, occasion)

@@ -12,8 +12,10 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.quietlantern.core.publication.SourceRecord;
 import org.quietlantern.server.alert.Watching;
 import org.quietlantern.server.review.OpenPoints;
+import org.quietlantern.server.review.WaitedTexts;
 import org.quietlantern.server.support.Client;
 import org.quietlantern.server.support.Supply;
 import org.quietlantern.server.support.TestApp;
@@ -106,7 +108,7 @@ class ArrivalListsTest {
     assertThat(never.has("round")).isFalse();
     assertThat(never.at("/arrival/lamps/1/reason").asString()).isEqualTo("why");
     say(lia, "hold", elsewhere).ok();
-    assertThat(works(gro, "held")).as("for guests to read, too").containsExactly(elsewhere);
+    assertThat(works(gro, "unsure")).as("for guests to read, too").containsExactly(elsewhere);
     UUID keep = UUID.randomUUID();
     lia.post(
             "/folders/" + folder + "/items",
@@ -123,6 +125,74 @@ class ArrivalListsTest {
     lia.write("DELETE", "/members/" + group.member(1).pid(), Map.of(), UUID.randomUUID()).ok();
     assertThat(works(lia, "raised")).as("who is gone raises nothing").containsExactly(came);
     assertThat(APP.bean(OpenPoints.class).look()).isZero();
+  }
+
+  /** One that is published in a journal that the group may come to hold, and may be opened. */
+  private static SourceRecord work(String id, boolean open) {
+    return Supply.mods(
+        id,
+        "Text %s to be waited for".formatted(id),
+        "Wait",
+        "<relatedItem type=\"host\"><titleInfo><title>Waits</title></titleInfo>"
+            + "<identifier type=\"issn\">9999-1101</identifier></relatedItem>"
+            + Supply.doi("10.5555/wait." + id)
+            + "<extension><supply xmlns=\"urn:quietlantern:supply:1\">"
+            + (open ? "<access>open</access>" : "")
+            + "</supply></extension>");
+  }
+
+  private void holdings(String file) {
+    lia.write("PUT", "/holdings/group", Map.of("name", "ours", "file", file), UUID.randomUUID())
+        .ok();
+    APP.bean(WaitedTexts.class).run();
+  }
+
+  @DisplayName("What is held for its text comes back by itself: opened, held by the library, here")
+  @Test
+  void texts() {
+    Supply supply = Supply.made(APP, "waits", 5);
+    supply.take(work("one", false), work("two", false), work("three", false));
+    List<String> three = group.find("title: \"waited for\"");
+    assertThat(three).hasSize(3);
+    three.forEach(work -> say(lev, "hold for text", work).ok());
+    say(lia, "hold", three.get(0)).ok();
+    APP.bean(WaitedTexts.class).run();
+    assertThat(works(lia, "waiting")).hasSize(3);
+    assertThat(works(lia, "readable")).isEmpty();
+    assertThat(works(lia, "unsure")).containsExactly(three.get(0));
+    assertThat(waitingTexts(lev)).isZero();
+    assertThat(list(lev, "waiting").at("/arrivals/0/arrival/lamps/1/lamp").asString())
+        .isEqualTo("dim");
+
+    supply.take(work("two", true));
+    APP.bean(Watching.class).run();
+    assertThat(works(lev, "readable")).as("a source opened it").hasSize(1);
+    String opened = works(lev, "readable").get(0);
+    assertThat(works(lev, "waiting")).hasSize(2).doesNotContain(opened);
+    assertThat(waitingTexts(lev)).isEqualTo(1);
+    assertThat(waitingTexts(lia)).as("who waits for nothing is told nothing").isZero();
+
+    holdings(
+        """
+        publication_title\tonline_identifier\tdate_first_issue_online\taccess_type
+        Waits\t9999-1101\t1900\tP
+        """);
+    assertThat(works(lev, "readable")).as("the library holds its journal now").hasSize(3);
+    assertThat(lev.get("/arrivals").ok().get("readable").asInt()).isEqualTo(3);
+    holdings("");
+    assertThat(works(lev, "readable")).as("and no more").containsExactly(opened);
+
+    say(lev, "pass", opened).ok();
+    assertThat(works(lev, "readable")).isEmpty();
+    assertThat(waitingTexts(lev)).isZero();
+    APP.bean(JdbcTemplate.class)
+        .update("update unsettled set what = 'readable' where what = 'waiting'");
+    assertThat(APP.bean(OpenPoints.class).mend()).as("every night").isEqualTo(2);
+    assertThat(works(gro, "waiting")).hasSize(2);
+  }
+
+  private static int waitingTexts(Client who) {
+    return who.get("/today").ok().at("/texts").asInt();
   }
 
   @DisplayName("Two works that turn out to be one are one disagreement")
@@ -157,14 +227,14 @@ class ArrivalListsTest {
             + " and p.id = o.publication and p.pid = ?",
         two.get(0));
     database.update(
-        "update unsettled u set what = 'held' from occasion o, publication p where o.id = u.occasion"
+        "update unsettled u set what = 'unsure' from occasion o, publication p where o.id = u.occasion"
             + " and p.id = o.publication and p.pid = ?",
         two.get(1));
     assertThat(APP.bean(OpenPoints.class).look()).isEqualTo(2);
     assertThat(works(lia, "raised")).as("only looked at").isEmpty();
     assertThat(APP.bean(OpenPoints.class).mend()).isEqualTo(2);
     assertThat(new HashSet<>(works(lia, "raised"))).isEqualTo(Set.copyOf(two));
-    assertThat(works(lia, "held")).isEmpty();
+    assertThat(works(lia, "unsure")).isEmpty();
   }
 
   @DisplayName("A guest owes nothing; a list that is not there, or a page of another, is unknown")

@@ -73,6 +73,7 @@ public final class Wording {
           entry("review.mark pass", "passed {publications}"),
           entry("review.mark raise", "raised {publications}"),
           entry("review.mark hold", "holds {publications}"),
+          entry("review.mark hold for text", "waits for the text of {publications}"),
           entry("review.mark seen", "has seen {publications}"),
           entry("review.put-out", "put a lamp out on {publications}"),
           entry("reading.say", "read {publications}"),

@@ -10,8 +10,10 @@ public enum Mark {
   PASS(Lamp.LIT),
   /** Brings it to the group with a question. */
   RAISE(Lamp.LIT),
-  /** For text, or unsure: still owed. */
+  /** Unsure: still owed. */
   HOLD(Lamp.DIM),
+  /** Cannot say without its text: still owed. */
+  HOLD_FOR_TEXT(Lamp.DIM),
   SEEN(Lamp.LIT);
 
   private final Lamp lamp;
@@ -25,7 +27,7 @@ public enum Mark {
   }
 
   public String word() {
-    return name().toLowerCase(Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   public static Optional<Mark> named(String word) {

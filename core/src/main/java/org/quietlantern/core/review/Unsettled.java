@@ -12,8 +12,12 @@ import java.util.Set;
 public enum Unsettled {
   /** Somebody brings it to the group. */
   RAISED,
-  /** Somebody waits for its text, or is not sure yet. */
-  HELD,
+  /** Somebody waits for its text, and it cannot be read yet. */
+  WAITING,
+  /** Somebody waited for its text, and it can be read now. */
+  READABLE,
+  /** Somebody is not sure yet. */
+  UNSURE,
   /** One keeps it and another passes it. */
   DISPUTED;
 
@@ -24,12 +28,15 @@ public enum Unsettled {
 
   /**
    * @param inForce one mark of each member
+   * @param readable whether the group can read its text
    * @return what stands open, to the number of the last mark that has a part in it
    */
-  public static Map<Unsettled, Integer> of(Collection<Said> inForce) {
+  public static Map<Unsettled, Integer> of(Collection<Said> inForce, boolean readable) {
     Map<Unsettled, Integer> open = new EnumMap<>(Unsettled.class);
     last(inForce, Set.of(Mark.RAISE)).ifPresent(number -> open.put(RAISED, number));
-    last(inForce, Set.of(Mark.HOLD)).ifPresent(number -> open.put(HELD, number));
+    last(inForce, Set.of(Mark.HOLD_FOR_TEXT))
+        .ifPresent(number -> open.put(readable ? READABLE : WAITING, number));
+    last(inForce, Set.of(Mark.HOLD)).ifPresent(number -> open.put(UNSURE, number));
     boolean both =
         VERDICTS.stream().allMatch(mark -> inForce.stream().anyMatch(one -> one.mark() == mark));
     if (both) {

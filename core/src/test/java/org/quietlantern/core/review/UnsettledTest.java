@@ -10,10 +10,26 @@ import org.junit.jupiter.api.Test;
 
 class UnsettledTest {
   private static Map<Unsettled, Integer> open(Mark... marks) {
+    return open(false, marks);
+  }
+
+  private static Map<Unsettled, Integer> open(boolean readable, Mark... marks) {
     return Unsettled.of(
         IntStream.range(0, marks.length)
             .mapToObj(n -> new Unsettled.Said(marks[n], n + 1))
-            .toList());
+            .toList(),
+        readable);
+  }
+
+  @DisplayName("What is held for its text waits until that can be read; who is unsure stays so")
+  @Test
+  void texts() {
+    Mark[] both = {Mark.HOLD_FOR_TEXT, Mark.HOLD, Mark.HOLD_FOR_TEXT};
+    assertThat(open(false, both)).isEqualTo(Map.of(Unsettled.WAITING, 3, Unsettled.UNSURE, 2));
+    assertThat(open(true, both)).isEqualTo(Map.of(Unsettled.READABLE, 3, Unsettled.UNSURE, 2));
+    assertThat(open(true, Mark.KEEP, Mark.SEEN)).isEmpty();
+    assertThat(Mark.named("hold for text")).contains(Mark.HOLD_FOR_TEXT);
+    assertThat(Mark.HOLD_FOR_TEXT.lamp().owes()).isTrue();
   }
 
   @DisplayName("Raised and held stand as long as one says so; the last one says since when")
@@ -24,7 +40,7 @@ class UnsettledTest {
     assertThat(open(Mark.RAISE, Mark.SEEN, Mark.RAISE, Mark.PASS))
         .isEqualTo(Map.of(Unsettled.RAISED, 3));
     assertThat(open(Mark.HOLD, Mark.RAISE))
-        .isEqualTo(Map.of(Unsettled.HELD, 1, Unsettled.RAISED, 2));
+        .isEqualTo(Map.of(Unsettled.UNSURE, 1, Unsettled.RAISED, 2));
   }
 
   @DisplayName("A keep and a pass are a disagreement, from the second of them on; no other two are")
@@ -32,7 +48,7 @@ class UnsettledTest {
   void disputed() {
     assertThat(open(Mark.PASS, Mark.KEEP, Mark.SEEN)).isEqualTo(Map.of(Unsettled.DISPUTED, 2));
     assertThat(open(Mark.KEEP, Mark.KEEP)).isEmpty();
-    for (Mark other : List.of(Mark.RAISE, Mark.HOLD, Mark.SEEN)) {
+    for (Mark other : List.of(Mark.RAISE, Mark.HOLD, Mark.HOLD_FOR_TEXT, Mark.SEEN)) {
       assertThat(open(Mark.KEEP, other)).doesNotContainKey(Unsettled.DISPUTED);
       assertThat(open(Mark.PASS, other)).doesNotContainKey(Unsettled.DISPUTED);
     }

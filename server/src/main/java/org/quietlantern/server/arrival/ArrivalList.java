@@ -19,6 +19,11 @@ public record ArrivalList(
   /** {@code folder}: where a keep goes. */
   public record InRound(String id, String alertName, int n, Folders.FolderName folder) {}
 
-  /** How much is in each list for the reader. */
-  public record ListCounts(int owed, int nobody, int raised, int held, int disputed) {}
+  /**
+   * How much is in each list for the reader.
+   *
+   * @param readable held for their text, which can be read now; {@code waiting}: which cannot yet
+   */
+  public record ListCounts(
+      int owed, int nobody, int raised, int readable, int waiting, int unsure, int disputed) {}
 }

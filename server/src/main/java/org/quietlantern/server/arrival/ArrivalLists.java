@@ -76,7 +76,9 @@ public class ArrivalLists {
         owed(who),
         mapper.unseen(who.group()),
         open.getOrDefault(Unsettled.RAISED, 0),
-        open.getOrDefault(Unsettled.HELD, 0),
+        open.getOrDefault(Unsettled.READABLE, 0),
+        open.getOrDefault(Unsettled.WAITING, 0),
+        open.getOrDefault(Unsettled.UNSURE, 0),
         open.getOrDefault(Unsettled.DISPUTED, 0));
   }
 

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
+import org.quietlantern.core.holdings.Access;
+import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.arrival.ArrivalShown;
 import org.quietlantern.server.arrival.Arrivals;
 import org.quietlantern.server.arrival.RoundLine;
@@ -116,7 +118,7 @@ class DemoPast {
       for (ArrivalShown arrival : arrivals.round(member, round.id(), "here").arrivals()) {
         Random random = random(today, member, arrival);
         if (isUnlit(arrival, member) && random.nextInt(100) < habit.thoroughness()) {
-          say(member, round.id(), arrival.id(), random);
+          say(member, round.id(), arrival, random);
         }
       }
     }
@@ -133,12 +135,19 @@ class DemoPast {
         .anyMatch(lamp -> lamp.member().equals(member.pid()) && lamp.mark() == null);
   }
 
-  private void say(Member member, String round, String publication, Random random) {
+  /** What cannot be read is waited for. */
+  private static String hold(ArrivalShown arrival) {
+    String access = arrival.publication().access();
+    boolean readable = access.equals(Access.OPEN.word()) || access.equals(Access.HELD.word());
+    return (readable ? Mark.HOLD : Mark.HOLD_FOR_TEXT).word();
+  }
+
+  private void say(Member member, String round, ArrivalShown arrival, Random random) {
     int chance = random.nextInt(100);
     String mark =
         chance < 14
             ? "keep"
-            : chance < 64 ? "pass" : chance < 70 ? "raise" : chance < 77 ? "hold" : "seen";
-    hands.mark(member, round, publication, mark, DemoReasons.of(mark, random));
+            : chance < 64 ? "pass" : chance < 70 ? "raise" : chance < 77 ? hold(arrival) : "seen";
+    hands.mark(member, round, arrival.id(), mark, DemoReasons.of(mark, random));
   }
 }

@@ -32,11 +32,11 @@ final class DemoReasons {
               "is that effect size believable?"),
           "hold",
           List.of(
-              "for the text",
               "abstract says too little",
-              "need the supplement",
               "after the field season",
-              "no abstract, ask for a copy"),
+              "is this about adults or larvae?"),
+          "hold for text",
+          List.of("need the supplement", "no abstract, ask for a copy"),
           "pass",
           List.of(
               "laboratory only",
@@ -59,6 +59,7 @@ final class DemoReasons {
           case "keep" -> 25;
           case "raise" -> 0;
           case "hold" -> 30;
+          case "hold for text" -> 60;
           case "pass" -> 80;
           default -> 100;
         };

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.quietlantern.server.group.Member;
@@ -40,6 +41,14 @@ class AtHand implements TextsAtHand {
         .map(here::get)
         .filter(found -> found != null && (found.open() || who.mayWrite()))
         .collect(Collectors.toMap(TextMapper.Here::publication, TextMapper.Here::version));
+  }
+
+  @Override
+  public Set<Integer> ofGroup(int group, Collection<Integer> publications) {
+    return mapper.here(group).stream()
+        .map(TextMapper.Here::publication)
+        .filter(publications::contains)
+        .collect(Collectors.toSet());
   }
 
   private Kept kept(Member who) {

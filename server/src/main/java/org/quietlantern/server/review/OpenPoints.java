@@ -13,6 +13,7 @@ import org.quietlantern.core.review.Unsettled;
 import org.quietlantern.core.watch.Coming;
 import org.quietlantern.server.catalogue.Derived;
 import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.job.MendingCheck;
 import org.quietlantern.server.platform.job.TakenBack;
 import org.springframework.context.event.EventListener;
@@ -34,11 +35,13 @@ public class OpenPoints implements MendingCheck {
   private static final String DERIVED = "what stands open";
   private static final int AT_ONCE = 500;
   private final UnsettledMapper mapper;
+  private final ReadableTexts texts;
   private final Derived derived;
   private final TakenBack takenBack;
 
-  OpenPoints(UnsettledMapper mapper, Derived derived, TakenBack takenBack) {
+  OpenPoints(UnsettledMapper mapper, ReadableTexts texts, Derived derived, TakenBack takenBack) {
     this.mapper = mapper;
+    this.texts = texts;
     this.derived = derived;
     this.takenBack = takenBack;
   }
@@ -95,21 +98,7 @@ public class OpenPoints implements MendingCheck {
   /** Works of one group. Answers of how many another thing was said. */
   private int settle(int group, Collection<Integer> works) {
     Integer[] asked = works.stream().sorted().toArray(Integer[]::new);
-    Set<UnsettledMapper.Open> ought =
-        mapper.said(group, asked).stream()
-            .collect(Collectors.groupingBy(UnsettledMapper.Said::occasion))
-            .entrySet()
-            .stream()
-            .flatMap(
-                one ->
-                    Unsettled.of(one.getValue().stream().map(OpenPoints::said).toList())
-                        .entrySet()
-                        .stream()
-                        .map(
-                            open ->
-                                new UnsettledMapper.Open(
-                                    open.getKey().word(), one.getKey(), open.getValue())))
-            .collect(Collectors.toSet());
+    Set<UnsettledMapper.Open> ought = ought(group, mapper.said(group, asked));
     Set<UnsettledMapper.Open> is = Set.copyOf(mapper.stored(group, asked));
     List<UnsettledMapper.Open> gone = without(is, ought);
     List<UnsettledMapper.Open> made = without(ought, is);
@@ -129,6 +118,45 @@ public class OpenPoints implements MendingCheck {
     return differ.size();
   }
 
+  private Set<UnsettledMapper.Open> ought(int group, List<UnsettledMapper.Said> said) {
+    Set<Integer> waitedFor =
+        said.stream()
+            .filter(one -> one.what().equals(Mark.HOLD_FOR_TEXT.word()))
+            .map(UnsettledMapper.Said::work)
+            .collect(Collectors.toSet());
+    Set<Integer> readable = texts.of(group, waitedFor);
+    Set<UnsettledMapper.Open> ought = new HashSet<>();
+    said.stream()
+        .collect(Collectors.groupingBy(UnsettledMapper.Said::occasion))
+        .forEach(
+            (occasion, marks) ->
+                Unsettled.of(
+                        marks.stream().map(OpenPoints::said).toList(),
+                        readable.contains(marks.get(0).work()))
+                    .forEach(
+                        (open, event) ->
+                            ought.add(new UnsettledMapper.Open(open.word(), occasion, event))));
+    return ought;
+  }
+
+  /** Groups in which somebody waits for a text. */
+  @Transactional(readOnly = true)
+  public List<Integer> groupsThatWait() {
+    return mapper.groupsThatWait();
+  }
+
+  /** Looks which of the texts that a group waits for it can read. */
+  @Transactional
+  public void lookForTexts(int group) {
+    settle(group, mapper.waitedFor(group));
+  }
+
+  /** Of how many works whose text one waited for it can be read now. */
+  @Transactional(readOnly = true)
+  public int readableFor(Member who) {
+    return mapper.readableFor(who.group(), who.id());
+  }
+
   private static Unsettled.Said said(UnsettledMapper.Said row) {
     return new Unsettled.Said(Mark.named(row.what()).orElseThrow(), row.event());
   }
@@ -145,18 +173,18 @@ public class OpenPoints implements MendingCheck {
     return all.stream().map(of).toArray(Integer[]::new);
   }
 
-  /** Follows the catalogue, where works become one. */
+  /** Follows the catalogue, where works become one, or a text that is waited for is opened. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void follow() {
-    derived.follow(DERIVED, this::mend, this::settleJoined);
+    derived.follow(DERIVED, this::mend, this::settleChanged);
   }
 
-  private void settleJoined(long after, long upTo) {
-    mapper.joined(after, upTo).stream()
+  private void settleChanged(long after, long upTo) {
+    mapper.changed(after, upTo).stream()
         .collect(
             Collectors.groupingBy(
-                UnsettledMapper.Joined::grp,
-                Collectors.mapping(UnsettledMapper.Joined::work, Collectors.toList())))
+                UnsettledMapper.Changed::grp,
+                Collectors.mapping(UnsettledMapper.Changed::work, Collectors.toList())))
         .forEach(this::settle);
   }
 

@@ -21,7 +21,7 @@ interface UnsettledMapper {
       """;
 
   /** A mark in force; {@code occasion}: one for all occasions that turned out to be the same. */
-  record Said(int occasion, String what, int event) {}
+  record Said(int occasion, int work, String what, int event) {}
 
   record Open(String what, int occasion, int event) {}
 
@@ -31,7 +31,7 @@ interface UnsettledMapper {
           + """
             select distinct on (s.work, o.kind, o.key, l.membership)
               min(o.id) over (partition by s.work, o.kind, o.key) as occasion,
-              e.what, e.id as event
+              s.work, e.what, e.id as event
             from parts s join occasion o on o.publication = s.part join lamp l on l.occasion = o.id
             join membership m on m.id = l.membership and m.grp = #{group} and m.left_at is null
               and m.role <> 'guest'
@@ -108,9 +108,41 @@ interface UnsettledMapper {
   @Select("select id from grp order by id")
   List<Integer> groups();
 
-  record Joined(int grp, int work) {}
+  @Select(
+      """
+      select distinct grp from unsettled where what in ('waiting', 'readable') order by grp
+      """)
+  List<Integer> groupsThatWait();
 
-  /** Works with marks that became one by changes of the catalogue up to a number, by group. */
+  @Select(
+      """
+      select distinct coalesce(p.canonical, p.id) as work
+      from unsettled u join occasion o on o.id = u.occasion
+      join publication p on p.id = o.publication
+      where u.grp = #{group} and u.what in ('waiting', 'readable') order by 1
+      """)
+  List<Integer> waitedFor(int group);
+
+  /** Of how many works a member waited for the text, where it can be read now. */
+  @Select(
+      """
+      select count(distinct coalesce(p.canonical, p.id))::int
+      from unsettled u join occasion o on o.id = u.occasion
+      join publication p on p.id = o.publication
+      join publication q on coalesce(q.canonical, q.id) = coalesce(p.canonical, p.id)
+      join occasion x on x.publication = q.id and x.kind = o.kind and x.key = o.key
+      join lamp l on l.occasion = x.id and l.membership = #{membership}
+      join review_event e on e.id = l.event and e.what = 'hold for text'
+      where u.grp = #{group} and u.what = 'readable'
+      """)
+  int readableFor(int group, int membership);
+
+  record Changed(int grp, int work) {}
+
+  /**
+   * Works with marks that became one by changes of the catalogue up to a number, and those that
+   * changed while their text is waited for; by group.
+   */
   @Select(
       """
       select distinct m.grp, coalesce(a.canonical, a.id) as work
@@ -119,7 +151,14 @@ interface UnsettledMapper {
       join occasion o on o.publication = p.id join lamp l on l.occasion = o.id
       join membership m on m.id = l.membership
       where c.no > #{after} and c.no <= #{upTo} and 'joined' = any(c.kinds)
+      union
+      select u.grp, coalesce(a.canonical, a.id)
+      from unsettled u join occasion o on o.id = u.occasion
+      join publication p on p.id = o.publication
+      join publication a on coalesce(a.canonical, a.id) = coalesce(p.canonical, p.id)
+      join publication_change c on c.publication = a.id
+      where u.what in ('waiting', 'readable') and c.no > #{after} and c.no <= #{upTo}
       order by 1, 2
       """)
-  List<Joined> joined(long after, long upTo);
+  List<Changed> changed(long after, long upTo);
 }
