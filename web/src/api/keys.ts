@@ -16,6 +16,7 @@ export const keys = {
   feeds: (group: string) => ['group', group, 'living', 'feeds'] as const,
   rows: (group: string, text: string, ids: string[]) =>
     ['group', group, 'living', 'rows', text, ids] as const,
+  ties: (group: string, id: string) => ['group', group, 'living', 'ties', id] as const,
   leaf: (group: string, id: string, text: string) =>
     ['group', group, 'living', 'leaf', id, text] as const,
   search: (group: string, text: string, order: string, kept: string) =>

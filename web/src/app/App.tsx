@@ -20,7 +20,10 @@ function makeClient() {
   return new QueryClient({
     queryCache: new QueryCache({ onError: (error, query) => askToSignIn(error, query.queryKey) }),
     defaultOptions: {
+      // Whether there is a network is known by asking: this server may be on the same machine.
+      mutations: { networkMode: 'always' },
       queries: {
+        networkMode: 'always',
         staleTime: 30_000,
         refetchOnWindowFocus: false,
         // A refusal is an answer; only a server that cannot be reached is asked again.

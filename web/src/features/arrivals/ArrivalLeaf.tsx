@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { Act, Lamp, listed, people } from '../../ui';
-import { Leaf, MARKS, usePutOut, type MarkWord } from '../publication';
+import { Leaf, MARKS, Ties, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
 import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
+import { Reason } from './Reason';
 
 type Props = {
   /** None as long as it is on its way: it can be marked already. */
@@ -43,6 +44,7 @@ export function ArrivalLeaf(props: Props) {
             'it matches the search'}
         </p>
       )}
+      <Ties key={`ties of ${arrival.publication.id}`} publication={arrival.publication.id} />
       {isToReview(arrival) ? (
         <>
           <h3 className="small-head mt-3">What the group says</h3>
@@ -108,27 +110,9 @@ function Marks({ entry, group, reason, onReason, onMark, onLink }: Props) {
           Stable link
         </Act>
       </div>
-      <label className="mt-2 flex items-center gap-2 text-[13px] text-soft">
-        <span>
-          Reason <kbd className="key font-sans">n</kbd>
-        </span>
-        <input
-          id="reason"
-          className="field min-w-0 flex-1"
-          placeholder="said with the next mark"
-          list="reasons"
-          autoComplete="off"
-          maxLength={4000}
-          value={reason}
-          onChange={(event) => onReason(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        />
-        <datalist id="reasons">
-          {group.reasons.map((one) => (
-            <option key={one} value={one} />
-          ))}
-        </datalist>
-      </label>
+      <div className="mt-2 flex">
+        <Reason id="reason" group={group} reason={reason} onReason={onReason} hint="n" />
+      </div>
     </>
   );
 }

@@ -8,13 +8,18 @@ export function ArrivalRow({
   arrival,
   group,
   quiet,
+  ticked,
   below,
+  onTick,
   onChoose,
 }: {
   arrival: Schema['ArrivalShown'];
   group: Schema['GroupView'];
   quiet: boolean;
+  ticked: boolean;
   below?: ReactNode;
+  /** None for whoever may mark nothing, and for what is only told. */
+  onTick: (() => void) | undefined;
   onChoose: () => void;
 }) {
   return (
@@ -23,6 +28,15 @@ export function ArrivalRow({
       to={`/g/${group.id}/p/${arrival.publication.id}`}
       quiet={quiet}
       onChoose={onChoose}
+      tick={
+        <input
+          type="checkbox"
+          aria-label={`Tick ${arrival.publication.title}`}
+          className={`mt-1 size-[14px] flex-none cursor-pointer accent-primary ${onTick ? '' : 'invisible'}`}
+          checked={ticked}
+          onChange={() => onTick?.()}
+        />
+      }
       lamp={
         isToReview(arrival) ? <Lamps arrival={arrival} group={group} /> : <NoLamps group={group} />
       }

@@ -1,12 +1,14 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { leaving, ListPane, TwoPanes, useCopyLink, useKeys, useNotice, usePlace } from '../../ui';
+import { leaving, ListPane, TwoPanes, useCopyLink, useKeys, usePlace } from '../../ui';
 import { KeepDialog } from '../keeping';
-import { useAhead, useLeaf, useMark, useMarkKeys, type MarkWord } from '../publication';
-import { mayWrite, useHere } from '../session';
+import { useAhead, useLeaf, type MarkWord } from '../publication';
+import { useHere } from '../session';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
 import { isToReview, nameOf, waitsFor, type Entry } from './occasions';
+import { TickedArrivals } from './TickedArrivals';
+import { useArrivalMarks } from './useArrivalMarks';
 
 /** Leaves that are fetched before one comes to them. */
 const AHEAD = 8;
@@ -39,12 +41,7 @@ export function ArrivalsPane({
   const here = useHere();
   const me = here.me.id;
   const [params, setParams] = useSearchParams();
-  const [reason, setReason] = useState('');
-  const [focusOn, setFocusOn] = useState(0);
-  const [keeping, setKeeping] = useState('');
-  const mark = useMark(here);
   const copy = useCopyLink();
-  const tell = useNotice();
   const wanted = params.get('p');
   const first = entries.findIndex(({ arrival }) => waitsFor(arrival, me));
   const at = entries.findIndex((entry) => nameOf(entry) === wanted);
@@ -62,46 +59,7 @@ export function ArrivalsPane({
   };
   const place = usePlace(chosen, entries.length, choose);
   const next = place.step;
-  const writes = mayWrite(here) && entries.length > 0;
-  const say = (word: MarkWord) => {
-    const now = place.now();
-    const marked = entries[now];
-    if (!writes || !marked) return;
-    if (!isToReview(marked.arrival)) {
-      tell({ text: 'Nothing was marked: this is only told.' });
-      return;
-    }
-    if (word === 'keep' && !marked.round) {
-      setKeeping(marked.arrival.publication.id);
-      return;
-    }
-    mark(
-      {
-        publications: [marked.arrival.id],
-        mark: word,
-        reason,
-        ...(marked.round && { round: marked.round.id }),
-      },
-      marked.arrival.publication.title,
-    );
-    onSaid?.(marked, word);
-    setReason('');
-    const unlit = entries.findIndex(({ arrival }, i) => i > now && waitsFor(arrival, me));
-    const to = unlit < 0 && goesOn && now + 1 < entries.length ? now + 1 : unlit;
-    if (to >= 0) {
-      place.go(to);
-      setFocusOn((n) => n + 1);
-    }
-  };
-  useMarkKeys({
-    may: writes,
-    current: () => {
-      const now = entries[place.now()];
-      return now ? nameOf(now) : '';
-    },
-    reached: () => true,
-    onMark: say,
-  });
+  const marks = useArrivalMarks({ here, entries, place, goesOn, onSaid });
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useKeys({
     l: link,
@@ -117,18 +75,30 @@ export function ArrivalsPane({
         onBack={() => setParams(kept, { replace: true })}
         list={
           <div
-            className="h-full"
+            className="grid h-full grid-rows-[auto_minmax(0,1fr)]"
             {...leaving(
               entries.map(({ arrival }) => arrival.publication.id),
               place.go,
             )}
           >
+            <div>
+              {marks.writes && (
+                <TickedArrivals
+                  group={here}
+                  here={marks.inList.length}
+                  reason={marks.reason}
+                  onReason={marks.setReason}
+                  onSay={marks.say}
+                  onUntick={() => marks.untick(marks.inList.map(nameOf))}
+                />
+              )}
+            </div>
             <ListPane
               label={label}
               count={entries.length}
               chosen={chosen}
               onStep={next}
-              focusOn={focusOn}
+              focusOn={marks.focusOn}
               {...(onSight && { onSight })}
             >
               {(index) => {
@@ -139,6 +109,12 @@ export function ArrivalsPane({
                       arrival={one.arrival}
                       group={here}
                       quiet={!waitsFor(one.arrival, me)}
+                      ticked={marks.ticked.has(nameOf(one))}
+                      onTick={
+                        marks.writes && isToReview(one.arrival)
+                          ? () => marks.tick(nameOf(one))
+                          : undefined
+                      }
                       below={below?.(one)}
                       onChoose={() => place.go(index)}
                     />
@@ -155,16 +131,20 @@ export function ArrivalsPane({
               leaf={leaf.isPlaceholderData ? undefined : leaf.data}
               entry={entry}
               group={here}
-              reason={reason}
-              onReason={setReason}
-              onMark={say}
+              reason={marks.reason}
+              onReason={marks.setReason}
+              onMark={marks.say}
               onLink={link}
             />
           )
         }
       />
-      {keeping && (
-        <KeepDialog group={here.id} publications={[keeping]} onClose={() => setKeeping('')} />
+      {marks.keeping.length > 0 && (
+        <KeepDialog
+          group={here.id}
+          publications={marks.keeping}
+          onClose={() => marks.setKeeping([])}
+        />
       )}
     </>
   );

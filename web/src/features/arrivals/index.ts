@@ -1,4 +1,4 @@
-export { useOwed } from './api';
+export { useListCounts, useOwed } from './api';
 export { ArrivalsPage } from './ArrivalsPage';
 export { MarkPage } from './MarkPage';
 export { ArrivalListPage } from './ArrivalListPage';

@@ -1,2 +1,3 @@
 export { ORDERS, isOrder } from './orders';
 export { PublicationList } from './PublicationList';
+export { useTicks } from './useTicks';

@@ -1,26 +1,25 @@
 import { useCallback, useState } from 'react';
 
-const key = (group: string) => `ticks of ${group}`;
-
-function stored(group: string): ReadonlySet<string> {
-  return new Set(JSON.parse(sessionStorage.getItem(key(group)) ?? '[]') as string[]);
+function stored(place: string): ReadonlySet<string> {
+  return new Set(JSON.parse(sessionStorage.getItem(place) ?? '[]') as string[]);
 }
 
 /**
  * What is ticked in this window. It outlives the list: a reload, Back and another search bring it
  * back where the publication is listed again.
  */
-export function useTicks(group: string) {
-  const [ticked, setTicked] = useState(() => stored(group));
+export function useTicks(group: string, what = 'ticks') {
+  const place = `${what} of ${group}`;
+  const [ticked, setTicked] = useState(() => stored(place));
   const change = useCallback(
     (to: (now: Set<string>) => void) =>
       setTicked((now) => {
         const next = new Set(now);
         to(next);
-        sessionStorage.setItem(key(group), JSON.stringify([...next]));
+        sessionStorage.setItem(place, JSON.stringify([...next]));
         return next;
       }),
-    [group],
+    [place],
   );
   const tick = useCallback(
     (id: string) => change((now) => void (now.delete(id) || now.add(id))),

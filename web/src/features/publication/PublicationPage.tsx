@@ -12,6 +12,7 @@ import { Details } from './Details';
 import { InItsList } from './InItsList';
 import { Leaf } from './Leaf';
 import { MARKS, type MarkWord } from './marks';
+import { Ties } from './Ties';
 import { useMark } from './useMark';
 import { useMarkKeys } from './useMarkKeys';
 
@@ -94,6 +95,7 @@ export function PublicationPage() {
           }
         >
           <Details leaf={leaf.data} />
+          {!outside && <Ties key={`ties of ${id}`} publication={id} />}
           {!outside && <Figures key={`figures of ${id}`} publication={id} />}
         </Leaf>
         <p className="mt-4 hidden text-soft print:block">

@@ -1,5 +1,6 @@
 export { useAhead, useLeaf, useOpening, usePutOut } from './api';
 export { outboxOf } from './outbox';
+export { Ties } from './Ties';
 export { useJustSaid, useMark, useUnsent } from './useMark';
 export { Leaf } from './Leaf';
 export { MARKS, type MarkWord } from './marks';

@@ -12,7 +12,6 @@ const NOTHING: Schema['WaitsFor'] = {
   mentions: [],
   copies: [],
   changed: [],
-  texts: 0,
   annotations: [],
   drive: [],
   more: false,
@@ -35,9 +34,24 @@ const sent = (at: string, to: string) => ({
   ],
 });
 
-function open(waits: Schema['WaitsFor'], troubles: unknown[] = [], tasks: unknown[] = []) {
+function open(
+  waits: Schema['WaitsFor'],
+  troubles: unknown[] = [],
+  tasks: unknown[] = [],
+  mine = 0,
+) {
   const asked = serve({
     'GET /today': waits,
+    'GET /arrivals': {
+      owed: 0,
+      nobody: 0,
+      raised: 0,
+      readable: 3,
+      mine,
+      waiting: 0,
+      unsure: 0,
+      disputed: 0,
+    },
     'GET /today/month': month,
     'GET /today/done': { since: '2026-11-20T10:00:00Z', lines: [], more: false },
     'GET /tasks': { tasks, open: tasks.length, mine: tasks.length, nobodys: 0, ended: 0 },
@@ -120,6 +134,7 @@ it('leads to what waits, and lets a mention wait no more', async () => {
         late: true,
       },
     ],
+    2,
   );
   const waits = within(await screen.findByRole('region', { name: 'Waits for you' }));
   expect(waits.getByText('retracted on 22 Nov; kept in Verges')).toBeVisible();
@@ -135,6 +150,9 @@ it('leads to what waits, and lets a mention wait no more', async () => {
     'href',
     '/g/group/r/r9',
   );
+  expect(
+    await waits.findByRole('link', { name: 'Review: Texts that you waited for' }),
+  ).toHaveAttribute('href', '/g/group/arrivals/readable');
   expect(waits.getByText('in 2 rounds; nobody has seen 3 of them')).toBeInTheDocument();
   expect(await waits.findByText('Nothing comes through from it.')).toBeInTheDocument();
   expect(waits.getByRole('link', { name: 'See: Alert on “Bats” goes again' })).toHaveAttribute(

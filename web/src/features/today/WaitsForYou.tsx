@@ -1,5 +1,6 @@
 import type { Schema } from '../../api';
 import { Act, counted, day, shortDay } from '../../ui';
+import { useListCounts } from '../arrivals';
 import { useHere } from '../session';
 import { useLookedAt } from './api';
 import { useStopped, type Stopped } from './useStopped';
@@ -30,7 +31,8 @@ export function WaitsForYou({
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
   const stopped = useStopped(here);
-  const { arrivals, raised, mentions, copies, changed, texts, annotations, drive } = waits;
+  const texts = useListCounts(here.id).data?.mine ?? 0;
+  const { arrivals, raised, mentions, copies, changed, annotations, drive } = waits;
   const g = `/g/${here.id}`;
   const all = [
     arrivals,

@@ -55,9 +55,9 @@ class MarksUnderWayTest {
       page.context().setOffline(true);
       page.keyboard().type("2652", FAST);
       assertThat(page.getByText("4 marks wait until the server can be reached")).isVisible();
-      assertThat(own(rows.nth(0), "Maren Oxlade", "pass")).isVisible();
-      assertThat(own(rows.nth(1), "Maren Oxlade", "hold for text")).isVisible();
-      assertThat(own(rows.nth(2), "Maren Oxlade", "seen")).isVisible();
+      assertThat(own(rows.nth(0), "Maren Oduya", "pass")).isVisible();
+      assertThat(own(rows.nth(1), "Maren Oduya", "hold for text")).isVisible();
+      assertThat(own(rows.nth(2), "Maren Oduya", "seen")).isVisible();
       assertThat(rows.nth(4)).hasAttribute("aria-current", "true");
       Locator leaf = page.getByLabel("Leaf", new Page.GetByLabelOptions().setExact(true));
       assertThat(leaf.getByRole(AriaRole.HEADING).first()).hasText(titles.get(4));
@@ -65,7 +65,7 @@ class MarksUnderWayTest {
       page.keyboard().press("0");
       assertThat(page.getByText("It had not been sent yet.")).isVisible();
       assertThat(page.getByText("3 marks wait")).isVisible();
-      assertThat(own(rows.nth(3), "Maren Oxlade", "not yet")).isVisible();
+      assertThat(own(rows.nth(3), "Maren Oduya", "not yet")).isVisible();
       page.context().setOffline(false);
       assertThat(page.getByText("What waited was sent.")).isVisible();
       assertThat(page.getByText("marks wait")).hasCount(0);
@@ -73,7 +73,7 @@ class MarksUnderWayTest {
       assertLeft(page, left - 2);
       page.reload();
       assertThat(rows.first()).containsText(titles.get(1));
-      assertThat(own(rows.first(), "Maren Oxlade", "hold for text")).isVisible();
+      assertThat(own(rows.first(), "Maren Oduya", "hold for text")).isVisible();
       assertThat(rows.nth(1)).containsText(titles.get(3));
     }
   }

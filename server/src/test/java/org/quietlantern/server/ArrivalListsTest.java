@@ -192,7 +192,7 @@ class ArrivalListsTest {
   }
 
   private static int waitingTexts(Client who) {
-    return who.get("/today").ok().at("/texts").asInt();
+    return who.get("/arrivals").ok().get("mine").asInt();
   }
 
   @DisplayName("Two works that turn out to be one are one disagreement")

@@ -194,6 +194,45 @@ class TrailTest {
     assertThat(alike.get("line").get("strategies").get(0).asString()).isEqualTo("a:" + cited);
   }
 
+  @DisplayName("How a work relates to what is kept: by folder, only in those that one sees")
+  @Test
+  void ties() {
+    TestGroup ours = APP.group("Tova Ties", "Tilo Ties");
+    Client tova = ours.client(0);
+    String cited =
+        group.find("moth* or light").stream()
+            .filter(id -> way(id, "citedby") != null && way(id, "citedby").get("count").asInt() > 1)
+            .findFirst()
+            .orElseThrow();
+    JsonNode found =
+        tova.post("/search", Map.of("strategy", strategy(way(cited, "citedby").get("line")))).ok();
+    String citer = found.at("/answer/ids/0").asString();
+    String folder = ours.folder("Verges");
+    assertThat(ties(tova, cited).get("kept").asInt()).isZero();
+    tova.post(
+            "/folders/" + folder + "/items",
+            Map.of("publications", List.of(citer, cited), "note", ""))
+        .ok();
+    JsonNode ofCited = ties(tova, cited);
+    assertThat(ofCited.get("kept").asInt()).as("itself is no other work").isEqualTo(1);
+    assertThat(ofCited.at("/folders/0/folder/name").asString()).isEqualTo("Verges");
+    assertThat(ofCited.at("/folders/0/citedBy").asInt()).isEqualTo(1);
+    assertThat(ofCited.at("/folders/0/cites").asInt()).isZero();
+    JsonNode ofCiter = ties(tova, citer);
+    assertThat(ofCiter.at("/folders/0/cites").asInt()).isEqualTo(1);
+    String author = tova.get("/publications/" + citer).ok().at("/authors/0").asString();
+    List<String> others = new ArrayList<>(ours.find("author: \"" + author + "\""));
+    others.remove(citer);
+    assertThat(ofCiter.get("authors").findValuesAsString("name").contains(author))
+        .isEqualTo(others.contains(cited));
+    assertThat(ties(tove, cited).at("/folders").toString()).doesNotContain("Verges");
+    assertThat(tova.get("/publications/none/ties").status()).isEqualTo(404);
+  }
+
+  private static JsonNode ties(Client who, String publication) {
+    return who.get("/publications/" + publication + "/ties").ok();
+  }
+
   private JsonNode way(String publication, String what) {
     for (JsonNode way : tove.get("/publications/" + publication + "/outward").ok().get("ways")) {
       if (way.get("what").asString().equals(what)) {

@@ -112,7 +112,8 @@ public final class SimilarPublications {
     return publication.title() + " " + publication.abstractText();
   }
 
-  private static Query carrying(HeadingUse use) {
+  /** Works that carry a heading in any way. */
+  static Query carrying(HeadingUse use) {
     return word(
         IndexFields.HEADING_USE,
         HeadingUses.words(new HeadingUse(use.uri(), "", false, List.of())).get(0));

@@ -10,6 +10,7 @@ import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.query.Problem;
 import org.quietlantern.core.query.Strategy;
+import org.roaringbitmap.RoaringBitmap;
 
 /** From one publication to others: what it cites, what cites it, what is like it. */
 class OutwardTest {
@@ -69,6 +70,34 @@ class OutwardTest {
       assertThat(ground.cites()).isTrue();
       assertThat(new SimilarPublications(snapshot, Catalogue.titled("xylophones")).found("none"))
           .isEmpty();
+    }
+  }
+
+  @DisplayName(
+      "Ties: what it shares with a set of works, who cites whom; what a third has ties none")
+  @Test
+  void ties() {
+    try (Catalogue catalogue = catalogue();
+        Snapshot snapshot = catalogue.index.snapshot()) {
+      Ties ties = new Ties(snapshot, FIRST);
+      RoaringBitmap fens = RoaringBitmap.bitmapOf(2, 3);
+      RoaringBitmap verges = RoaringBitmap.bitmapOf(4);
+      RoaringBitmap cited = RoaringBitmap.bitmapOf(2, 3);
+      assertThat(ties.to(fens, cited)).isEqualTo(new Ties.Tie(List.of("Bats"), 1, 2, 0));
+      assertThat(ties.to(verges, cited)).isEqualTo(new Ties.Tie(List.of("Lamps"), 0, 0, 1));
+      Ties.Tie none = ties.to(RoaringBitmap.bitmapOf(5, 6), cited);
+      assertThat(none.strength()).isZero();
+      assertThat(ties.to(new RoaringBitmap(), cited)).isEqualTo(none);
+      assertThat(ties.to(fens, cited).strength()).isGreaterThan(ties.to(verges, cited).strength());
+    }
+    try (Catalogue many = catalogue()) {
+      for (int i = 0; i < 8; i++) {
+        many.add(Catalogue.citing("Bats " + i, "", List.of(BATS)));
+      }
+      try (Snapshot snapshot = many.index.snapshot()) {
+        assertThat(new Ties(snapshot, FIRST).to(RoaringBitmap.bitmapOf(2), new RoaringBitmap()))
+            .isEqualTo(new Ties.Tie(List.of(), 1, 0, 0));
+      }
     }
   }
 

@@ -23,7 +23,15 @@ public record ArrivalList(
    * How much is in each list for the reader.
    *
    * @param readable held for their text, which can be read now; {@code waiting}: which cannot yet
+   * @param mine how many of those whose text can be read now the reader held for it
    */
   public record ListCounts(
-      int owed, int nobody, int raised, int readable, int waiting, int unsure, int disputed) {}
+      int owed,
+      int nobody,
+      int raised,
+      int readable,
+      int mine,
+      int waiting,
+      int unsure,
+      int disputed) {}
 }

@@ -77,6 +77,7 @@ public class ArrivalLists {
         mapper.unseen(who.group()),
         open.getOrDefault(Unsettled.RAISED, 0),
         open.getOrDefault(Unsettled.READABLE, 0),
+        who.mayWrite() ? points.readableFor(who) : 0,
         open.getOrDefault(Unsettled.WAITING, 0),
         open.getOrDefault(Unsettled.UNSURE, 0),
         open.getOrDefault(Unsettled.DISPUTED, 0));

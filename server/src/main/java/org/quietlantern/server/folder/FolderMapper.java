@@ -247,6 +247,19 @@ interface FolderMapper {
       """)
   int[] worksOf(int membership);
 
+  /** The works of a folder; row numbers. */
+  record WorksIn(String pid, String name, Integer[] works) {}
+
+  /** By folder that a member sees, those that have some. */
+  @Select(
+      """
+      select f.pid, f.name, array_agg(distinct coalesce(p.canonical, p.id)) as works
+      from folders_of(#{membership}) v join folder f on f.id = v.folder and f.ended is null
+      join item i on i.folder = f.id join publication p on p.id = i.publication
+      group by f.id, f.pid, f.name order by lower(f.name), f.id
+      """)
+  List<WorksIn> worksByFolder(int membership);
+
   @Update("update item set place = #{place} where id = #{item}")
   void placeAt(int item, double place);
 

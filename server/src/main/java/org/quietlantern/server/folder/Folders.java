@@ -1,6 +1,8 @@
 package org.quietlantern.server.folder;
 
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -235,6 +237,21 @@ public class Folders implements CommandKinds {
   @Transactional(readOnly = true)
   public RoaringBitmap works(Member who) {
     return RoaringBitmap.bitmapOf(mapper.worksOf(who.id()));
+  }
+
+  /** The same, by folder, in the order of their names. */
+  @Transactional(readOnly = true)
+  public Map<FolderName, RoaringBitmap> worksByFolder(Member who) {
+    Map<FolderName, RoaringBitmap> works = new LinkedHashMap<>();
+    mapper
+        .worksByFolder(who.id())
+        .forEach(
+            one ->
+                works.put(
+                    new FolderName(one.pid(), one.name()),
+                    RoaringBitmap.bitmapOf(
+                        Arrays.stream(one.works()).mapToInt(Integer::intValue).toArray())));
+    return works;
   }
 
   /** Row numbers of the works in a folder that the member may see. */

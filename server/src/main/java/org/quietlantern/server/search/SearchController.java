@@ -41,6 +41,7 @@ class SearchController {
   private final Leaves leaves;
   private final Beginnings beginnings;
   private final Outward outward;
+  private final KeptTies keptTies;
   private final SamePeople samePeople;
   private final SearchBibliography bibliography;
   private final Versions versions;
@@ -87,6 +88,7 @@ class SearchController {
       Leaves leaves,
       Beginnings beginnings,
       Outward outward,
+      KeptTies keptTies,
       SamePeople samePeople,
       SearchBibliography bibliography,
       Versions versions,
@@ -97,6 +99,7 @@ class SearchController {
     this.versions = versions;
     this.publications = publications;
     this.outward = outward;
+    this.keptTies = keptTies;
     this.samePeople = samePeople;
     this.matching = matching;
     this.hits = hits;
@@ -184,6 +187,12 @@ class SearchController {
   @GetMapping("/publications/{publication}/outward")
   Outward.OutwardShown outward(Member me, @PathVariable String publication) {
     return outward.of(me, publication);
+  }
+
+  /** How it relates to what is in folders that the reader sees. */
+  @GetMapping("/publications/{publication}/ties")
+  KeptTies.TiesShown ties(Member me, @PathVariable String publication) {
+    return keptTies.of(me, publication);
   }
 
   /** Who may be behind the name of one of its authors, the first of whom is number 0. */

@@ -20,7 +20,6 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.remark.RemarkLists;
 import org.quietlantern.server.request.RequestLists;
-import org.quietlantern.server.review.OpenPoints;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
@@ -38,7 +37,6 @@ public class Waiting {
 
   private final Arrivals arrivals;
   private final Reviews reviews;
-  private final OpenPoints points;
   private final RemarkLists remarks;
   private final RequestLists requests;
   private final Trail trail;
@@ -79,7 +77,6 @@ public class Waiting {
       WorkTitled publication, List<String> kinds, Folders.FolderName folder, Instant at) {}
 
   /**
-   * @param texts how many works that one held for their text can be read now
    * @param drive files that one put on the drive and that could not be written
    * @param more whether there is more of something than is shown
    */
@@ -89,7 +86,6 @@ public class Waiting {
       List<MentionShown> mentions,
       List<CopyCame> copies,
       List<KeptChanged> changed,
-      int texts,
       List<AnnotationsWaiting.WaitingInFolder> annotations,
       List<DriveFiles.DriveFileShown> drive,
       boolean more) {}
@@ -97,7 +93,6 @@ public class Waiting {
   Waiting(
       Arrivals arrivals,
       Reviews reviews,
-      OpenPoints points,
       RemarkLists remarks,
       RequestLists requests,
       Trail trail,
@@ -108,7 +103,6 @@ public class Waiting {
       Calendar calendar) {
     this.arrivals = arrivals;
     this.reviews = reviews;
-    this.points = points;
     this.remarks = remarks;
     this.requests = requests;
     this.trail = trail;
@@ -170,7 +164,6 @@ public class Waiting {
                     new KeptChanged(
                         titles.get(one.publication()), one.kinds(), one.folder(), one.at()))
             .toList(),
-        who.mayWrite() ? points.readableFor(who) : 0,
         annotated.stream().limit(MOST).toList(),
         onDrive.stream().limit(MOST).toList(),
         Stream.of(raised, mentions, copies, changed, annotated, onDrive)
