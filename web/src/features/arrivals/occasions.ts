@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import type { MarkWord } from '../publication';
+import { lampOf, type MarkWord } from '../publication';
 
 type Arrival = Schema['ArrivalShown'];
 
@@ -45,9 +45,8 @@ export function isToReview(arrival: Arrival): boolean {
 /** An arrival with what a member said of it, before the server has told so. */
 export function afterSaid(arrival: Arrival, word: MarkWord | undefined, me: string): Arrival {
   if (!word) return arrival;
-  const state = word.startsWith('hold') ? ('dim' as const) : ('lit' as const);
   const lamps = arrival.lamps.map((lamp) =>
-    lamp.member === me ? { ...lamp, lamp: state, mark: word } : lamp,
+    lamp.member === me ? { ...lamp, lamp: lampOf(word), mark: word } : lamp,
   );
   return { ...arrival, lamps };
 }

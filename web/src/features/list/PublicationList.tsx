@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
 import { CiteDialog } from '../citing';
 import { LeaveActs } from '../export';
-import { Leaf, useLeaf } from '../publication';
+import { lampOf, Leaf, useJustSaid, useLeaf, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
 import { ListRow, type Item } from './ListRow';
@@ -62,6 +62,7 @@ export function PublicationList({
   const chosen = Math.max(0, wanted ? ids.indexOf(wanted) : 0);
   const id = ids[chosen] ?? '';
   const leaf = useLeaf(here.id, id, strategy).data;
+  const justSaid = useJustSaid(here);
   const copy = useCopyLink();
   const [citing, setCiting] = useState<string[] | null>(null);
   const [peeking, setPeeking] = useState(false);
@@ -135,7 +136,7 @@ export function PublicationList({
             >
               {(index) => (
                 <ListRow
-                  item={row(index)}
+                  item={saidOf(row(index), justSaid)}
                   said={said?.(index)}
                   more={more?.(index)}
                   group={here.id}
@@ -190,4 +191,10 @@ export function PublicationList({
       {citing && <CiteDialog publications={citing} onClose={() => setCiting(null)} />}
     </>
   );
+}
+
+/** With the lamp as it will be, before the server has told so. */
+function saidOf(item: Item | undefined, said: ReadonlyMap<string, MarkWord>): Item | undefined {
+  const word = item && said.get(item.publication.id);
+  return item && word ? { ...item, lamp: lampOf(word) } : item;
 }

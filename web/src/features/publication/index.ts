@@ -3,7 +3,7 @@ export { outboxOf } from './outbox';
 export { Ties } from './Ties';
 export { useJustSaid, useMark, useUnsent } from './useMark';
 export { Leaf } from './Leaf';
-export { MARKS, type MarkWord } from './marks';
+export { lampOf, MARKS, type MarkWord } from './marks';
 export { PublicationPage } from './PublicationPage';
 export { ReadIt } from './ReadIt';
 export { useMarkKeys } from './useMarkKeys';

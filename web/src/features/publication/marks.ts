@@ -9,3 +9,8 @@ export const MARKS = [
 ] as const;
 
 export type MarkWord = (typeof MARKS)[number]['word'];
+
+/** What a mark does to the lamp of whoever makes it. */
+export function lampOf(word: MarkWord): 'lit' | 'dim' {
+  return word.startsWith('hold') ? 'dim' : 'lit';
+}

@@ -80,6 +80,41 @@ class ArrivalListsTest {
     }
   }
 
+  @DisplayName("Several at once with one reason, by keyboard: one act, taken back as one")
+  @Test
+  void severalAtOnce() {
+    try (Person teodor = BROWSING.person("teodor")) {
+      Locator rows = open(teodor, "Left for you");
+      assertThat(count(teodor)).containsText("left for you");
+      int left = Integer.parseInt(count(teodor).innerText().replaceAll("\\D", ""));
+      // All of one round, that it is one act.
+      String round = rows.first().getByRole(AriaRole.LINK).last().innerText();
+      assertThat(rows.nth(2).getByRole(AriaRole.LINK).last()).hasText(round);
+      Keyboard keys = teodor.page().keyboard();
+      keys.type("xjxjx", FAST);
+      assertThat(teodor.page().getByText("3 arrivals ticked")).isVisible();
+      Views.sound(teodor);
+      keys.press("n");
+      keys.type("not our animals", FAST);
+      keys.press("Enter");
+      // A digit typed on the heels of words is no mark.
+      keys.press("2");
+      assertThat(teodor.page().getByText("came while you were typing")).isVisible();
+      teodor.page().waitForTimeout(700);
+      keys.press("2");
+      assertThat(teodor.page().getByText("Passed: 3 publications.")).isVisible();
+      assertThat(count(teodor)).containsText(left - 3 + " left for you");
+      assertThat(teodor.page().getByText("arrivals ticked")).hasCount(0);
+      for (int n = 0; n < 3; n++) {
+        assertThat(rows.nth(n)).containsText("no more in this list");
+      }
+      rows.nth(1).click();
+      assertThat(leaf(teodor)).containsText("“not our animals”");
+      keys.press("0");
+      assertThat(count(teodor)).containsText(left + " left for you");
+    }
+  }
+
   @DisplayName("One keeps, another passes: both see it in one list, until one thinks again")
   @Test
   void disagreement() {
