@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { leaving, ListPane, TwoPanes, useCopyLink, useKeys, usePlace } from '../../ui';
 import { KeepDialog } from '../keeping';
-import { useAhead, useLeaf, type MarkWord } from '../publication';
+import { useAhead, useLeaf, type Said } from '../publication';
 import { useHere } from '../session';
 import { ArrivalLeaf } from './ArrivalLeaf';
 import { ArrivalRow } from './ArrivalRow';
@@ -35,7 +35,7 @@ export function ArrivalsPane({
   goesOn?: boolean;
   /** What stands in the row of one below its facts. */
   below?: (entry: Entry) => ReactNode;
-  onSaid?: (entry: Entry, word: MarkWord) => void;
+  onSaid?: (entry: Entry, said: Said) => void;
   onSight?: (last: number) => void;
 }) {
   const here = useHere();

@@ -1,5 +1,5 @@
 import type { Schema } from '../../api';
-import { lampOf, type MarkWord } from '../publication';
+import { lampOf, type Said } from '../publication';
 
 type Arrival = Schema['ArrivalShown'];
 
@@ -43,10 +43,12 @@ export function isToReview(arrival: Arrival): boolean {
 }
 
 /** An arrival with what a member said of it, before the server has told so. */
-export function afterSaid(arrival: Arrival, word: MarkWord | undefined, me: string): Arrival {
-  if (!word) return arrival;
+export function afterSaid(arrival: Arrival, said: Said | undefined, me: string): Arrival {
+  if (!said) return arrival;
   const lamps = arrival.lamps.map((lamp) =>
-    lamp.member === me ? { ...lamp, lamp: lampOf(word), mark: word } : lamp,
+    lamp.member === me
+      ? { ...lamp, lamp: lampOf(said.mark), mark: said.mark, reason: said.reason }
+      : lamp,
   );
   return { ...arrival, lamps };
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api';
 import { useKeys, useNotice, type Place } from '../../ui';
 import { useTicks } from '../list';
-import { useMark, useMarkKeys, type MarkWord } from '../publication';
+import { useMark, useMarkKeys, type MarkWord, type Said } from '../publication';
 import { mayWrite } from '../session';
 import { isToReview, nameOf, waitsFor, type Entry } from './occasions';
 
@@ -26,7 +26,7 @@ export function useArrivalMarks({
   entries: readonly Entry[];
   place: Place;
   goesOn: boolean;
-  onSaid: ((entry: Entry, word: MarkWord) => void) | undefined;
+  onSaid: ((entry: Entry, said: Said) => void) | undefined;
 }) {
   const [reason, setReason] = useState('');
   const [focusOn, setFocusOn] = useState(0);
@@ -63,7 +63,7 @@ export function useArrivalMarks({
         some.length === 1 ? first?.arrival.publication.title : '',
       );
     }
-    said.forEach((entry) => onSaid?.(entry, word));
+    said.forEach((entry) => onSaid?.(entry, { mark: word, reason }));
     untick(said.map(nameOf));
     setReason('');
     goOn(said);

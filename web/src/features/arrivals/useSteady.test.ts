@@ -37,8 +37,8 @@ it('shows what left by an act of the member with the lamp that they lit', () => 
   const list = show(listed('a'), listed('b'), listed('c'));
   const [a, b] = list.now().entries;
   act(() => {
-    if (a) list.now().said(a, 'pass');
-    if (b) list.now().said(b, 'hold');
+    if (a) list.now().said(a, { mark: 'pass', reason: '' });
+    if (b) list.now().said(b, { mark: 'hold', reason: '' });
   });
   list.comes(listed('c'));
   expect(list.now().entries.map(({ arrival }) => arrival.lamps[0]?.lamp)).toEqual([

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schema } from '../../api';
-import type { MarkWord } from '../publication';
+import type { Said } from '../publication';
 import { afterSaid, type Entry } from './occasions';
 
 /**
@@ -15,10 +15,10 @@ export function useSteady(
 ): {
   entries: readonly Entry[];
   isGone: (entry: Entry) => boolean;
-  said: (entry: Entry, word: MarkWord) => void;
+  said: (entry: Entry, said: Said) => void;
 } {
   const [shown, setShown] = useState<readonly Entry[]>([]);
-  const [mine, setMine] = useState<ReadonlyMap<string, MarkWord>>(new Map());
+  const [mine, setMine] = useState<ReadonlyMap<string, Said>>(new Map());
   const there = new Map(listed.map((one) => [keyOf(one), one]));
   const known = new Set(shown.map(keyOf));
   const entries = [
@@ -35,7 +35,7 @@ export function useSteady(
   return {
     entries,
     isGone: (entry) => !there.has(keyOf(entry)),
-    said: (entry, word) => setMine((before) => new Map(before).set(keyOf(entry), word)),
+    said: (entry, said) => setMine((before) => new Map(before).set(keyOf(entry), said)),
   };
 }
 

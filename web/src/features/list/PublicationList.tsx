@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 import { Act, leaving, ListPane, TwoPanes, useCopyLink, useKeys } from '../../ui';
 import { CiteDialog } from '../citing';
 import { LeaveActs } from '../export';
-import { lampOf, Leaf, useJustSaid, useLeaf, type MarkWord } from '../publication';
+import { lampOf, Leaf, useJustSaid, useLeaf, type Said } from '../publication';
 import { mayWrite, useHere } from '../session';
 import type { Strategy } from '../strategy';
 import { ListRow, type Item } from './ListRow';
@@ -194,7 +194,7 @@ export function PublicationList({
 }
 
 /** With the lamp as it will be, before the server has told so. */
-function saidOf(item: Item | undefined, said: ReadonlyMap<string, MarkWord>): Item | undefined {
-  const word = item && said.get(item.publication.id);
-  return item && word ? { ...item, lamp: lampOf(word) } : item;
+function saidOf(item: Item | undefined, said: ReadonlyMap<string, Said>): Item | undefined {
+  const last = item && said.get(item.publication.id);
+  return item && last ? { ...item, lamp: lampOf(last.mark) } : item;
 }

@@ -1,5 +1,5 @@
 export { useAhead, useLeaf, useOpening, usePutOut } from './api';
-export { outboxOf } from './outbox';
+export { outboxOf, type Said } from './outbox';
 export { Ties } from './Ties';
 export { useJustSaid, useMark, useUnsent } from './useMark';
 export { Leaf } from './Leaf';

@@ -111,7 +111,7 @@ it('outlives its page; another member of the same browser sends nothing of it', 
   await pass(20_000);
   expect(got).toEqual([]);
   const after = new Outbox('g', 'm');
-  expect([...after.said()]).toEqual([['a', 'pass']]);
+  expect([...after.said()]).toMatchObject([['a', { mark: 'pass', reason: '' }]]);
   after.pump(post, told);
   await pass();
   expect(got).toEqual(['a']);

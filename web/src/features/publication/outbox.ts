@@ -10,6 +10,9 @@ export type MarkMade = {
   round?: string;
 };
 
+/** What a member said, as lists show it. */
+export type Said = Pick<MarkMade, 'mark' | 'reason'>;
+
 /** A mark that the server has not answered yet. `title`: of what is marked, for people. */
 export type Unsent = { command: string; made: MarkMade; title: string };
 
@@ -50,7 +53,7 @@ export class Outbox {
   private pumping: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private pause = FIRST_TRY;
-  private shown: ReadonlyMap<string, MarkWord> = new Map();
+  private shown: ReadonlyMap<string, Said> = new Map();
   private stuck = 0;
 
   constructor(group: string, member: string) {
@@ -74,7 +77,7 @@ export class Outbox {
   };
 
   /** What the member said of publications, by name, where lists may not know it yet. */
-  readonly said = (): ReadonlyMap<string, MarkWord> => this.shown;
+  readonly said = (): ReadonlyMap<string, Said> => this.shown;
 
   /** How many wait because the server cannot be reached. */
   readonly waiting = (): number => this.stuck;
@@ -169,9 +172,9 @@ export class Outbox {
   }
 
   private change(): void {
-    const said = new Map<string, MarkWord>();
+    const said = new Map<string, Said>();
     [...this.answered.values(), ...this.kept.all()].forEach(({ made }) =>
-      made.publications.forEach((id) => said.set(id, made.mark)),
+      made.publications.forEach((id) => said.set(id, made)),
     );
     this.shown = said;
     this.stuck = this.kept.all().filter(({ command }) => this.waited.has(command)).length;

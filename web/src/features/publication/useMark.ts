@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { api, body, commandHeader, keys, leaveForLater, VISIT_ENDED, type Schema } from '../../api';
 import { counted, useNotice } from '../../ui';
 import type { MarkWord } from './marks';
-import { outboxOf, type MarkMade, type Told, type Unsent } from './outbox';
+import { outboxOf, type MarkMade, type Said, type Told, type Unsent } from './outbox';
 
 /** Milliseconds after which an answer is not waited for any more. */
 const LONGEST = 20_000;
@@ -76,7 +76,7 @@ export function useMark(here: Schema['GroupView']) {
 }
 
 /** What the member said that lists may not know yet, by name. */
-export function useJustSaid(here: Schema['GroupView']): ReadonlyMap<string, MarkWord> {
+export function useJustSaid(here: Schema['GroupView']): ReadonlyMap<string, Said> {
   const outbox = outboxOf(here.id, here.me.id);
   return useSyncExternalStore(outbox.subscribe, outbox.said);
 }
