@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
-import { Act, Lamp, listed, people } from '../../ui';
+import { Act, counted, Lamp, listed, people } from '../../ui';
 import { Leaf, MARKS, Ties, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
 import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
@@ -14,6 +14,8 @@ type Props = {
   reason: string;
   onReason: (reason: string) => void;
   onMark: (word: MarkWord) => void;
+  /** How many are ticked: then it is those that are marked, where they are counted. */
+  ticked: number;
   onLink: () => void;
 };
 
@@ -25,44 +27,55 @@ export function ArrivalLeaf(props: Props) {
   const acts = (
     <>
       {comesAgain(arrival) && <Again arrival={arrival} me={group.me.id} />}
-      {mayWrite(group) && isToReview(arrival) && <Marks {...props} />}
+      {mayWrite(group) && isToReview(arrival) && props.ticked === 0 && <Marks {...props} />}
+      {props.ticked > 0 && (
+        <p className="mt-2 text-soft">
+          What is said now is said of {counted(props.ticked, 'arrival')} that you ticked.
+        </p>
+      )}
     </>
   );
   if (!leaf) return <Awaited arrival={arrival}>{acts}</Awaited>;
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
-    <Leaf leaf={{ ...leaf, said: [] }} acts={acts}>
-      <h3 className="small-head mt-3">Why it is here</h3>
-      {!round ? (
-        <p>It was marked where somebody met it; no alert found it.</p>
-      ) : comesAgain(arrival) ? (
-        <p>{round.alertName} found it before.</p>
-      ) : (
-        <p>
-          {round.alertName}:{' '}
-          {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
-            'it matches the search'}
-        </p>
-      )}
-      <Ties key={`ties of ${arrival.publication.id}`} publication={arrival.publication.id} />
-      {isToReview(arrival) ? (
+    <Leaf
+      leaf={{ ...leaf, said: [] }}
+      acts={acts}
+      first={
         <>
-          <h3 className="small-head mt-3">What the group says</h3>
-          <ul className="space-y-0.5">
-            {arrival.lamps.map((lamp) => (
-              <SaidBy
-                key={lamp.member}
-                lamp={lamp}
-                group={group}
-                onOut={() => out.mutate([arrival.id])}
-              />
-            ))}
-          </ul>
+          <h3 className="small-head mt-3">Why it is here</h3>
+          {!round ? (
+            <p>It was marked where somebody met it; no alert found it.</p>
+          ) : comesAgain(arrival) ? (
+            <p>{round.alertName} found it before.</p>
+          ) : (
+            <p>
+              {round.alertName}:{' '}
+              {arrival.words.map((met) => `${met.typed} in ${listed(met.fields)}`).join(', ') ||
+                'it matches the search'}
+            </p>
+          )}
+          <Ties key={`ties of ${arrival.publication.id}`} publication={arrival.publication.id} />
+          {isToReview(arrival) ? (
+            <>
+              <h3 className="small-head mt-3">What the group says</h3>
+              <ul className="space-y-0.5">
+                {arrival.lamps.map((lamp) => (
+                  <SaidBy
+                    key={lamp.member}
+                    lamp={lamp}
+                    group={group}
+                    onOut={() => out.mutate([arrival.id])}
+                  />
+                ))}
+              </ul>
+            </>
+          ) : (
+            <p className="mt-3 text-soft">This is told once; there is nothing to say of it.</p>
+          )}
         </>
-      ) : (
-        <p className="mt-3 text-soft">This is told once; there is nothing to say of it.</p>
-      )}
-    </Leaf>
+      }
+    />
   );
 }
 

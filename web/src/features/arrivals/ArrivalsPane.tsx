@@ -63,7 +63,8 @@ export function ArrivalsPane({
   const link = () => leaf.data && copy(leaf.data.stableLink);
   useKeys({
     l: link,
-    n: () => document.getElementById('reason')?.focus(),
+    n: () =>
+      document.getElementById(marks.inList.length > 0 ? 'reason-for-all' : 'reason')?.focus(),
     j: () => next(1),
     k: () => next(-1),
   });
@@ -133,6 +134,7 @@ export function ArrivalsPane({
               group={here}
               reason={marks.reason}
               onReason={marks.setReason}
+              ticked={marks.inList.length}
               onMark={marks.say}
               onLink={link}
             />

@@ -20,12 +20,15 @@ export function Leaf({
   leaf,
   acts,
   lineNumber,
+  first,
   children,
 }: {
   leaf: Schema['Leaf'];
   acts: ReactNode;
   /** Where the lines of the search stand on its sheet. */
   lineNumber?: (line: string) => number;
+  /** What matters most here, right below its abstract. */
+  first?: ReactNode;
   children?: ReactNode;
 }) {
   const here = useHere();
@@ -58,6 +61,7 @@ export function Leaf({
       ) : (
         <p className="mt-2 text-soft">No abstract was supplied.</p>
       )}
+      {first}
       <CitationHere key={`citation of ${publication.id}`} leaf={leaf} />
       {children}
       {!here.me.onlyFolders && (

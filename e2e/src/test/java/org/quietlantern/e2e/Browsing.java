@@ -47,6 +47,6 @@ final class Browsing implements BeforeAllCallback, AfterAllCallback {
 
   /** A demo member, by given name. */
   Person person(String given) {
-    return stranger().signIn(given);
+    return stranger().enter(given);
   }
 }
