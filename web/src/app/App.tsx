@@ -24,6 +24,7 @@ function makeClient() {
       mutations: { networkMode: 'always' },
       queries: {
         networkMode: 'always',
+        refetchOnReconnect: true,
         staleTime: 30_000,
         refetchOnWindowFocus: false,
         // A refusal is an answer; only a server that cannot be reached is asked again.

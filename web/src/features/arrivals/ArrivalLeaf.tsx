@@ -9,6 +9,8 @@ import { Reason } from './Reason';
 type Props = {
   /** None as long as it is on its way: it can be marked already. */
   leaf: Schema['Leaf'] | undefined;
+  /** Why it does not come; empty as long as it may. */
+  trouble: string;
   entry: Entry;
   group: Schema['GroupView'];
   reason: string;
@@ -35,7 +37,13 @@ export function ArrivalLeaf(props: Props) {
       )}
     </>
   );
-  if (!leaf) return <Awaited arrival={arrival}>{acts}</Awaited>;
+  if (!leaf) {
+    return (
+      <Awaited arrival={arrival} trouble={props.trouble}>
+        {acts}
+      </Awaited>
+    );
+  }
   // What members say stands below with all lamps; the leaf itself need not repeat it.
   return (
     <Leaf
@@ -80,14 +88,22 @@ export function ArrivalLeaf(props: Props) {
 }
 
 /** What its row tells of it already. */
-function Awaited({ arrival, children }: { arrival: Schema['ArrivalShown']; children: ReactNode }) {
+function Awaited({
+  arrival,
+  trouble,
+  children,
+}: {
+  arrival: Schema['ArrivalShown'];
+  trouble: string;
+  children: ReactNode;
+}) {
   const { title, authors, where, year } = arrival.publication;
   return (
     <>
       <h2 className="font-serif text-[21px] leading-[1.22] font-semibold text-balance">{title}</h2>
       <p className="mt-1 text-soft">{[people(authors), where, year].filter(Boolean).join(' · ')}</p>
       {children}
-      <p className="mt-2 text-faint">The rest is on its way.</p>
+      <p className="mt-2 text-soft">{trouble || 'The rest is on its way.'}</p>
     </>
   );
 }

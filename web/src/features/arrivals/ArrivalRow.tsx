@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { Lamp, PublicationRow } from '../../ui';
+import { mayWrite } from '../session';
 import { comesAs, isToReview } from './occasions';
 
 /** The lamps of all members in a fixed order, then the publication. */
@@ -29,13 +30,15 @@ export function ArrivalRow({
       quiet={quiet}
       onChoose={onChoose}
       tick={
-        <input
-          type="checkbox"
-          aria-label={`Tick ${arrival.publication.title}`}
-          className={`mt-1 size-[14px] flex-none cursor-pointer accent-primary ${onTick ? '' : 'invisible'}`}
-          checked={ticked}
-          onChange={() => onTick?.()}
-        />
+        mayWrite(group) && (
+          <input
+            type="checkbox"
+            aria-label={`Tick ${arrival.publication.title}`}
+            className={`mt-1 size-[14px] flex-none cursor-pointer accent-primary ${onTick ? '' : 'invisible'}`}
+            checked={ticked}
+            onChange={() => onTick?.()}
+          />
+        )
       }
       lamp={
         isToReview(arrival) ? <Lamps arrival={arrival} group={group} /> : <NoLamps group={group} />

@@ -130,6 +130,7 @@ export function ArrivalsPane({
             <ArrivalLeaf
               // The former one's leaf is no leaf of this one.
               leaf={leaf.isPlaceholderData ? undefined : leaf.data}
+              trouble={leaf.error?.message ?? ''}
               entry={entry}
               group={here}
               reason={marks.reason}

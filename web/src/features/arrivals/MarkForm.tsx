@@ -2,7 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act } from '../../ui';
-import { MARKS, useMark, type MarkWord } from '../publication';
+import { MARKS, useJustSaid, useMark, type MarkWord } from '../publication';
 import { useHere } from '../session';
 import { whatHappened } from './occasions';
 
@@ -27,12 +27,17 @@ export function MarkForm({
   const [word, setWord] = useState<MarkWord>(offered ? said : 'seen');
   const [reason, setReason] = useState('');
   const marked = on ? `${leaf.publication.id}@${on}` : leaf.publication.id;
+  const just = useJustSaid(here).get(marked);
   const arrival = round?.arrivals.find((one) => one.id === marked);
-  const mine = on
-    ? arrival?.lamps.find((one) => one.member === here.me.id)?.mark
-    : leaf.said.find((one) => one.member === here.me.id)?.mark;
+  const mine = just
+    ? just.mark
+    : on
+      ? arrival?.lamps.find((one) => one.member === here.me.id)?.mark
+      : leaf.said.find((one) => one.member === here.me.id)?.mark;
   const submit = (event: FormEvent) => {
     event.preventDefault();
+    // A second key on the heels of the first says nothing else.
+    if (just?.mark === word && just.reason === reason) return;
     mark(
       {
         publications: [marked],

@@ -1,5 +1,7 @@
 package org.quietlantern.server.digest;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -330,6 +332,10 @@ class DigestArrivals {
         .toList();
   }
 
+  private static String encoded(String word) {
+    return URLEncoder.encode(word, StandardCharsets.UTF_8);
+  }
+
   /** Each leads to a page where it is chosen, and not made. */
   private static List<MarkOffered> marks(String place, String work, DigestMapper.Untold one) {
     String on = one.on().isFirst() ? "" : "&on=" + one.on().text();
@@ -339,7 +345,7 @@ class DigestArrivals {
                 new MarkOffered(
                     mark.word(),
                     "%smark/%s?say=%s&in=%s%s"
-                        .formatted(place, work, mark.word(), one.round(), on)))
+                        .formatted(place, work, encoded(mark.word()), one.round(), on)))
         .toList();
   }
 }

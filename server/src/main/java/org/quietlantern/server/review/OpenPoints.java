@@ -145,8 +145,11 @@ public class OpenPoints implements MendingCheck {
     return mapper.groupsThatWait();
   }
 
-  /** Looks which of the texts that a group waits for it can read. */
-  @Transactional
+  /**
+   * Looks which of the texts that a group waits for it can read. A mark that is made meanwhile ends
+   * it with {@code ConcurrencyFailureException}; then it is repeated.
+   */
+  @Transactional(isolation = Isolation.REPEATABLE_READ)
   public void lookForTexts(int group) {
     settle(group, mapper.waitedFor(group));
   }

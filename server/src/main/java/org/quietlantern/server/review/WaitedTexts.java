@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.quietlantern.server.platform.job.Job;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.stereotype.Component;
 
 /**
@@ -14,6 +17,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class WaitedTexts implements Job {
+  private static final Logger LOG = LoggerFactory.getLogger(WaitedTexts.class);
   private final OpenPoints points;
   private final ReadableTexts texts;
 
@@ -39,12 +43,19 @@ public class WaitedTexts implements Job {
   public void run() {
     List<Integer> waiting = points.groupsThatWait();
     looked.keySet().retainAll(waiting);
-    for (int group : waiting) {
-      String now = texts.asOf(group);
-      if (!now.equals(looked.get(group))) {
-        points.lookForTexts(group);
-        looked.put(group, now);
-      }
+    waiting.forEach(this::look);
+  }
+
+  private void look(int group) {
+    String now = texts.asOf(group);
+    if (now.equals(looked.get(group))) {
+      return;
+    }
+    try {
+      points.lookForTexts(group);
+      looked.put(group, now);
+    } catch (ConcurrencyFailureException met) {
+      LOG.info("texts that are waited for met a mark; they are looked for at the next turn");
     }
   }
 }
