@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Schema } from '../../api';
 import { Act, counted, Lamp, listed, people } from '../../ui';
-import { Leaf, MARKS, Ties, usePutOut, type MarkWord } from '../publication';
+import { Leaf, MarkActs, Ties, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
 import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
 import { Reason } from './Reason';
@@ -124,17 +124,14 @@ function Marks({ entry, group, reason, onReason, onMark, onLink }: Props) {
   return (
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-1">
-        {MARKS.map(({ key, word, label }) => (
-          <Act key={word} main={word === 'keep'} hint={key} onClick={() => onMark(word)}>
-            {word === 'keep'
-              ? comesAgain(arrival)
-                ? 'Keep it still'
-                : round
-                  ? `Keep in ${round.folder.name}`
-                  : label
-              : label}
-          </Act>
-        ))}
+        <MarkActs
+          keep={
+            comesAgain(arrival) ? 'Keep it still' : round ? `Keep in ${round.folder.name}` : 'Keep'
+          }
+          main
+          keys
+          onMark={onMark}
+        />
         <Act hint="l" onClick={onLink}>
           Stable link
         </Act>

@@ -1,6 +1,6 @@
 import type { Schema } from '../../api';
 import { Act, counted } from '../../ui';
-import { MARKS, type MarkWord } from '../publication';
+import { MarkActs, type MarkWord } from '../publication';
 import { Reason } from './Reason';
 
 /** What can be said of all that are ticked, with one reason. */
@@ -25,11 +25,7 @@ export function TickedArrivals({
       {here > 0 && (
         <div className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 px-4 py-1 lg:px-6">
           <b>{counted(here, 'arrival')} ticked</b>
-          {MARKS.map(({ key, word, label }) => (
-            <Act key={word} hint={key} onClick={() => onSay(word)}>
-              {label}
-            </Act>
-          ))}
+          <MarkActs keys onMark={onSay} />
           <Act onClick={onUntick}>Untick</Act>
           <Reason id="reason-for-all" group={group} reason={reason} onReason={onReason} />
         </div>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Act, counted } from '../../ui';
-import { MARKS, type MarkWord } from '../publication';
+import { MarkActs, type MarkWord } from '../publication';
 
 /** What can be done with everything that is ticked, and what of it this list does not show. */
 export function Ticked({
@@ -35,12 +35,7 @@ export function Ticked({
       {here > 0 && (
         <p className="flex flex-wrap items-baseline gap-x-4">
           <b role="status">{counted(here, 'publication')} ticked</b>
-          {writes &&
-            MARKS.map(({ word, label }) => (
-              <Act key={word} onClick={() => onSay(word)}>
-                {label}
-              </Act>
-            ))}
+          {writes && <MarkActs onMark={onSay} />}
           {writes && <Act onClick={onNote}>Keep with a note</Act>}
           {more}
           {onCite && <Act onClick={onCite}>Cite</Act>}

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Act, useKeys, usePlace } from '../../ui';
 import { KeepDialog, useKeep, useLastFolder } from '../keeping';
-import { MARKS, useMark, useMarkKeys, type MarkWord } from '../publication';
+import { MarkActs, useMark, useMarkKeys, type MarkWord } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useTicks } from './useTicks';
 
@@ -72,11 +72,7 @@ export function useListActs({
   useKeys({ n: withNote });
   const acts: ReactNode = writes && (
     <>
-      {MARKS.map(({ key, word, label }) => (
-        <Act key={word} main={word === 'keep'} hint={key} onClick={() => say(word)}>
-          {label}
-        </Act>
-      ))}
+      <MarkActs main keys onMark={say} />
       <Act hint="n" onClick={withNote}>
         Keep with a note
       </Act>

@@ -11,7 +11,8 @@ import { useLeaf, useOpenedFromFeed, useOpening } from './api';
 import { Details } from './Details';
 import { InItsList } from './InItsList';
 import { Leaf } from './Leaf';
-import { MARKS, type MarkWord } from './marks';
+import { MarkActs } from './MarkActs';
+import type { MarkWord } from './marks';
 import { Ties } from './Ties';
 import { useMark } from './useMark';
 import { useMarkKeys } from './useMarkKeys';
@@ -73,12 +74,7 @@ export function PublicationPage() {
           leaf={leaf.data}
           acts={
             <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
-              {mayWrite(here) &&
-                MARKS.map(({ key, word, label }) => (
-                  <Act key={word} main={word === 'keep'} hint={key} onClick={() => say(word)}>
-                    {label}
-                  </Act>
-                ))}
+              {mayWrite(here) && <MarkActs main keys onMark={say} />}
               {mayWrite(here) && (
                 <Act hint="n" onClick={() => setKeeping(true)}>
                   Keep with a note

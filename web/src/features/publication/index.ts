@@ -1,4 +1,5 @@
 export { useAhead, useLeaf, useOpening, usePutOut } from './api';
+export { MarkActs } from './MarkActs';
 export { outboxOf, type Said } from './outbox';
 export { Ties } from './Ties';
 export { useJustSaid, useMark, useUnsent } from './useMark';
