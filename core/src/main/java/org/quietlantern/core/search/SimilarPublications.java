@@ -8,9 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.apache.lucene.index.Term;
 import org.apache.lucene.search.Query;
-import org.apache.lucene.search.TermQuery;
 import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.search.analysis.Analysis;
@@ -55,19 +53,24 @@ public final class SimilarPublications {
     IndexState state = snapshot.state();
     List<Query> shared = new ArrayList<>();
     publication.headings().forEach(use -> shared.add(carrying(use)));
-    publication.cited().dois().forEach(doi -> shared.add(word(IndexFields.CITES, doi)));
+    publication
+        .cited()
+        .dois()
+        .forEach(doi -> shared.add(IndexFields.having(IndexFields.CITES, doi)));
     if (!publication.doi().isEmpty()) {
-      shared.add(word(IndexFields.CITES, publication.doi().toLowerCase(Locale.ROOT)));
+      shared.add(IndexFields.having(IndexFields.CITES, publication.doi().toLowerCase(Locale.ROOT)));
     }
     strongest
         .keySet()
-        .forEach(stem -> shared.add(word(IndexFields.stemmed(IndexFields.ALL), stem)));
+        .forEach(
+            stem -> shared.add(IndexFields.having(IndexFields.stemmed(IndexFields.ALL), stem)));
     shared.removeIf(query -> !says(query));
     if (shared.isEmpty()) {
       return List.of();
     }
     DocSet any = DocSet.any(shared.stream().map(query -> state.sets().of(query)).toList());
-    DocSet others = any.andNot(state.sets().of(word(IndexFields.PUBLIC_ID, publicId)));
+    DocSet others =
+        any.andNot(state.sets().of(IndexFields.having(IndexFields.PUBLIC_ID, publicId)));
     try {
       return snapshot.publicIds(new Relevance(state, shared).first(others, MOST, false));
     } catch (IOException failed) {
@@ -75,10 +78,14 @@ public final class SimilarPublications {
     }
   }
 
-  /** What a third of the catalogue has says nothing. */
   private boolean says(Query query) {
-    int having = snapshot.state().sets().of(query).count();
-    return having > 1 && having <= snapshot.size() / 3;
+    DocSet having = snapshot.state().sets().of(query);
+    return having.count() > 1 && !isCommon(snapshot, having);
+  }
+
+  /** What more than a third of the catalogue has says nothing. */
+  static boolean isCommon(Snapshot snapshot, DocSet having) {
+    return having.count() > snapshot.size() / 3;
   }
 
   /** What it shares with another. */
@@ -114,12 +121,8 @@ public final class SimilarPublications {
 
   /** Works that carry a heading in any way. */
   static Query carrying(HeadingUse use) {
-    return word(
+    return IndexFields.having(
         IndexFields.HEADING_USE,
         HeadingUses.words(new HeadingUse(use.uri(), "", false, List.of())).get(0));
-  }
-
-  private static Query word(String field, String word) {
-    return new TermQuery(new Term(field, word));
   }
 }

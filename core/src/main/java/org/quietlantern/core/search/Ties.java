@@ -2,22 +2,21 @@ package org.quietlantern.core.search;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.Collectors;
 import org.apache.lucene.document.IntPoint;
-import org.quietlantern.core.publication.HeadingUse;
 import org.quietlantern.core.publication.Publication;
 import org.roaringbitmap.RoaringBitmap;
 
 /** How a publication is tied to sets of works, as of one state of the index. */
 public final class Ties {
-  /** A heading of more than this share of all works ties nothing. */
-  private static final int SHARE = 3;
-
   private final Snapshot snapshot;
-  private final Publication publication;
-  private final Map<HeadingUse, DocSet> headings;
+
+  /** Those that say something, with the works that carry them. */
+  private final List<Carried> headings;
+
   private final List<DocSet> references;
+  private final DocSet citing;
+
+  private record Carried(String label, DocSet works) {}
 
   /**
    * What ties it to a set.
@@ -40,18 +39,22 @@ public final class Ties {
 
   public Ties(Snapshot snapshot, Publication publication) {
     this.snapshot = snapshot;
-    this.publication = publication;
     Sets sets = snapshot.state().sets();
     this.headings =
         publication.headings().stream()
             .distinct()
-            .collect(
-                Collectors.toMap(
-                    use -> use, use -> sets.of(SimilarPublications.carrying(use)), (a, b) -> a));
-    this.references =
-        publication.cited().dois().stream()
-            .map(doi -> sets.of(IndexFields.having(IndexFields.CITES, doi)))
+            .map(use -> new Carried(use.label(), sets.of(SimilarPublications.carrying(use))))
+            .filter(one -> !SimilarPublications.isCommon(snapshot, one.works()))
             .toList();
+    this.references = publication.cited().dois().stream().map(this::citing).toList();
+    this.citing =
+        publication.doi().isEmpty()
+            ? sets.none()
+            : citing(publication.doi().toLowerCase(Locale.ROOT));
+  }
+
+  private DocSet citing(String doi) {
+    return snapshot.state().sets().of(IndexFields.having(IndexFields.CITES, doi));
   }
 
   /**
@@ -59,27 +62,12 @@ public final class Ties {
    * @param cited row numbers of what it cites
    */
   public Tie to(RoaringBitmap works, RoaringBitmap cited) {
-    Sets sets = snapshot.state().sets();
-    DocSet set = sets.once(IntPoint.newSetQuery(IndexFields.ID, works.toArray()));
-    int most = snapshot.size() / SHARE;
-    List<String> shared =
-        publication.headings().stream()
-            .distinct()
-            .filter(use -> headings.get(use).count() <= most)
-            .filter(use -> headings.get(use).countIn(set) > 0)
-            .map(HeadingUse::label)
-            .toList();
-    int citedBy =
-        publication.doi().isEmpty()
-            ? 0
-            : sets.of(
-                    IndexFields.having(
-                        IndexFields.CITES, publication.doi().toLowerCase(Locale.ROOT)))
-                .countIn(set);
+    DocSet set =
+        snapshot.state().sets().once(IntPoint.newSetQuery(IndexFields.ID, works.toArray()));
     return new Tie(
-        shared,
+        headings.stream().filter(one -> one.works().countIn(set) > 0).map(Carried::label).toList(),
         (int) references.stream().filter(one -> one.countIn(set) > 0).count(),
         RoaringBitmap.andCardinality(works, cited),
-        citedBy);
+        citing.countIn(set));
   }
 }

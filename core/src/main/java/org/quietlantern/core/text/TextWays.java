@@ -26,7 +26,7 @@ public final class TextWays {
   public record Reach(
       Way access, Optional<String> own, Optional<String> shelf, Optional<String> lent) {
     private boolean isReadable() {
-      return access.access() == Access.OPEN || access.access() == Access.HELD;
+      return access.access().isReadable();
     }
   }
 

@@ -4,7 +4,6 @@ import java.time.ZoneId;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.Set;
-import org.quietlantern.core.holdings.Access;
 import org.quietlantern.core.search.SearchContext;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
@@ -19,7 +18,6 @@ import org.springframework.stereotype.Component;
 /** A text can be read that is open to all, held by the group's library, or here (rule L7). */
 @Component
 class TextsOfGroup implements ReadableTexts {
-  private static final Set<Access> READ = Set.of(Access.OPEN, Access.HELD);
   private final Publications publications;
   private final Groups groups;
   private final GroupContexts contexts;
@@ -49,8 +47,7 @@ class TextsOfGroup implements ReadableTexts {
     publications.byId(new Viewer(group), works).stream()
         .filter(
             one ->
-                READ.contains(
-                    today.ways().way(StoredPublication.asked(one.publication())).access()))
+                today.ways().way(StoredPublication.asked(one.publication())).access().isReadable())
         .forEach(one -> readable.add(one.id()));
     return readable;
   }

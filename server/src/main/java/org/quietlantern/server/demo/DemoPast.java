@@ -137,8 +137,7 @@ class DemoPast {
 
   /** What cannot be read is waited for. */
   private static String hold(ArrivalShown arrival) {
-    String access = arrival.publication().access();
-    boolean readable = access.equals(Access.OPEN.word()) || access.equals(Access.HELD.word());
+    boolean readable = Access.isReadable(arrival.publication().access());
     return (readable ? Mark.HOLD : Mark.HOLD_FOR_TEXT).word();
   }
 

@@ -175,8 +175,7 @@ public class CopyRequests implements CommandKinds {
 
   private void refuseReadable(Member who, StoredPublication stored) {
     Summary shown = summaries.of(who, stored);
-    boolean readable =
-        shown.access().equals(Access.OPEN.word()) || shown.access().equals(Access.HELD.word());
+    boolean readable = Access.isReadable(shown.access());
     WayShown way = shown.way();
     // A preprint that is open is no reason not to want what appeared.
     boolean itself = way != null && List.of("open-copy", "publisher").contains(way.what());

@@ -65,8 +65,10 @@ class KeptTies {
     StoredPublication stored = publications.get(Viewer.of(who), pid);
     Map<Folders.FolderName, RoaringBitmap> all = folders.worksByFolder(who);
     RoaringBitmap kept = new RoaringBitmap();
-    all.values().forEach(works -> works.remove(stored.id()));
-    all.values().forEach(kept::or);
+    for (RoaringBitmap works : all.values()) {
+      works.remove(stored.id());
+      kept.or(works);
+    }
     return matching.look(
         who,
         look -> {

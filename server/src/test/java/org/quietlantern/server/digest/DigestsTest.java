@@ -159,7 +159,9 @@ class DigestsTest {
     assertThat(text.split("Glowworms aone at pond 0", -1)).as("each once").hasSize(2);
     assertThat(letter.html())
         .contains(
-            "<b>aone</b>", "pond 0 &lt;b&gt;", "/mark/" + work + "?say&#x3D;keep&amp;in&#x3D;",
+            "<b>aone</b>",
+            "pond 0 &lt;b&gt;",
+            "/mark/" + work + "?say&#x3D;keep&amp;in&#x3D;",
             "/mark/" + work + "?say&#x3D;hold+for+text&amp;in&#x3D;")
         .contains("prefers-color-scheme: dark");
     assertThat(got(email(0)).get(0).text())
