@@ -2,9 +2,11 @@ package org.quietlantern.server.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.quietlantern.server.support.Client;
+import org.quietlantern.server.support.Stored;
 import org.quietlantern.server.support.TestApp;
 import org.quietlantern.server.support.TestGroup;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -37,6 +39,20 @@ class SparingSessionsTest {
             + LATEST);
     lona.get("/changes?since=0");
     assertThat(lastUse()).isGreaterThanOrEqualTo(begun);
+  }
+
+  @DisplayName("What a test holds against what stood before does not differ by it")
+  @Test
+  void isNotTold() {
+    Stored stored = new Stored(APP);
+    lona.get("/changes?since=0");
+    Map<String, String> before = stored.now();
+    database.update("update spring_session set last_access_time = last_access_time - 61000");
+    lona.get("/changes?since=0");
+    assertThat(stored.now()).isEqualTo(before);
+    database.update(
+        "update spring_session set principal_name = 'nobody' where session_id = " + LATEST);
+    assertThat(stored.now()).isNotEqualTo(before);
   }
 
   @DisplayName("A session that was ended is gone at the next look all the same")
