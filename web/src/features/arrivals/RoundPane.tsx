@@ -7,6 +7,7 @@ import { useJustSaid } from '../publication';
 import { mayWrite, useHere } from '../session';
 import { useRound } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
+import { learnedFrom, likeWhatWasKept } from './because';
 import { afterSaid, comesAs, waitsFor } from './occasions';
 
 type Arrival = Schema['ArrivalShown'];
@@ -60,10 +61,12 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
           >
             <option value="here">newest here first</option>
             <option value="contents">as in the issues</option>
+            <option value="kept">what we tend to keep first</option>
           </select>
         )}
         <LeaveActs disabled={arrivals.length === 0} of={() => ({ round: round.id })} />
         <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
+        {view.learned && <p className="basis-full text-soft">{learnedFrom(view.learned)}</p>}
       </section>
       <ArrivalsPane
         label="Arrivals"
@@ -72,6 +75,13 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
           round: { id: round.id, alertName: round.alertName, n: round.n, folder },
         }))}
         kept={params.has('order') ? { order: view.order } : {}}
+        below={({ arrival }) =>
+          arrival.because.length > 0 && (
+            <p className="text-[13px] text-soft">
+              like what you kept: {likeWhatWasKept(arrival.because)}
+            </p>
+          )
+        }
       />
     </div>
   );

@@ -23,7 +23,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'Lists go through all rounds at once: what is left for you, what nobody has seen, what somebody raised or is unsure of, whose text somebody waits for and whose text has come, and where one keeps what another passed. What leaves a list while you go through it stays where it is, quietly, until you open the list again.',
       'Tick several to mark them at once, with one reason; that is one act a round. Without a network go on: marks wait in this browser, in their order, and are sent as soon as the server can be reached.',
       'Beside why it is here an arrival says how it relates to what is in your folders: what it shares with which folder, what it cites there, and whose works you keep.',
-      'In the round of a journal works stand as in its issues; the order can be chosen in every round.',
+      'In the round of a journal works stand as in its issues; the order can be chosen in every round. What we tend to keep first is learned every night from what was kept and passed: headings, authors, journals, references and words of it. It says what moves a work up, is the same for all of you, and hides nothing.',
     ],
     keys: [...MARK_KEYS, ['j k', 'next, former'], ['x', 'tick']],
     words: [

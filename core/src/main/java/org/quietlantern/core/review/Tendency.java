@@ -1,7 +1,7 @@
 package org.quietlantern.core.review;
 
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -50,47 +50,63 @@ public final class Tendency {
   }
 
   /**
-   * Empty where fewer than {@link #FEWEST} were kept, or passed.
+   * Empty where fewer than {@link #FEWEST} were kept, or passed. Of an example no more is held than
+   * the numbers of its traits, so that they may come from a database one after the other.
    *
    * @param examples the oldest first
    */
-  public static Optional<Tendency> learn(Collection<Example> examples) {
-    long kept = examples.stream().filter(Example::kept).count();
-    if (kept < FEWEST || examples.size() - kept < FEWEST) {
-      return Optional.empty();
-    }
-    Map<Trait, Integer> numbers = numbers(examples);
+  public static Optional<Tendency> learn(Iterable<Example> examples) {
+    Map<Trait, Integer> numbers = new HashMap<>();
     List<int[]> met = new ArrayList<>();
     List<Boolean> said = new ArrayList<>();
+    int kept = 0;
     for (Example example : examples) {
       met.add(
           example.traits().stream()
-              .map(numbers::get)
-              .filter(number -> number != null)
-              .mapToInt(Integer::intValue)
-              .sorted()
+              .mapToInt(trait -> numbers.computeIfAbsent(trait, t -> numbers.size()))
               .toArray());
       said.add(example.kept());
+      kept += example.kept() ? 1 : 0;
     }
-    double usual = Math.log((double) kept / (examples.size() - kept));
-    double[] fitted = fit(met, said, numbers.size(), usual);
+    if (kept < FEWEST || said.size() - kept < FEWEST) {
+      return Optional.empty();
+    }
+    List<Trait> telling = telling(numbers, met);
+    int[] renumbered = new int[numbers.size()];
+    Arrays.fill(renumbered, -1);
+    for (int number = 0; number < telling.size(); number++) {
+      renumbered[numbers.get(telling.get(number))] = number;
+    }
+    met.replaceAll(
+        its ->
+            Arrays.stream(its)
+                .map(one -> renumbered[one])
+                .filter(one -> one >= 0)
+                .sorted()
+                .toArray());
+    double usual = Math.log((double) kept / (said.size() - kept));
+    double[] fitted = fit(met, said, telling.size(), usual);
     Map<Trait, Double> weights = new HashMap<>();
-    numbers.forEach((trait, number) -> weights.put(trait, fitted[number]));
+    for (int number = 0; number < fitted.length; number++) {
+      weights.put(telling.get(number), fitted[number]);
+    }
     return Optional.of(new Tendency(weights, usual));
   }
 
-  /** Of those traits that tell something. */
-  private static Map<Trait, Integer> numbers(Collection<Example> examples) {
-    Map<Trait, Integer> met = new HashMap<>();
-    examples.forEach(one -> one.traits().forEach(trait -> met.merge(trait, 1, Integer::sum)));
-    Map<Trait, Integer> numbers = new HashMap<>();
-    met.entrySet().stream()
-        .filter(of -> of.getValue() >= MET_BY)
-        .filter(of -> of.getValue() <= examples.size() * MET_BY_MOST)
+  /** Those traits that tell something, in an order that is the same everywhere. */
+  private static List<Trait> telling(Map<Trait, Integer> numbers, List<int[]> met) {
+    int[] works = new int[numbers.size()];
+    for (int[] its : met) {
+      for (int trait : its) {
+        works[trait]++;
+      }
+    }
+    return numbers.entrySet().stream()
+        .filter(of -> works[of.getValue()] >= MET_BY)
+        .filter(of -> works[of.getValue()] <= met.size() * MET_BY_MOST)
         .map(Map.Entry::getKey)
         .sorted(Comparator.comparing(Trait::kind).thenComparing(Trait::what))
-        .forEach(trait -> numbers.put(trait, numbers.size()));
-    return numbers;
+        .toList();
   }
 
   private static double[] fit(List<int[]> met, List<Boolean> said, int traits, double usual) {
@@ -112,6 +128,11 @@ public final class Tendency {
       }
     }
     return weights;
+  }
+
+  /** How many traits it knows. */
+  public int size() {
+    return weights.size();
   }
 
   /** How likely the group is to keep a work, as log odds: the more the further up. */

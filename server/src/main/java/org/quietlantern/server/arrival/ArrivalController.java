@@ -39,8 +39,8 @@ class ArrivalController {
   /**
    * One round with its arrivals.
    *
-   * @param order {@code here} or {@code contents}; absent: contents where its alert asks by
-   *     journals only
+   * @param order {@code here}, {@code contents} or {@code kept}; absent: contents where its alert
+   *     asks by journals only
    */
   @GetMapping("/rounds/{round}")
   RoundView round(

@@ -14,6 +14,7 @@ import org.quietlantern.server.platform.Nullable;
  *     {@code final} or {@code withdrawn}
  * @param hereSince another alert had found it before
  * @param lamps of the members; none of what is only told
+ * @param because what moves it up where works stand in the order of what the group tends to keep
  */
 public record ArrivalShown(
     String id,
@@ -23,7 +24,22 @@ public record ArrivalShown(
     boolean hereSince,
     Instant came,
     List<WordsMet> words,
-    List<LampShown> lamps) {
+    List<LampShown> lamps,
+    List<Because> because) {
+
+  /** In another order: the same arrival with what moves it up. */
+  ArrivalShown because(List<Because> reasons) {
+    return new ArrivalShown(
+        id, publication, occasion, newClass, hereSince, came, words, lamps, reasons);
+  }
+
+  /**
+   * Something that works have which the group kept.
+   *
+   * @param kind {@code heading}, {@code author}, {@code reference}, {@code journal} or {@code word}
+   * @param what its name; of a reference the title of the cited work, or its DOI
+   */
+  public record Because(String kind, String what) {}
 
   /** A word of the search and the fields in which it was met. */
   public record WordsMet(String typed, List<String> fields) {}

@@ -92,7 +92,8 @@ class ArrivalViews {
         words,
         found.on().occasion().isToReview()
             ? reviewers.stream().map(m -> lamp(m, now.get(m.id()), before.get(m.id()))).toList()
-            : List.of());
+            : List.of(),
+        List.of());
   }
 
   private static ArrivalShown.LampShown lamp(

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.quietlantern.core.publication.ContentsOrder;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Field;
@@ -35,13 +36,16 @@ public class Arrivals {
   /** Rounds on a page. */
   private static final int PAGE = 60;
 
+  private static final String HERE = "here";
   private static final String CONTENTS = "contents";
+  private static final String KEPT = "kept";
   private static final Comparator<Host> CONTENTS_ORDER = new ContentsOrder();
 
   private final RoundMapper mapper;
   private final RoundContents contents;
   private final Publications publications;
   private final ArrivalViews views;
+  private final KeptOrder keptOrder;
   private final Reviews reviews;
   private final Duties duties;
   private final Json json;
@@ -52,6 +56,7 @@ public class Arrivals {
       RoundContents contents,
       Publications publications,
       ArrivalViews views,
+      KeptOrder keptOrder,
       Reviews reviews,
       Duties duties,
       Json json,
@@ -60,6 +65,7 @@ public class Arrivals {
     this.contents = contents;
     this.publications = publications;
     this.views = views;
+    this.keptOrder = keptOrder;
     this.reviews = reviews;
     this.duties = duties;
     this.json = json;
@@ -131,26 +137,48 @@ public class Arrivals {
   /** {@code order}: of its arrivals; none: contents where the alert asks by journals only. */
   public RoundView round(Member who, String pid, @Nullable String order) {
     RoundMapper.Row round = row(who, pid);
-    boolean asInIssues = order == null ? isOfJournals(round) : order.equals(CONTENTS);
-    List<RoundMapper.FoundRow> found = contents.inOrder(List.of(round.id()));
+    String asked = order == null && isOfJournals(round) ? CONTENTS : order;
+    List<RoundMapper.FoundRow> here = contents.inOrder(List.of(round.id()));
     List<StoredPublication> stored =
         publications.byId(
-            Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList());
-    if (asInIssues) {
-      found = inOrder(found, stored);
+            Viewer.of(who), here.stream().map(RoundMapper.FoundRow::publication).toList());
+    if (KEPT.equals(asked)) {
+      return view(who, round, KEPT, keptOrder.of(who, here, stored), stored);
     }
+    return CONTENTS.equals(asked)
+        ? view(who, round, CONTENTS, KeptOrder.Ordered.plain(inOrder(here, stored)), stored)
+        : view(who, round, HERE, KeptOrder.Ordered.plain(here), stored);
+  }
+
+  private RoundView view(
+      Member who,
+      RoundMapper.Row round,
+      String order,
+      KeptOrder.Ordered ordered,
+      List<StoredPublication> stored) {
     List<Groups.InGroup> members = duties.reviewers(who.group());
-    return new RoundView(
-        lines(members, List.of(round)).get(0),
-        new Folders.FolderName(round.folderPid(), round.folderName()),
-        asInIssues ? CONTENTS : "here",
+    List<RoundMapper.FoundRow> found = ordered.found();
+    List<ArrivalShown> shown =
         views.of(
             who,
             members,
             found,
             stored,
             reviews.onOccasions(
-                who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList())));
+                who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList()));
+    return new RoundView(
+        lines(members, List.of(round)).get(0),
+        new Folders.FolderName(round.folderPid(), round.folderName()),
+        order,
+        ordered.learned(),
+        IntStream.range(0, shown.size())
+            .mapToObj(
+                n ->
+                    shown
+                        .get(n)
+                        .because(
+                            ordered.because().getOrDefault(found.get(n).publication(), List.of())))
+            .toList());
   }
 
   private boolean isOfJournals(RoundMapper.Row round) {

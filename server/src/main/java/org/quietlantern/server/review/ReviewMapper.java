@@ -183,6 +183,28 @@ interface ReviewMapper {
       """)
   List<RaisedRow> raised(int group, int membership, int most);
 
+  /** {@code kept}: by somebody, whatever others say. */
+  record DecidedRow(int work, boolean kept) {}
+
+  /**
+   * Works that members kept or passed when they first came, as it stood at a moment; what was
+   * decided first is first.
+   */
+  @Select(
+      """
+      with said as (
+        select distinct on (work, e.membership) coalesce(p.canonical, p.id) as work, e.id, e.what
+        from membership m join review_event e on e.membership = m.id
+        join occasion o on o.id = e.occasion and o.kind = 'first coming'
+        join publication p on p.id = o.publication
+        where m.grp = #{group} and e.at < #{at} and e.what <> 'undo' and not exists (
+          select 1 from review_event u where u.undoes = e.id and u.at < #{at})
+        order by work, e.membership, e.at desc, e.id desc)
+      select work, bool_or(what = 'keep') as kept from said
+      where what in ('keep', 'pass') group by work order by max(id), work
+      """)
+  List<DecidedRow> decided(int group, Instant at);
+
   @Select("select distinct membership from review_event order by 1")
   List<Integer> reviewers();
 

@@ -280,6 +280,17 @@ public class Reviews {
         .toList();
   }
 
+  /** A work (row number) and whether somebody keeps it; else it was passed. */
+  public record Decided(int work, boolean kept) {}
+
+  /** What was kept and passed as it stood at a moment, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<Decided> decided(int group, Instant at) {
+    return mapper.decided(group, at).stream()
+        .map(row -> new Decided(row.work(), row.kept()))
+        .toList();
+  }
+
   private static Map<Integer, List<CurrentMark>> byAsked(List<ReviewMapper.MarkRow> rows) {
     return rows.stream()
         .collect(

@@ -1,0 +1,88 @@
+package org.quietlantern.server.arrival;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.quietlantern.core.publication.SameWork;
+import org.quietlantern.core.review.Tendency;
+import org.quietlantern.core.review.Trait;
+import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
+import org.quietlantern.server.catalogue.Viewer;
+import org.quietlantern.server.catalogue.WorkTitled;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Works in the order of what the group tends to keep. It hides none. */
+@Component
+class KeptOrder {
+  private final TendencyOfGroup tendencies;
+  private final Publications publications;
+
+  KeptOrder(TendencyOfGroup tendencies, Publications publications) {
+    this.tendencies = tendencies;
+    this.publications = publications;
+  }
+
+  /**
+   * @param found those that are alike stay in their order; all where there is nothing to learn from
+   * @param because what moves a work up, by row number
+   */
+  record Ordered(
+      List<RoundMapper.FoundRow> found,
+      Map<Integer, List<ArrivalShown.Because>> because,
+      @Nullable RoundView.Learned learned) {
+    /** In an order that is not learned. */
+    static Ordered plain(List<RoundMapper.FoundRow> found) {
+      return new Ordered(found, Map.of(), null);
+    }
+  }
+
+  Ordered of(Member who, List<RoundMapper.FoundRow> found, List<StoredPublication> stored) {
+    TendencyOfGroup.Learned learned = tendencies.of(who);
+    Map<Integer, TendencyOfGroup.Place> places = new HashMap<>();
+    stored.forEach(work -> learned.place(work).ifPresent(place -> places.put(work.id(), place)));
+    RoundView.Learned from =
+        new RoundView.Learned(learned.kept(), learned.passed(), Tendency.FEWEST);
+    if (places.isEmpty()) {
+      return new Ordered(found, Map.of(), from);
+    }
+    return new Ordered(
+        found.stream()
+            .sorted(Comparator.comparing(one -> -places.get(one.publication()).odds()))
+            .toList(),
+        because(who, places),
+        from);
+  }
+
+  private Map<Integer, List<ArrivalShown.Because>> because(
+      Member who, Map<Integer, TendencyOfGroup.Place> places) {
+    List<String> cited =
+        places.values().stream()
+            .flatMap(place -> place.why().stream())
+            .map(Tendency.Reason::trait)
+            .filter(trait -> trait.kind() == Trait.Kind.REFERENCE)
+            .map(Trait::what)
+            .distinct()
+            .toList();
+    Map<String, WorkTitled> titles = publications.byDoi(Viewer.of(who), cited);
+    return places.entrySet().stream()
+        .collect(
+            Collectors.toMap(
+                Map.Entry::getKey,
+                of ->
+                    of.getValue().why().stream()
+                        .map(reason -> because(reason.trait(), titles))
+                        .toList()));
+  }
+
+  private static ArrivalShown.Because because(Trait trait, Map<String, WorkTitled> titles) {
+    WorkTitled cited =
+        trait.kind() == Trait.Kind.REFERENCE ? titles.get(SameWork.doiKey(trait.what())) : null;
+    return new ArrivalShown.Because(
+        trait.kind().word(), cited == null ? trait.what() : cited.title());
+  }
+}
