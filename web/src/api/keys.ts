@@ -10,6 +10,7 @@ export const keys = {
   folder: (group: string, id: string) => ['group', group, 'living', 'folders', id] as const,
   rounds: (group: string) => ['group', group, 'living', 'rounds'] as const,
   round: (group: string, id: string) => ['group', group, 'living', 'rounds', id] as const,
+  board: (group: string) => ['group', group, 'living', 'board'] as const,
   arrivals: (group: string) => ['group', group, 'living', 'arrivals'] as const,
   alerts: (group: string) => ['group', group, 'living', 'alerts'] as const,
   alert: (group: string, id: string) => ['group', group, 'living', 'alerts', id] as const,

@@ -3,6 +3,7 @@ import { AccountPage } from '../features/account';
 import { ActivityPage } from '../features/activity';
 import { BibliographyPage } from '../features/bibliography';
 import { AlertPage, AlertsPage } from '../features/alerts';
+import { BoardPage } from '../features/board';
 import { BringPage, BroughtPage, ListPage } from '../features/bringing';
 import { DrivePage } from '../features/drive';
 import { ArrivalListPage, ArrivalsPage, MarkPage } from '../features/arrivals';
@@ -95,6 +96,7 @@ export const router = createBrowserRouter([
       { path: 'p/:id/text', element: <ReadingPage /> },
       { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
+      { path: 'board', element: <BoardPage /> },
       { path: 'arrivals/:list', element: <ArrivalListPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'mark/:id', element: <MarkPage /> },

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, counted, shortDay } from '../../ui';
+import { Progress } from '../board';
 import { HelpLink, Own } from '../help';
 
 type Round = Schema['RoundLine'];
@@ -106,17 +107,4 @@ function span(round: Round): string {
   return round.closed
     ? `${shortDay(round.opens)} to ${shortDay(round.closed)}`
     : `since ${shortDay(round.opens)}, gathering`;
-}
-
-function Progress({ done, of }: { done: number; of: number }) {
-  // Everything in it was found by another alert before.
-  if (of === 0) return <span className="text-faint">owes nothing</span>;
-  return (
-    <span className="flex items-center gap-2 whitespace-nowrap">
-      <span className="h-1.5 w-[54px] overflow-hidden rounded-[1px] bg-base-300" aria-hidden="true">
-        <span className="block h-full bg-accent" style={{ width: `${(100 * done) / of}%` }} />
-      </span>
-      {done >= of ? 'through' : `${done} of ${of}`}
-    </span>
-  );
 }

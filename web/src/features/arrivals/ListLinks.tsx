@@ -23,6 +23,9 @@ export function ListLinks({ shown = '' }: { shown?: string }) {
           {counts && `, ${counts[list].toLocaleString('en-GB')}`}
         </Link>
       ))}
+      <Link className="act" to={`/g/${here.id}/board`}>
+        Board
+      </Link>
     </nav>
   );
 }

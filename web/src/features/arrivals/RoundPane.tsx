@@ -5,48 +5,68 @@ import { LeaveActs } from '../export';
 import { AskAct, asSeen } from '../questions';
 import { useJustSaid } from '../publication';
 import { mayWrite, useHere } from '../session';
-import { useRound } from './api';
+import { useRound, type RoundShownAs } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
 import { learnedFrom, likeWhatWasKept } from './because';
 import { afterSaid, comesAs, waitsFor } from './occasions';
+import { useSteady } from './useSteady';
 
 type Arrival = Schema['ArrivalShown'];
 
-/** The arrivals of a round. */
+/** The arrivals of a round, or those that are left of it for somebody. */
 export function RoundPane({ round, onNext }: { round: string; onNext: () => void }) {
   const here = useHere();
   const [params] = useSearchParams();
-  const found = useRound(here.id, round, params.get('order') ?? '');
+  const as = shownAs(params);
+  const found = useRound(here.id, round, as);
   if (found.error && !stands(found)) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the round" />;
-  return <Loaded view={found.data} onNext={onNext} />;
+  return <Loaded key={as.left} view={found.data} as={as} onNext={onNext} />;
 }
 
-function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => void }) {
+function shownAs(params: URLSearchParams): RoundShownAs {
+  const order = params.get('order');
+  const left = params.get('left');
+  return { ...(order && { order }), ...(left && { left }) };
+}
+
+function Loaded({
+  view,
+  as,
+  onNext,
+}: {
+  view: Schema['RoundView'];
+  as: RoundShownAs;
+  onNext: () => void;
+}) {
   const here = useHere();
   const [params, setParams] = useSearchParams();
   const { folder, round } = view;
   const justSaid = useJustSaid(here);
   const arrivals = view.arrivals.map((one) => afterSaid(one, justSaid.get(one.id), here.me.id));
-  const left = arrivals.filter(
-    (arrival) => !arrival.hereSince && waitsFor(arrival, here.me.id),
-  ).length;
+  const listed = arrivals.map((arrival) => ({
+    arrival,
+    round: { id: round.id, alertName: round.alertName, n: round.n, folder },
+  }));
+  // A whole round loses nothing while one goes through it.
+  const steady = useSteady(as.left ? listed : [], here.me.id);
+  const entries = as.left ? steady.entries : listed;
   return (
     <div className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]">
       <section aria-label="This round" className="bar">
-        <p role="status">
-          {mayWrite(here) ? (
-            <>
-              <b className="font-serif text-[21px] font-semibold">{left}</b> left for you in this
-              round
-            </>
-          ) : (
-            'You read along as a guest'
-          )}
-        </p>
-        <span className="text-soft">
-          {counted(arrivals.length, 'arrival')} · {classes(arrivals)}
-        </span>
+        {as.left ? (
+          <>
+            <p role="status">
+              <b className="font-serif text-[21px] font-semibold">{arrivals.length}</b>{' '}
+              {leftFor(as.left, here)} in this round
+            </p>
+            <Act onClick={() => setParams(as.order ? { order: as.order } : {})}>
+              The whole round
+            </Act>
+          </>
+        ) : (
+          <Mine arrivals={arrivals} />
+        )}
         {mayWrite(here) && (
           <Act hint="r" onClick={onNext}>
             Next round that waits
@@ -57,7 +77,7 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
             aria-label="Order"
             className="min-h-[24px] cursor-pointer bg-base-100 text-soft"
             value={view.order}
-            onChange={(event) => setParams({ order: event.target.value }, { replace: true })}
+            onChange={(event) => setParams({ ...as, order: event.target.value }, { replace: true })}
           >
             <option value="here">newest here first</option>
             <option value="contents">as in the issues</option>
@@ -68,23 +88,58 @@ function Loaded({ view, onNext }: { view: Schema['RoundView']; onNext: () => voi
         <AskAct seen={() => ({ place: asSeen(`/r/${round.id}`, params) })} />
         {view.learned && <p className="basis-full text-soft">{learnedFrom(view.learned)}</p>}
       </section>
-      <ArrivalsPane
-        label="Arrivals"
-        entries={arrivals.map((arrival) => ({
-          arrival,
-          round: { id: round.id, alertName: round.alertName, n: round.n, folder },
-        }))}
-        kept={params.has('order') ? { order: view.order } : {}}
-        below={({ arrival }) =>
-          arrival.because.length > 0 && (
-            <p className="text-[13px] text-soft">
-              like what you kept: {likeWhatWasKept(arrival.because)}
-            </p>
-          )
-        }
-      />
+      {entries.length > 0 ? (
+        <ArrivalsPane
+          label="Arrivals"
+          entries={entries}
+          kept={as}
+          below={({ arrival }) =>
+            arrival.because.length > 0 && (
+              <p className="text-[13px] text-soft">
+                like what you kept: {likeWhatWasKept(arrival.because)}
+              </p>
+            )
+          }
+          onSaid={steady.said}
+        />
+      ) : (
+        <p className="page text-soft">Nothing is {leftFor(as.left ?? '', here)} in this round.</p>
+      )}
     </div>
   );
+}
+
+/** How much waits for the reader, and what there is. */
+function Mine({ arrivals }: { arrivals: Arrival[] }) {
+  const here = useHere();
+  const left = arrivals.filter(
+    (arrival) => !arrival.hereSince && waitsFor(arrival, here.me.id),
+  ).length;
+  return (
+    <>
+      <p role="status">
+        {mayWrite(here) ? (
+          <>
+            <b className="font-serif text-[21px] font-semibold">{left}</b> left for you in this
+            round
+          </>
+        ) : (
+          'You read along as a guest'
+        )}
+      </p>
+      <span className="text-soft">
+        {counted(arrivals.length, 'arrival')} · {classes(arrivals)}
+      </span>
+    </>
+  );
+}
+
+/** For whom something is left. */
+function leftFor(left: string, here: Schema['GroupView']): string {
+  if (left === 'nobody') return 'seen by nobody';
+  if (left === 'uncovered') return 'not covered yet';
+  const of = here.members.find(({ id }) => id === left);
+  return `left for ${of?.id === here.me.id ? 'you' : (of?.name ?? 'a former member')}`;
 }
 
 function classes(arrivals: Arrival[]): string {

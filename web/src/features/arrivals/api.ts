@@ -24,15 +24,17 @@ export function useRounds(group: string, asked = true) {
   });
 }
 
-/** `order`: empty for the usual one of its alert. */
-export function useRound(group: string, round: string, order = '') {
+/** How a round is shown; what is empty is as usual. */
+export type RoundShownAs = { order?: string; left?: string };
+
+export function useRound(group: string, round: string, as: RoundShownAs = {}) {
   return useQuery({
-    queryKey: [...keys.round(group, round), order],
+    queryKey: [...keys.round(group, round), as],
     enabled: round !== '',
     queryFn: async ({ signal }) =>
       body(
         await api.GET('/api/groups/{group}/rounds/{round}', {
-          params: { path: { group, round }, ...(order && { query: { order } }) },
+          params: { path: { group, round }, query: as },
           signal,
         }),
       ),

@@ -2,8 +2,10 @@ package org.quietlantern.core.review;
 
 import java.time.Instant;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -13,8 +15,14 @@ import java.util.stream.Collectors;
  * @param shares of the members
  * @param covered arrivals with at least the asked number of lit lamps
  * @param nobody arrivals on which no lamp is lit
+ * @param waitingSince when the oldest of them came that is not covered
  */
-public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, int nobody) {
+public record Coverage(
+    int arrivals,
+    Map<Integer, Share> shares,
+    int covered,
+    int nobody,
+    Optional<Instant> waitingSince) {
   public Coverage {
     shares = Map.copyOf(shares);
   }
@@ -35,16 +43,22 @@ public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, in
    * @param asked how many lit lamps cover an arrival; never more than there are members
    */
   public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Duty> duties, int asked) {
-    int needed = Math.min(asked, duties.size());
-    List<Long> lit = arrivals.stream().map(Coverage::lit).toList();
+    int needed = needed(asked, duties.size());
+    List<Arrived> waiting = arrivals.stream().filter(one -> lit(one.lamps()) < needed).toList();
     return new Coverage(
         arrivals.size(),
         duties.entrySet().stream()
             .collect(
                 Collectors.toMap(
                     Map.Entry::getKey, one -> share(arrivals, one.getKey(), one.getValue()))),
-        (int) lit.stream().filter(n -> n >= needed).count(),
-        (int) lit.stream().filter(n -> n == 0).count());
+        arrivals.size() - waiting.size(),
+        (int) arrivals.stream().filter(one -> lit(one.lamps()) == 0).count(),
+        waiting.stream().map(Arrived::came).min(Comparator.naturalOrder()));
+  }
+
+  /** How many lit lamps cover an arrival: as many as are asked for, or all that there are. */
+  public static int needed(int asked, int members) {
+    return Math.min(asked, members);
   }
 
   private static Share share(Collection<Arrived> arrivals, int member, Duty duty) {
@@ -55,8 +69,9 @@ public record Coverage(int arrivals, Map<Integer, Share> shares, int covered, in
     return new Share(reviewed, spared);
   }
 
-  private static long lit(Arrived arrival) {
-    return arrival.lamps().values().stream().filter(lamp -> lamp == Lamp.LIT).count();
+  /** How many lamps are lit. */
+  public static long lit(Map<Integer, Lamp> lamps) {
+    return lamps.values().stream().filter(lamp -> lamp == Lamp.LIT).count();
   }
 
   private static boolean isLit(Arrived arrival, int member) {

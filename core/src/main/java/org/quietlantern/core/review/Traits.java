@@ -15,8 +15,8 @@ public final class Traits {
   private Traits() {}
 
   /**
-   * Its headings, authors, journal, the DOIs of what it cites, and the words of title, abstract and
-   * keywords, folded.
+   * Its headings, authors, journal, the DOIs of what it cites, and the words of title and keywords,
+   * folded. Words of abstracts tell more of how papers are written than of what they are about.
    */
   public static Set<Trait> of(Publication publication) {
     Set<Trait> traits = new HashSet<>();
@@ -31,7 +31,6 @@ public final class Traits {
       traits.add(new Trait(Trait.Kind.JOURNAL, publication.host().title()));
     }
     words(publication.title(), traits);
-    words(publication.abstractText(), traits);
     publication.keywords().forEach(keyword -> words(keyword, traits));
     return traits;
   }

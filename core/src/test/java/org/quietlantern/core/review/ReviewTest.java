@@ -73,7 +73,14 @@ class ReviewTest {
     assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(early)), 2))
         .isEqualTo(
             new Coverage(
-                3, Map.of(1, new Coverage.Share(2, 0), 2, new Coverage.Share(1, 0)), 1, 1));
+                3,
+                Map.of(1, new Coverage.Share(2, 0), 2, new Coverage.Share(1, 0)),
+                1,
+                1,
+                Optional.of(early)));
+    assertThat(Coverage.of(arrived.subList(0, 1), Map.of(1, Duty.since(early)), 1).waitingSince())
+        .as("all is covered")
+        .isEmpty();
     assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early)), 5).covered())
         .as("k is capped")
         .isEqualTo(2);

@@ -34,7 +34,7 @@ class TraitsTest {
         host,
         "",
         "en",
-        "Dimming, in 12 verges.",
+        "Measured in 12 verges.",
         headings,
         List.of("Night-time light"),
         "",
@@ -46,7 +46,8 @@ class TraitsTest {
         cited);
   }
 
-  @DisplayName("Each once: headings, authors, what is cited, the journal, words of some length")
+  @DisplayName(
+      "Each once: headings, authors, what is cited, the journal, words of title and keywords")
   @Test
   void all() {
     HeadingUse dimming = new HeadingUse("x:dimming", "Part-night lighting", true, List.of());

@@ -1,9 +1,12 @@
 package org.quietlantern.server.arrival;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
+import org.quietlantern.server.platform.web.Attachment;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,11 +23,13 @@ class ArrivalController {
   private final Arrivals arrivals;
   private final ArrivalLists lists;
   private final Marking marking;
+  private final Boards boards;
 
   /** {@code publications}: what is marked, as one act. {@code round}: where it was marked. */
   record MarkBody(List<String> publications, String mark, String reason, @Nullable String round) {}
 
-  ArrivalController(Arrivals arrivals, ArrivalLists lists, Marking marking) {
+  ArrivalController(Arrivals arrivals, ArrivalLists lists, Marking marking, Boards boards) {
+    this.boards = boards;
     this.arrivals = arrivals;
     this.lists = lists;
     this.marking = marking;
@@ -41,13 +46,45 @@ class ArrivalController {
    *
    * @param order {@code here}, {@code contents} or {@code kept}; absent: contents where its alert
    *     asks by journals only
+   * @param left which alone: the id of a member, for those that the member owes, {@code nobody} for
+   *     those that nobody has seen, {@code uncovered}; absent: all
    */
   @GetMapping("/rounds/{round}")
   RoundView round(
       Member me,
       @PathVariable String round,
-      @RequestParam(required = false) @Nullable String order) {
-    return arrivals.round(me, round, order);
+      @RequestParam(required = false) @Nullable String order,
+      @RequestParam(required = false) @Nullable String left) {
+    return arrivals.round(me, round, order, left);
+  }
+
+  /**
+   * How far everybody is with what came in a stretch of days.
+   *
+   * @param by {@code round}, {@code week} or {@code alert}; absent: round
+   * @param from first day; absent: a month before the last
+   * @param to last day; absent: today
+   * @param alert of which alone; absent: of all
+   */
+  @GetMapping("/board")
+  BoardView board(
+      Member me,
+      @RequestParam(required = false) @Nullable String by,
+      @RequestParam(required = false) @Nullable LocalDate from,
+      @RequestParam(required = false) @Nullable LocalDate to,
+      @RequestParam(required = false) @Nullable String alert) {
+    return boards.board(me, new Boards.BoardAsked(by, from, to, alert));
+  }
+
+  /** The same as CSV (RFC 4180). */
+  @GetMapping(value = "/board.csv", produces = "text/csv;charset=UTF-8")
+  ResponseEntity<byte[]> boardAsTable(
+      Member me,
+      @RequestParam(required = false) @Nullable String by,
+      @RequestParam(required = false) @Nullable LocalDate from,
+      @RequestParam(required = false) @Nullable LocalDate to,
+      @RequestParam(required = false) @Nullable String alert) {
+    return Attachment.of("board.csv", boards.csv(me, new Boards.BoardAsked(by, from, to, alert)));
   }
 
   /** How much is in each list of arrivals. */

@@ -10,8 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import org.quietlantern.core.review.Duty;
-import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Unsettled;
 import org.quietlantern.server.arrival.ArrivalList.InRound;
 import org.quietlantern.server.arrival.RoundMapper.Row;
@@ -47,6 +45,7 @@ public class ArrivalLists {
   private final Arrivals arrivals;
   private final OpenPoints points;
   private final Duties duties;
+  private final WhatIsLeft left;
   private final Reviews reviews;
   private final Publications publications;
 
@@ -57,6 +56,7 @@ public class ArrivalLists {
       Arrivals arrivals,
       OpenPoints points,
       Duties duties,
+      WhatIsLeft left,
       Reviews reviews,
       Publications publications) {
     this.mapper = mapper;
@@ -65,6 +65,7 @@ public class ArrivalLists {
     this.arrivals = arrivals;
     this.points = points;
     this.duties = duties;
+    this.left = left;
     this.reviews = reviews;
     this.publications = publications;
   }
@@ -119,7 +120,7 @@ public class ArrivalLists {
     Map<Integer, List<CurrentMark>> said = said(group, all);
     List<Groups.InGroup> reviewers = duties.reviewers(group);
     Predicate<RoundMapper.FoundRow> belongs =
-        mine ? owedBy(who, reviewers, said) : seenByNobody(said);
+        mine ? left.owedBy(who.id(), who, reviewers, said) : WhatIsLeft.seenByNobody(said);
     List<RoundMapper.FoundRow> found =
         all.stream().filter(RoundMapper.FoundRow::isOwed).filter(belongs).toList();
     Map<Integer, Row> rows = rows(group, rounds);
@@ -143,21 +144,6 @@ public class ArrivalLists {
       together += one.waiting();
     }
     return rounds;
-  }
-
-  private Predicate<RoundMapper.FoundRow> owedBy(
-      Member who, List<Groups.InGroup> reviewers, Map<Integer, List<CurrentMark>> said) {
-    Duty duty = duties.of(who.group(), reviewers, who.zoneId()).get(who.id());
-    return one ->
-        duty.holds(one.came())
-            && CurrentMark.lampOf(who, said.getOrDefault(one.occasion(), List.of())).owes();
-  }
-
-  private static Predicate<RoundMapper.FoundRow> seenByNobody(
-      Map<Integer, List<CurrentMark>> said) {
-    return one ->
-        said.getOrDefault(one.occasion(), List.of()).stream()
-            .noneMatch(mark -> mark.mark().lamp() == Lamp.LIT);
   }
 
   private Map<Integer, List<CurrentMark>> said(int group, List<RoundMapper.FoundRow> all) {

@@ -25,6 +25,7 @@ import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.CurrentMark;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,6 +47,7 @@ public class Arrivals {
   private final Publications publications;
   private final ArrivalViews views;
   private final KeptOrder keptOrder;
+  private final WhatIsLeft whatIsLeft;
   private final Reviews reviews;
   private final Duties duties;
   private final Json json;
@@ -57,6 +59,7 @@ public class Arrivals {
       Publications publications,
       ArrivalViews views,
       KeptOrder keptOrder,
+      WhatIsLeft whatIsLeft,
       Reviews reviews,
       Duties duties,
       Json json,
@@ -66,6 +69,7 @@ public class Arrivals {
     this.publications = publications;
     this.views = views;
     this.keptOrder = keptOrder;
+    this.whatIsLeft = whatIsLeft;
     this.reviews = reviews;
     this.duties = duties;
     this.json = json;
@@ -134,51 +138,51 @@ public class Arrivals {
     return lines(duties.reviewers(who.group()), mapper.closed(who.group(), alert, most));
   }
 
-  /** {@code order}: of its arrivals; none: contents where the alert asks by journals only. */
-  public RoundView round(Member who, String pid, @Nullable String order) {
+  /**
+   * A round with its arrivals.
+   *
+   * @param order of them; none: contents where the alert asks by journals only
+   * @param left which alone: those that a member owes ({@link WhatIsLeft}); none: all
+   */
+  public RoundView round(Member who, String pid, @Nullable String order, @Nullable String left) {
     RoundMapper.Row round = row(who, pid);
     String asked = order == null && isOfJournals(round) ? CONTENTS : order;
-    List<RoundMapper.FoundRow> here = contents.inOrder(List.of(round.id()));
+    List<RoundMapper.FoundRow> all = contents.inOrder(List.of(round.id()));
+    Map<Integer, List<CurrentMark>> said =
+        reviews.onOccasions(who.group(), all.stream().map(RoundMapper.FoundRow::occasion).toList());
+    List<Groups.InGroup> members = duties.reviewers(who.group());
+    List<RoundMapper.FoundRow> here =
+        left == null
+            ? all
+            : all.stream().filter(whatIsLeft.in(who, members, left, round.asked(), said)).toList();
     List<StoredPublication> stored =
         publications.byId(
             Viewer.of(who), here.stream().map(RoundMapper.FoundRow::publication).toList());
-    if (KEPT.equals(asked)) {
-      return view(who, round, KEPT, keptOrder.of(who, here, stored), stored);
-    }
-    return CONTENTS.equals(asked)
-        ? view(who, round, CONTENTS, KeptOrder.Ordered.plain(inOrder(here, stored)), stored)
-        : view(who, round, HERE, KeptOrder.Ordered.plain(here), stored);
-  }
-
-  private RoundView view(
-      Member who,
-      RoundMapper.Row round,
-      String order,
-      KeptOrder.Ordered ordered,
-      List<StoredPublication> stored) {
-    List<Groups.InGroup> members = duties.reviewers(who.group());
-    List<RoundMapper.FoundRow> found = ordered.found();
-    List<ArrivalShown> shown =
-        views.of(
-            who,
-            members,
-            found,
-            stored,
-            reviews.onOccasions(
-                who.group(), found.stream().map(RoundMapper.FoundRow::occasion).toList()));
+    boolean kept = KEPT.equals(asked);
+    boolean inIssues = CONTENTS.equals(asked);
+    KeptOrder.Ordered ordered =
+        kept
+            ? keptOrder.of(who, here, stored)
+            : KeptOrder.Ordered.plain(inIssues ? inOrder(here, stored) : here);
     return new RoundView(
         lines(members, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
-        order,
+        kept ? KEPT : inIssues ? CONTENTS : HERE,
         ordered.learned(),
-        IntStream.range(0, shown.size())
-            .mapToObj(
-                n ->
-                    shown
-                        .get(n)
-                        .because(
-                            ordered.because().getOrDefault(found.get(n).publication(), List.of())))
-            .toList());
+        shown(ordered, views.of(who, members, ordered.found(), stored, said)));
+  }
+
+  private static List<ArrivalShown> shown(KeptOrder.Ordered ordered, List<ArrivalShown> views) {
+    return IntStream.range(0, views.size())
+        .mapToObj(
+            n ->
+                views
+                    .get(n)
+                    .because(
+                        ordered
+                            .because()
+                            .getOrDefault(ordered.found().get(n).publication(), List.of())))
+        .toList();
   }
 
   private boolean isOfJournals(RoundMapper.Row round) {
@@ -226,7 +230,7 @@ public class Arrivals {
     return Optional.ofNullable(mapper.groupOf(pid));
   }
 
-  private List<RoundLine> lines(List<Groups.InGroup> members, List<RoundMapper.Row> rounds) {
+  List<RoundLine> lines(List<Groups.InGroup> members, List<RoundMapper.Row> rounds) {
     Map<Integer, Map<Integer, RoundMapper.Reviewed>> reviewed =
         mapper.reviewed(rounds.stream().map(RoundMapper.Row::id).toArray(Integer[]::new)).stream()
             .collect(
@@ -262,6 +266,7 @@ public class Arrivals {
         byMember,
         shares,
         round.covered(),
-        round.nobody());
+        round.nobody(),
+        round.waitingSince());
   }
 }

@@ -1,5 +1,6 @@
 package org.quietlantern.server.arrival;
 
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -122,7 +123,10 @@ class RoundCounts implements MendingCheck {
                 far.stream().map(Far::found).toArray(Boolean[]::new),
                 each(far, one -> one.coverage().arrivals()),
                 each(far, one -> one.coverage().covered()),
-                each(far, one -> one.coverage().nobody())));
+                each(far, one -> one.coverage().nobody()),
+                far.stream()
+                    .map(one -> one.coverage().waitingSince().map(Instant::toString).orElse(""))
+                    .toArray(String[]::new)));
     List<Share> shares =
         far.stream()
             .flatMap(

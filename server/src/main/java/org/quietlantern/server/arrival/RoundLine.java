@@ -12,6 +12,7 @@ import org.quietlantern.server.platform.Nullable;
  * @param shares how many of them are each member's to review, by the member's id: not what came
  *     before they joined
  * @param covered how many have as many lit lamps as are asked for
+ * @param waitingSince when the oldest came that is not covered
  */
 public record RoundLine(
     String id,
@@ -26,4 +27,5 @@ public record RoundLine(
     Map<String, Integer> reviewed,
     Map<String, Integer> shares,
     int covered,
-    int nobody) {}
+    int nobody,
+    @Nullable Instant waitingSince) {}

@@ -27,7 +27,8 @@ interface RoundMapper {
       int asked,
       int arrivals,
       int covered,
-      int nobody) {}
+      int nobody,
+      Instant waitingSince) {}
 
   record FoundRow(
       int round,
@@ -56,7 +57,7 @@ interface RoundMapper {
       select r.id, r.pid, r.n, r.opens, r.closes, r.closed, a.id as alert, a.pid as alert_pid,
         s.name as alert_name, a.folder, coalesce(f.pid, '') as folder_pid,
         coalesce(f.name, '') as folder_name, a.asked,
-        r.arrivals, r.covered, r.nobody
+        r.arrivals, r.covered, r.nobody, r.waiting_since
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search
       left join folder f on f.id = a.folder and not folder_closed(f.id)
@@ -77,6 +78,24 @@ interface RoundMapper {
 
   @Select(ROUNDS + " and r.id = any(#{rounds})")
   List<Row> rows(int group, Integer[] rounds);
+
+  /** Rounds with something in them that closed in a stretch of time, the first of them first. */
+  @Select(
+      ROUNDS
+          + """
+            and r.found and (#{alert}::text is null or a.pid = #{alert})
+            and (r.closed >= #{from} and r.closed < #{to} or #{gathering} and r.closed is null)
+            order by r.closed nulls last, r.opens, r.id
+            """)
+  List<Row> between(int group, String alert, Instant from, Instant to, boolean gathering);
+
+  /** When the first round with something in it closed. */
+  @Select(
+      """
+      select min(r.closed) from round r join alert a on a.id = r.alert
+      where a.grp = #{group} and r.found
+      """)
+  Instant firstClosed(int group);
 
   /** {@code waiting}: how many arrivals; {@code whole}: in all rounds together. */
   record Waits(int round, int waiting, int whole) {}
@@ -225,23 +244,30 @@ interface RoundMapper {
       """)
   List<Counted> counted(Integer[] rounds);
 
-  /** Answers the rounds that were not counted so. */
+  /** {@code waitingSince}: moments, or empty. Answers the rounds that were not counted so. */
   @Select(
       """
       with counted as (
-        select * from unnest(#{rounds}, #{found}, #{arrivals}, #{covered}, #{nobody})
-          as q (id, found, arrivals, covered, nobody)),
+        select q.id, q.found, q.arrivals, q.covered, q.nobody,
+          nullif(q.since, '')::timestamptz as waiting_since
+        from unnest(#{rounds}, #{found}, #{arrivals}, #{covered}, #{nobody}, #{waitingSince})
+          as q (id, found, arrivals, covered, nobody, since)),
         other as (
           select r.id from round r join counted q on q.id = r.id
-          where (r.found, r.arrivals, r.covered, r.nobody)
-            <> (q.found, q.arrivals, q.covered, q.nobody)
+          where (r.found, r.arrivals, r.covered, r.nobody, r.waiting_since)
+            is distinct from (q.found, q.arrivals, q.covered, q.nobody, q.waiting_since)
           order by r.id for update of r)
       update round r set found = q.found, arrivals = q.arrivals, covered = q.covered,
-        nobody = q.nobody
+        nobody = q.nobody, waiting_since = q.waiting_since
       from counted q join other o on o.id = q.id where r.id = q.id returning r.id
       """)
   List<Integer> count(
-      Integer[] rounds, Boolean[] found, Integer[] arrivals, Integer[] covered, Integer[] nobody);
+      Integer[] rounds,
+      Boolean[] found,
+      Integer[] arrivals,
+      Integer[] covered,
+      Integer[] nobody,
+      String[] waitingSince);
 
   /** A member who reviewed nothing yet has no row. Answers the rounds that were not counted so. */
   @Select(

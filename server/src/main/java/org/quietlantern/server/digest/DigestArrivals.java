@@ -102,7 +102,7 @@ class DigestArrivals {
       Map<Integer, String> names) {
 
     boolean owed(DigestMapper.Untold one) {
-      Lamp lamp = CurrentMark.lampOf(who, said.getOrDefault(one.occasion(), List.of()));
+      Lamp lamp = CurrentMark.lampOf(who.id(), said.getOrDefault(one.occasion(), List.of()));
       return who.mayWrite() && one.on().occasion().isToReview() && lamp.owes();
     }
   }

@@ -234,7 +234,7 @@ public class FolderReading {
             item ->
                 new FolderItem(
                     shown.get(item.publication()),
-                    CurrentMark.lampOf(who, said.getOrDefault(item.publication(), List.of()))
+                    CurrentMark.lampOf(who.id(), said.getOrDefault(item.publication(), List.of()))
                         .word(),
                     opened.contains(item.publication()),
                     reasons.getOrDefault(item.publication(), List.of())))

@@ -104,6 +104,13 @@ interface GroupMapper {
       """)
   List<Groups.InGroup> people(int group);
 
+  @Select(
+      """
+      select left_at from membership
+      where grp = #{group} and left_at >= #{since} and role <> 'guest' order by left_at
+      """)
+  List<Instant> leftSince(int group, Instant since);
+
   @Update(
       """
       update membership set role = #{role}, only_folders = #{onlyFolders} where id = #{membership}

@@ -182,6 +182,12 @@ public class Groups {
     return mapper.people(group);
   }
 
+  /** When those left who could mark something, since a moment; the first first. */
+  @Transactional(readOnly = true)
+  public List<Instant> leftSince(int group, Instant since) {
+    return mapper.leftSince(group, since);
+  }
+
   /** Told in the transaction in which who is in a group, or as what, has changed; row number. */
   public record PeopleChanged(int group) {}
 

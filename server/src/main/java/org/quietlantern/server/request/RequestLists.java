@@ -1,19 +1,16 @@
 package org.quietlantern.server.request;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.quietlantern.core.citation.PlainCitation;
 import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.text.OpenUrl;
@@ -27,6 +24,7 @@ import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Calendar;
+import org.quietlantern.server.platform.CsvTable;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.springframework.stereotype.Service;
@@ -266,36 +264,35 @@ public class RequestLists {
 
   /** All of them as CSV (RFC 4180), the newest first. */
   String csv(Member who) {
-    StringBuilder text = new StringBuilder();
-    try (CSVPrinter csv = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      csv.printRecord(
-          "asked",
-          "state",
-          "days",
-          "title",
-          "authors",
-          "year",
-          "where",
-          "asked of",
-          "wanted by",
-          "reason");
-      for (RequestShown one : shown(who, mapper.page(who.group(), new String[0], 0, 0, ALL))) {
-        Summary work = one.publication();
-        csv.printRecord(
-            one.asked().atZone(who.zoneId()).toLocalDate(),
-            one.state(),
-            one.days(),
-            work == null ? one.described() : work.title(),
-            work == null ? "" : String.join("; ", work.authors()),
-            work == null ? "" : work.year(),
-            work == null ? "" : work.where(),
-            one.author() ? "the author" : one.lender(),
-            one.wanted().stream().map(Wanted::name).collect(Collectors.joining("; ")),
-            one.reason());
-      }
-    } catch (IOException impossible) {
-      throw new UncheckedIOException(impossible);
-    }
-    return text.toString();
+    return CsvTable.of(
+        List.of(
+            "asked",
+            "state",
+            "days",
+            "title",
+            "authors",
+            "year",
+            "where",
+            "asked of",
+            "wanted by",
+            "reason"),
+        shown(who, mapper.page(who.group(), new String[0], 0, 0, ALL)).stream()
+            .map(one -> row(who, one))
+            .toList());
+  }
+
+  private static List<?> row(Member who, RequestShown one) {
+    Summary work = one.publication();
+    return Arrays.asList(
+        one.asked().atZone(who.zoneId()).toLocalDate(),
+        one.state(),
+        one.days(),
+        work == null ? one.described() : work.title(),
+        work == null ? "" : String.join("; ", work.authors()),
+        work == null ? "" : work.year(),
+        work == null ? "" : work.where(),
+        one.author() ? "the author" : one.lender(),
+        one.wanted().stream().map(Wanted::name).collect(Collectors.joining("; ")),
+        one.reason());
   }
 }

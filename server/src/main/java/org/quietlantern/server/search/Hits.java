@@ -69,7 +69,7 @@ public class Hits {
                     shown.get(stored.id()),
                     lit(highlighter, stored),
                     metIn(highlighter, stored),
-                    CurrentMark.lampOf(who, said.getOrDefault(stored.id(), List.of())).word(),
+                    CurrentMark.lampOf(who.id(), said.getOrDefault(stored.id(), List.of())).word(),
                     opened.contains(stored.id()),
                     read.get(stored.id()),
                     holding.getOrDefault(stored.id(), List.of())))

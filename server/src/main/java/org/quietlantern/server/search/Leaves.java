@@ -98,7 +98,7 @@ public class Leaves {
         cited,
         properties.stableLink(stored.pid()),
         publication.relations().notices().stream().map(Leaf.NoticeShown::of).toList(),
-        CurrentMark.lampOf(who, said).word(),
+        CurrentMark.lampOf(who.id(), said).word(),
         folders.holding(who, List.of(stored.id())).getOrDefault(stored.id(), List.of()),
         lit(highlighter, Field.TITLE, publication.title()),
         lit(highlighter, Field.ABSTRACT, publication.abstractText()),

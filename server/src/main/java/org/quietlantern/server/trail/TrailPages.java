@@ -1,21 +1,18 @@
 package org.quietlantern.server.trail;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.quietlantern.core.query.CqlWriter;
 import org.quietlantern.core.report.Titles;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.matching.StrategyBody;
+import org.quietlantern.server.platform.CsvTable;
 import org.quietlantern.server.platform.Json;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.platform.Nullable;
@@ -32,9 +29,6 @@ public class TrailPages {
   private static final int STEPS = 50;
   private static final int OPENED = 100;
   private static final int ALL = Integer.MAX_VALUE;
-
-  /** Tells tables that the file is UTF-8. */
-  private static final String MARK = "\uFEFF";
 
   private static final DateTimeFormatter MINUTE =
       DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm", Locale.ENGLISH);
@@ -154,42 +148,29 @@ public class TrailPages {
   }
 
   String csv(Member who) {
-    StringWriter file = new StringWriter();
-    CSVFormat format =
-        CSVFormat.RFC4180
-            .builder()
-            .setHeader(
-                "when (" + who.zone() + ")",
-                "search (CQL)",
-                "order",
-                "found before",
-                "found",
-                "address",
-                "opened")
-            .get();
-    try (CSVPrinter printer = new CSVPrinter(file, format)) {
-      for (TrailStep step : steps(who, mapper.page(who.id(), "", 0, ALL))) {
-        printer.printRecord(
-            when(step, who.zoneId()),
-            guarded(CqlWriter.write(step.strategy().strategy())),
-            step.order(),
-            step.before(),
-            step.count(),
-            address(who, "/q/" + step.q()),
-            guarded(
-                step.opened().stream()
-                    .map(line -> line.told() + " " + address(who, "/p/" + line.id()))
-                    .collect(Collectors.joining("; "))));
-      }
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    }
-    return MARK + file;
-  }
-
-  /** No text that a table would take for a formula. */
-  private static String guarded(String text) {
-    return !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
+    return CsvTable.of(
+        List.of(
+            "when (" + who.zone() + ")",
+            "search (CQL)",
+            "order",
+            "found before",
+            "found",
+            "address",
+            "opened"),
+        steps(who, mapper.page(who.id(), "", 0, ALL)).stream()
+            .map(
+                step ->
+                    Arrays.asList(
+                        when(step, who.zoneId()),
+                        CqlWriter.write(step.strategy().strategy()),
+                        step.order(),
+                        step.before(),
+                        step.count(),
+                        address(who, "/q/" + step.q()),
+                        step.opened().stream()
+                            .map(line -> line.told() + " " + address(who, "/p/" + line.id()))
+                            .collect(Collectors.joining("; "))))
+            .toList());
   }
 
   String text(Member who) {

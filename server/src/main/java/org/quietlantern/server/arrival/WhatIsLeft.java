@@ -1,0 +1,85 @@
+package org.quietlantern.server.arrival;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.quietlantern.core.review.Coverage;
+import org.quietlantern.core.review.Duty;
+import org.quietlantern.core.review.Lamp;
+import org.quietlantern.server.arrival.RoundMapper.FoundRow;
+import org.quietlantern.server.group.Groups;
+import org.quietlantern.server.group.Member;
+import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.CurrentMark;
+import org.springframework.stereotype.Component;
+
+/** Which arrivals are left, by the rules by which rounds are counted. */
+@Component
+class WhatIsLeft {
+  private static final String NOBODY = "nobody";
+  private static final String UNCOVERED = "uncovered";
+  private final Duties duties;
+
+  WhatIsLeft(Duties duties) {
+    this.duties = duties;
+  }
+
+  /**
+   * Those of a round that are left.
+   *
+   * @param of a member by public id, {@code nobody} (has seen it) or {@code uncovered}
+   * @param asked lit lamps that cover an arrival
+   * @param said by occasion
+   */
+  Predicate<FoundRow> in(
+      Member who,
+      List<Groups.InGroup> reviewers,
+      String of,
+      int asked,
+      Map<Integer, List<CurrentMark>> said) {
+    Predicate<FoundRow> left =
+        switch (of) {
+          case NOBODY -> seenByNobody(said);
+          case UNCOVERED -> withFewer(Coverage.needed(asked, reviewers.size()), said);
+          default ->
+              owedBy(
+                  reviewers.stream()
+                      .filter(one -> one.pid().equals(of))
+                      .findFirst()
+                      .orElseThrow(Refusal::unknown)
+                      .id(),
+                  who,
+                  reviewers,
+                  said);
+        };
+    return left.and(FoundRow::isOwed);
+  }
+
+  /** Those that a member owes, by row number. */
+  Predicate<FoundRow> owedBy(
+      int member,
+      Member who,
+      List<Groups.InGroup> reviewers,
+      Map<Integer, List<CurrentMark>> said) {
+    Optional<Duty> duty =
+        Optional.ofNullable(duties.of(who.group(), reviewers, who.zoneId()).get(member));
+    return one ->
+        duty.map(its -> its.holds(one.came())).orElse(false)
+            && CurrentMark.lampOf(member, saidOf(one, said)).owes();
+  }
+
+  static Predicate<FoundRow> seenByNobody(Map<Integer, List<CurrentMark>> said) {
+    return withFewer(1, said);
+  }
+
+  /** Those with fewer lit lamps. */
+  private static Predicate<FoundRow> withFewer(int needed, Map<Integer, List<CurrentMark>> said) {
+    return one ->
+        saidOf(one, said).stream().filter(mark -> mark.mark().lamp() == Lamp.LIT).count() < needed;
+  }
+
+  private static List<CurrentMark> saidOf(FoundRow one, Map<Integer, List<CurrentMark>> said) {
+    return said.getOrDefault(one.occasion(), List.of());
+  }
+}

@@ -1,0 +1,2 @@
+export { BoardPage } from './BoardPage';
+export { Progress } from './Progress';
