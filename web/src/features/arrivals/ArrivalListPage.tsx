@@ -1,13 +1,17 @@
-import { Link, useParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { stands } from '../../api';
-import { Failed, Waiting } from '../../ui';
+import { Act, Failed, Waiting } from '../../ui';
 import { HelpLink } from '../help';
 import { useJustSaid } from '../publication';
 import { useHere } from '../session';
 import { useArrivalList } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
+import { learnedFrom } from './because';
+import { LetRest } from './LetRest';
+import { Like } from './Like';
 import { ListLinks } from './ListLinks';
-import { LISTS } from './lists';
+import { IN_PART, LISTS, SHOWN } from './lists';
 import { afterSaid, nameOf, type Entry } from './occasions';
 import { useSteady } from './useSteady';
 
@@ -17,12 +21,15 @@ const AHEAD = 10;
 /** Arrivals of all rounds that have something in common. */
 export function ArrivalListPage() {
   const { list = '' } = useParams();
-  return <Shown key={list} list={list} />;
+  const [params] = useSearchParams();
+  const show = IN_PART.includes(list) ? (params.get('show') ?? '') : '';
+  return <Shown key={`${list} ${show}`} list={list} show={show} />;
 }
 
-function Shown({ list }: { list: string }) {
+function Shown({ list, show }: { list: string; show: string }) {
   const here = useHere();
-  const found = useArrivalList(here.id, list);
+  const [resting, setResting] = useState(false);
+  const found = useArrivalList(here.id, list, show);
   const pages = found.data?.pages ?? [];
   const justSaid = useJustSaid(here);
   const { entries, isGone, said } = useSteady(
@@ -52,25 +59,63 @@ function Shown({ list }: { list: string }) {
           <b className="font-serif text-[21px] font-semibold">{count.toLocaleString('en-GB')}</b>{' '}
           {named?.label.toLowerCase()}
         </p>
+        {IN_PART.includes(list) && count > 1 && <ShowPart show={show} />}
+        {list === 'owed' && count > 0 && <Act onClick={() => setResting(true)}>Let rest…</Act>}
         <Link className="act" to={`/g/${here.id}/arrivals`}>
           By round
         </Link>
         <HelpLink place="arrivals" />
         <ListLinks shown={list} />
+        {pages[0]?.learned && (
+          <p className="basis-full text-soft">
+            {learnedFrom(pages[0].learned)}
+            {count > entries.length && ` These are the first ${entries.length}.`}
+          </p>
+        )}
       </section>
       {entries.length > 0 ? (
         <ArrivalsPane
           label={named?.label ?? ''}
           entries={entries}
+          kept={show ? { show } : {}}
           goesOn
-          below={(entry) => <Where entry={entry} gone={isGone(entry)} />}
+          below={(entry) => (
+            <>
+              <Like because={entry.arrival.because} />
+              <Where entry={entry} gone={isGone(entry)} />
+            </>
+          )}
           onSaid={said}
           onSight={sight}
         />
       ) : (
-        <p className="page text-soft">{named?.none}</p>
+        <p className="page text-soft">
+          {show === 'said' && count > 0 ? 'Others keep and raise nothing of it.' : named?.none}
+        </p>
       )}
+      {resting && <LetRest onClose={() => setResting(false)} />}
     </div>
+  );
+}
+
+/** Which of the list, and in which order. */
+function ShowPart({ show }: { show: string }) {
+  const [, setParams] = useSearchParams();
+  return (
+    <select
+      aria-label="What is shown"
+      className="min-h-[24px] cursor-pointer bg-base-100 text-soft"
+      value={show}
+      onChange={(event) =>
+        setParams(event.target.value ? { show: event.target.value } : {}, { replace: true })
+      }
+    >
+      {SHOWN.map((one) => (
+        <option key={one.show} value={one.show}>
+          {one.label}
+        </option>
+      ))}
+    </select>
   );
 }
 

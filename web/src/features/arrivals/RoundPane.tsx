@@ -5,9 +5,10 @@ import { LeaveActs } from '../export';
 import { AskAct, asSeen } from '../questions';
 import { useJustSaid } from '../publication';
 import { mayWrite, useHere } from '../session';
-import { useRound, type RoundShownAs } from './api';
+import { owedIn, useRound, type RoundShownAs } from './api';
 import { ArrivalsPane } from './ArrivalsPane';
-import { learnedFrom, likeWhatWasKept } from './because';
+import { learnedFrom } from './because';
+import { Like } from './Like';
 import { afterSaid, comesAs, waitsFor } from './occasions';
 import { useSteady } from './useSteady';
 
@@ -65,7 +66,7 @@ function Loaded({
             </Act>
           </>
         ) : (
-          <Mine arrivals={arrivals} />
+          <Mine arrivals={arrivals} left={leftNow(view, arrivals, here.me.id)} />
         )}
         {mayWrite(here) && (
           <Act hint="r" onClick={onNext}>
@@ -93,13 +94,7 @@ function Loaded({
           label="Arrivals"
           entries={entries}
           kept={as}
-          below={({ arrival }) =>
-            arrival.because.length > 0 && (
-              <p className="text-[13px] text-soft">
-                like what you kept: {likeWhatWasKept(arrival.because)}
-              </p>
-            )
-          }
+          below={({ arrival }) => <Like because={arrival.because} />}
           onSaid={steady.said}
         />
       ) : (
@@ -109,12 +104,15 @@ function Loaded({
   );
 }
 
+/** How much waits for the reader, with what was just said and is on its way. */
+function leftNow(view: Schema['RoundView'], arrivals: readonly Arrival[], me: string): number {
+  const waiting = (some: readonly Arrival[]) => some.filter((one) => waitsFor(one, me)).length;
+  return Math.max(0, owedIn(view.round, me) - waiting(view.arrivals) + waiting(arrivals));
+}
+
 /** How much waits for the reader, and what there is. */
-function Mine({ arrivals }: { arrivals: Arrival[] }) {
+function Mine({ arrivals, left }: { arrivals: Arrival[]; left: number }) {
   const here = useHere();
-  const left = arrivals.filter(
-    (arrival) => !arrival.hereSince && waitsFor(arrival, here.me.id),
-  ).length;
   return (
     <>
       <p role="status">

@@ -26,6 +26,7 @@ export function TickedArrivals({
         <div className="flex flex-wrap items-baseline gap-x-4 border-b border-base-300 px-4 py-1 lg:px-6">
           <b>{counted(here, 'arrival')} ticked</b>
           <MarkActs keys onMark={onSay} />
+          <Act onClick={() => onSay('rest')}>Let rest</Act>
           <Act onClick={onUntick}>Untick</Act>
           <Reason id="reason-for-all" group={group} reason={reason} onReason={onReason} />
         </div>

@@ -1,5 +1,6 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { api, body, keys, type Schema } from '../../api';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, commandHeader, keys, newCommand, type Schema } from '../../api';
+import { counted, useNotice } from '../../ui';
 
 type Round = Schema['RoundLine'];
 
@@ -51,18 +52,56 @@ export function useListCounts(group: string) {
 }
 
 /** A list of arrivals, page by page. */
-export function useArrivalList(group: string, list: string) {
+export function useArrivalList(group: string, list: string, show: string) {
   return useInfiniteQuery({
-    queryKey: [...keys.arrivals(group), list],
+    queryKey: [...keys.arrivals(group), list, show],
     initialPageParam: null as string | null,
     queryFn: async ({ pageParam, signal }) =>
       body(
         await api.GET('/api/groups/{group}/arrivals/{list}', {
-          params: { path: { group, list }, query: pageParam ? { after: pageParam } : {} },
+          params: {
+            path: { group, list },
+            query: { ...(show && { show }), ...(pageParam && { after: pageParam }) },
+          },
           signal,
         }),
       ),
     getNextPageParam: ({ next }) => next ?? null,
+  });
+}
+
+/** What waits for the member, by alert. */
+export function useOwedByAlert(group: string) {
+  return useQuery({
+    queryKey: [...keys.arrivals(group), 'owed', 'by alert'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/arrivals/owed/by-alert', {
+          params: { path: { group } },
+          signal,
+        }),
+      ),
+  });
+}
+
+/** Lets rest what waits for the member: of an alert, or what came before a day. */
+export function useLetRest(group: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: async (what: { alert?: string; before?: string }) => {
+      const command = newCommand();
+      const { arrivals } = body(
+        await api.POST('/api/groups/{group}/arrivals/rest', {
+          params: { path: { group }, header: commandHeader(command) },
+          body: what,
+        }),
+      );
+      return { command, arrivals };
+    },
+    onSuccess: ({ command, arrivals }) =>
+      tell({ text: `Let rest: ${counted(arrivals, 'arrival')}.`, command }),
+    onSettled: () => void client.invalidateQueries({ queryKey: keys.living(group) }),
   });
 }
 

@@ -53,11 +53,12 @@ export function afterSaid(arrival: Arrival, said: Said | undefined, me: string):
   return { ...arrival, lamps };
 }
 
-export function isLit(arrival: Arrival, me: string): boolean {
-  return arrival.lamps.some((lamp) => lamp.member === me && lamp.lamp === 'lit');
-}
-
 /** Whether it waits for a member. */
 export function waitsFor(arrival: Arrival, me: string): boolean {
-  return isToReview(arrival) && !isLit(arrival, me);
+  return (
+    isToReview(arrival) &&
+    !arrival.lamps.some(
+      (lamp) => lamp.member === me && (lamp.lamp === 'lit' || lamp.lamp === 'rested'),
+    )
+  );
 }

@@ -82,7 +82,7 @@ function Shown({ board, only }: { board: Schema['BoardView']; only: string }) {
 /** Which days are shown, and the way to those before and after. */
 function Days({ board }: { board: Schema['BoardView'] }) {
   const { changeAll } = useAddress();
-  const { from, to, earliest } = board;
+  const { from, to, earliest, today } = board;
   const days = daysBetween(from, to);
   const show = (first: string, last: string) =>
     changeAll({ from: first, to: last }, { replace: true });
@@ -107,8 +107,12 @@ function Days({ board }: { board: Schema['BoardView'] }) {
       >
         Earlier
       </Act>
-      <Act onClick={() => show(dayFrom(to, 1), dayFrom(to, days))}>Later</Act>
-      <Act onClick={() => changeAll({ from: '', to: '' }, { replace: true })}>Until today</Act>
+      <Act disabled={to >= today} onClick={() => show(dayFrom(to, 1), dayFrom(to, days))}>
+        Later
+      </Act>
+      {to !== today && (
+        <Act onClick={() => changeAll({ from: '', to: '' }, { replace: true })}>Until today</Act>
+      )}
     </>
   );
 }

@@ -65,10 +65,10 @@ export function BoardTable({
           {board.rows.map((row) => (
             <tr key={`${row.round} ${row.alert} ${row.from}`} className="border-b border-base-300">
               <th scope="row" className="max-w-[22rem] py-[5px] pr-4 font-normal">
-                <Link className="font-serif text-[15.5px]" to={way(row)}>
+                <Link className="mr-2 font-serif text-[15.5px]" to={way(row)}>
                   {row.name || spanOf(row)}
                 </Link>
-                <span className="block text-[12.5px] text-faint">
+                <span className="inline-block text-[12.5px] text-faint">
                   {[row.name && spanOf(row), row.round ? '' : counted(row.rounds, 'round')]
                     .filter(Boolean)
                     .join(' · ')}

@@ -22,6 +22,8 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'A work that somebody of the group kept or passed returns when it is retracted or corrected, with lamps of its own and what each had said before. A pass takes it out of your folders then.',
       'Lists go through all rounds at once: what is left for you, what nobody has seen, what somebody raised or is unsure of, whose text somebody waits for and whose text has come, and where one keeps what another passed. What leaves a list while you go through it stays where it is, quietly, until you open the list again.',
       'Tick several to mark them at once, with one reason; that is one act a round. Without a network go on: marks wait in this browser, in their order, and are sent as soon as the server can be reached.',
+      'What comes while you are away rests: it waits for nobody, and stands under Rested. A heap that waits all the same can be let rest, whole, of one alert or what came before a day, from what is left for you. There and under Rested you look at what others keep or raise alone, or at what you tend to keep first.',
+      'The board is a page of its own, for the wall: by round, by week or by alert, a month or a year at a glance. A number leads to what it counts. It can be printed on a sheet and taken along as a table.',
       'Beside why it is here an arrival says how it relates to what is in your folders: what it shares with which folder, what it cites there, and whose works you keep.',
       'In the round of a journal works stand as in its issues; the order can be chosen in every round. What we tend to keep first is learned every night from what was kept and passed: headings, authors, journals, references and words of it. It says what moves a work up, is the same for all of you, and hides nothing.',
     ],
@@ -38,6 +40,7 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'hold',
       'hold for text',
       'seen',
+      'rested',
     ],
   },
   alerts: {

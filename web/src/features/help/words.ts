@@ -34,6 +34,8 @@ export const WORDS = {
   'hold for text':
     'Cannot be decided without its text. The lamp is dim; as soon as your group can read the text, it stands in the list Text has come.',
   seen: 'Looked at, without a verdict.',
+  rested:
+    'Neither reviewed nor owed: what came while you were away, and what you let rest after it.',
   librarian: 'The member whom the group asks about searching.',
   task: 'Something to be looked up: somebody’s, or whoever takes it; open, done, or given up with a word why.',
   heading:

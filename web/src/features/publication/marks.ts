@@ -8,9 +8,11 @@ export const MARKS = [
   { key: '6', word: 'hold for text', label: 'Hold for text' },
 ] as const;
 
-export type MarkWord = (typeof MARKS)[number]['word'];
+/** To let rest has no key: it is done to many, after an absence. */
+export type MarkWord = (typeof MARKS)[number]['word'] | 'rest';
 
 /** What a mark does to the lamp of whoever makes it. */
-export function lampOf(word: MarkWord): 'lit' | 'dim' {
+export function lampOf(word: MarkWord): 'lit' | 'dim' | 'rested' {
+  if (word === 'rest') return 'rested';
   return word.startsWith('hold') ? 'dim' : 'lit';
 }

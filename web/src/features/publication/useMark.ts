@@ -15,6 +15,7 @@ const SAID: Record<MarkWord, string> = {
   hold: 'Held: unsure',
   'hold for text': 'Held until its text can be read',
   seen: 'Marked as seen',
+  rest: 'Let rest',
 };
 
 /** How many a mark was made on, where it is more than one. */

@@ -6,3 +6,9 @@ create index on review_event (membership, id);
 -- anew after this.
 alter table round add column waiting_since timestamptz;
 update derived set no = -1 where what = 'counts of rounds';
+alter table round_member add column rested integer not null default 0;
+
+-- What is let rest waits for nobody, and is not reviewed.
+alter table review_event drop constraint review_event_what_check;
+alter table review_event add constraint review_event_what_check
+  check (what in ('keep', 'pass', 'raise', 'hold', 'hold for text', 'seen', 'rest', 'undo'));

@@ -34,7 +34,7 @@ class ModelTest {
   private static final int ACTS = 90;
   private static final List<String> WORDS = List.of("alder", "birch", "cedar", "dogwood");
   private static final List<String> MARKS =
-      List.of("pass", "raise", "hold", "hold for text", "seen");
+      List.of("pass", "raise", "hold", "hold for text", "seen", "rest");
 
   private final TestGroup group = APP.group("Mina Model", "Mads Model");
   private final String folder = group.folder("Kept");
@@ -79,7 +79,16 @@ class ModelTest {
 
     String lamp(int member, String work) {
       String mark = inForce(member, work);
-      return mark.isEmpty() ? "unlit" : mark.startsWith("hold") ? "dim" : "lit";
+      return switch (mark) {
+        case "" -> "unlit";
+        case "hold", "hold for text" -> "dim";
+        case "rest" -> "rested";
+        default -> "lit";
+      };
+    }
+
+    boolean owes(int member, String work) {
+      return Set.of("unlit", "dim").contains(lamp(member, work));
     }
 
     Event say(int member, String work, String mark) {
@@ -89,7 +98,7 @@ class ModelTest {
     }
 
     long owed(int member) {
-      return arrived.stream().filter(work -> !lamp(member, work).equals("lit")).count();
+      return arrived.stream().filter(work -> owes(member, work)).count();
     }
   }
 
@@ -157,6 +166,9 @@ class ModelTest {
     } else if (which < 82) {
       what = "put out";
       putOut(member);
+    } else if (which < 84) {
+      what = "let rest";
+      letRest(member);
     } else {
       what = "undo";
       undo(member);
@@ -307,6 +319,19 @@ class ModelTest {
         });
   }
 
+  private void letRest(int member) {
+    List<String> owed = model.arrived.stream().filter(work -> model.owes(member, work)).toList();
+    UUID command = UUID.randomUUID();
+    Client.Response rested = client(member).post("/arrivals/rest", Map.of(), command);
+    if (owed.isEmpty()) {
+      assertThat(rested.type()).isEqualTo("changed-since");
+      return;
+    }
+    assertThat(rested.ok().get("arrivals").asInt()).isEqualTo(owed.size());
+    List<Event> events = owed.stream().map(work -> model.say(member, work, "rest")).toList();
+    did(member, command, () -> events.forEach(event -> event.undone = true));
+  }
+
   private void did(int member, UUID command, Runnable back) {
     model.done.get(member).push(new Act(command, back));
   }
@@ -347,16 +372,18 @@ class ModelTest {
   private void checkLists(String after) {
     int reader = random.nextInt(2);
     for (String list :
-        List.of("owed", "nobody", "raised", "waiting", "readable", "unsure", "disputed")) {
+        List.of(
+            "owed", "rested", "nobody", "raised", "waiting", "readable", "unsure", "disputed")) {
       Set<String> expected = new TreeSet<>();
-      boolean arrivals = list.equals("owed") || list.equals("nobody");
+      boolean arrivals = Set.of("owed", "rested", "nobody").contains(list);
       for (String work : arrivals ? model.arrived : model.works.keySet()) {
         String first = model.inForce(0, work);
         String second = model.inForce(1, work);
         Set<String> both = Set.of(first + " ", second);
         boolean belongs =
             switch (list) {
-              case "owed" -> !model.lamp(reader, work).equals("lit");
+              case "owed" -> model.owes(reader, work);
+              case "rested" -> model.lamp(reader, work).equals("rested");
               case "nobody" ->
                   !model.lamp(0, work).equals("lit") && !model.lamp(1, work).equals("lit");
               case "raised" -> first.equals("raise") || second.equals("raise");

@@ -75,6 +75,8 @@ public final class Wording {
           entry("review.mark hold", "holds {publications}"),
           entry("review.mark hold for text", "waits for the text of {publications}"),
           entry("review.mark seen", "has seen {publications}"),
+          entry("review.mark rest", "lets {publications} rest"),
+          entry("review.rest", "let rest what waited"),
           entry("review.put-out", "put a lamp out on {publications}"),
           entry("reading.say", "read {publications}"),
           entry("remark.add", "said something of {publications}"),

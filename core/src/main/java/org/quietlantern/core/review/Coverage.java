@@ -35,8 +35,10 @@ public record Coverage(
    *
    * @param reviewed lit lamps
    * @param spared unlit ones of what is not theirs ({@link Duty}): nobody owes that (rule V5)
+   * @param rested those of the spared that came since they joined: while they were away, or left
+   *     alone by choice (rule V2)
    */
-  public record Share(int reviewed, int spared) {}
+  public record Share(int reviewed, int spared, int rested) {}
 
   /**
    * @param duties of those who owe the round, by member
@@ -62,19 +64,20 @@ public record Coverage(
   }
 
   private static Share share(Collection<Arrived> arrivals, int member, Duty duty) {
-    int reviewed = (int) arrivals.stream().filter(one -> isLit(one, member)).count();
-    int spared =
-        (int)
-            arrivals.stream().filter(one -> !duty.holds(one.came()) && !isLit(one, member)).count();
-    return new Share(reviewed, spared);
+    int reviewed = 0;
+    int spared = 0;
+    int rested = 0;
+    for (Arrived one : arrivals) {
+      Lamp lamp = one.lamps().getOrDefault(member, Lamp.UNLIT);
+      reviewed += lamp == Lamp.LIT ? 1 : 0;
+      spared += lamp != Lamp.LIT && !duty.owes(one.came(), lamp) ? 1 : 0;
+      rested += duty.rests(one.came(), lamp) ? 1 : 0;
+    }
+    return new Share(reviewed, spared, rested);
   }
 
   /** How many lamps are lit. */
   public static long lit(Map<Integer, Lamp> lamps) {
     return lamps.values().stream().filter(lamp -> lamp == Lamp.LIT).count();
-  }
-
-  private static boolean isLit(Arrived arrival, int member) {
-    return arrival.lamps().getOrDefault(member, Lamp.UNLIT) == Lamp.LIT;
   }
 }

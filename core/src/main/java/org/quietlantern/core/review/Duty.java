@@ -17,6 +17,16 @@ public record Duty(Instant joined, List<Absence> away) {
     return new Duty(joined, List.of());
   }
 
+  /** Whether they still have to look at what came at a moment, by their lamp on it. */
+  public boolean owes(Instant came, Lamp lamp) {
+    return lamp.owes() && holds(came);
+  }
+
+  /** Whether it rests: it came since they joined, and is neither reviewed nor owed (rule V2). */
+  public boolean rests(Instant came, Lamp lamp) {
+    return lamp != Lamp.LIT && !came.isBefore(joined) && !owes(came, lamp);
+  }
+
   /** Whether what came at a moment is theirs (rule V5). */
   public boolean holds(Instant came) {
     return !came.isBefore(joined)

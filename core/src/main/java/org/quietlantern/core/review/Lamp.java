@@ -7,11 +7,13 @@ public enum Lamp {
   UNLIT,
   LIT,
   /** Put on hold; still owed. */
-  DIM;
+  DIM,
+  /** Left alone by choice: not reviewed, and not owed. */
+  RESTED;
 
   /** Whether the member still has to look at it. */
   public boolean owes() {
-    return this != LIT;
+    return this == UNLIT || this == DIM;
   }
 
   public String word() {

@@ -14,7 +14,9 @@ public enum Mark {
   HOLD(Lamp.DIM),
   /** Cannot say without its text: still owed. */
   HOLD_FOR_TEXT(Lamp.DIM),
-  SEEN(Lamp.LIT);
+  SEEN(Lamp.LIT),
+  /** Lets it rest: what came during an absence, and is not to be made up for. */
+  REST(Lamp.RESTED);
 
   private final Lamp lamp;
 

@@ -74,7 +74,7 @@ class ReviewTest {
         .isEqualTo(
             new Coverage(
                 3,
-                Map.of(1, new Coverage.Share(2, 0), 2, new Coverage.Share(1, 0)),
+                Map.of(1, new Coverage.Share(2, 0, 0), 2, new Coverage.Share(1, 0, 0)),
                 1,
                 1,
                 Optional.of(early)));
@@ -89,6 +89,21 @@ class ReviewTest {
                 .shares()
                 .get(2))
         .as("V5: what came before is not owed, what was said of it counts")
-        .isEqualTo(new Coverage.Share(1, 1));
+        .isEqualTo(new Coverage.Share(1, 1, 0));
+    Duty away = new Duty(early, List.of(new Duty.Absence(early, late)));
+    assertThat(Coverage.of(arrived, Map.of(1, away), 1).shares().get(1))
+        .as("what came while one was away rests, what was lit all the same is reviewed")
+        .isEqualTo(new Coverage.Share(2, 0, 0));
+    assertThat(Coverage.of(arrived, Map.of(2, away), 1).shares().get(2))
+        .as("held while one was away: not owed")
+        .isEqualTo(new Coverage.Share(1, 1, 1));
+    assertThat(
+            Coverage.of(
+                List.of(new Coverage.Arrived(late, Map.of(1, Lamp.RESTED))),
+                Map.of(1, Duty.since(early)),
+                1))
+        .as("let rest by choice: not owed, and not covered")
+        .isEqualTo(
+            new Coverage(1, Map.of(1, new Coverage.Share(0, 1, 1)), 0, 1, Optional.of(late)));
   }
 }

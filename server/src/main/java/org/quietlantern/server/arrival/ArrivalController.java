@@ -24,11 +24,14 @@ class ArrivalController {
   private final ArrivalLists lists;
   private final Marking marking;
   private final Boards boards;
+  private final LettingRest resting;
 
   /** {@code publications}: what is marked, as one act. {@code round}: where it was marked. */
   record MarkBody(List<String> publications, String mark, String reason, @Nullable String round) {}
 
-  ArrivalController(Arrivals arrivals, ArrivalLists lists, Marking marking, Boards boards) {
+  ArrivalController(
+      Arrivals arrivals, ArrivalLists lists, Marking marking, Boards boards, LettingRest resting) {
+    this.resting = resting;
     this.boards = boards;
     this.arrivals = arrivals;
     this.lists = lists;
@@ -95,16 +98,37 @@ class ArrivalController {
 
   /**
    * Arrivals of all rounds: {@code owed} by the reader, seen by {@code nobody}, {@code raised},
-   * {@code held}, or {@code disputed}: one keeps what another passed.
+   * {@code rested} for the reader, or what stands open: {@code raised}, {@code readable}, {@code
+   * waiting}, {@code unsure}, {@code disputed}.
    *
+   * @param show of {@code owed}, {@code nobody} and {@code rested}: {@code said} for what others
+   *     keep or raise alone, {@code kept} for the first 120 in the order of what the group tends to
+   *     keep; absent: all
    * @param after what the page before said of the next one
    */
   @GetMapping("/arrivals/{list}")
   ArrivalList list(
       Member me,
       @PathVariable String list,
+      @RequestParam(required = false) @Nullable String show,
       @RequestParam(required = false) @Nullable String after) {
-    return lists.list(me, list, after);
+    return lists.list(me, list, show, after);
+  }
+
+  /** {@code alert}: in whose rounds; {@code before}: of what came before a day. */
+  record RestBody(@Nullable String alert, @Nullable LocalDate before) {}
+
+  /** Lets rest what waits for the member, as one act: it is neither reviewed nor owed then. */
+  @PostMapping("/arrivals/rest")
+  LettingRest.Rested rest(
+      Member me, @RequestHeader("Command-Id") UUID command, @RequestBody RestBody body) {
+    return resting.rest(me, command, new LettingRest.ToRest(body.alert(), body.before()));
+  }
+
+  /** What waits for the member, by alert, where most waits first. */
+  @GetMapping("/arrivals/owed/by-alert")
+  List<Arrivals.AlertOwed> owedByAlert(Member me) {
+    return arrivals.owedByAlert(me);
   }
 
   /** Says something of one publication or several, as one act. */

@@ -8,10 +8,15 @@ import org.quietlantern.server.platform.Nullable;
  * A page of a list of arrivals.
  *
  * @param count how many are in the whole list
+ * @param learned from what their order was learned; none in the usual one
  * @param next what the next page is asked for with; none on the last
  */
 public record ArrivalList(
-    String list, int count, List<ArrivalListed> arrivals, @Nullable String next) {
+    String list,
+    int count,
+    List<ArrivalListed> arrivals,
+    @Nullable RoundView.Learned learned,
+    @Nullable String next) {
 
   /** {@code round}: where it stands; none of what was marked elsewhere and never came. */
   public record ArrivalListed(ArrivalShown arrival, @Nullable InRound round) {}
@@ -23,6 +28,7 @@ public record ArrivalList(
    * How much is in each list for the reader.
    *
    * @param readable held for their text, which can be read now; {@code waiting}: which cannot yet
+   * @param rested what came while the reader was away, or was let rest
    * @param mine how many of those whose text can be read now the reader held for it
    */
   public record ListCounts(
@@ -33,5 +39,6 @@ public record ArrivalList(
       int mine,
       int waiting,
       int unsure,
-      int disputed) {}
+      int disputed,
+      int rested) {}
 }

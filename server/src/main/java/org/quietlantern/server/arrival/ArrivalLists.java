@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.quietlantern.core.review.Unsettled;
 import org.quietlantern.server.arrival.ArrivalList.InRound;
 import org.quietlantern.server.arrival.RoundMapper.Row;
 import org.quietlantern.server.catalogue.Publications;
+import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
@@ -26,46 +26,46 @@ import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/**
- * Arrivals of all rounds that have something in common. Which rounds have some is known by their
- * counts, and which of their arrivals these are by the same rules, so that no list has more or less
- * than the board says.
- */
+/** Lists of arrivals over all rounds: what waits, what rests, and what stands open. */
 @Service
 @Transactional(readOnly = true)
 public class ArrivalLists {
-  /** Arrivals on a page, at least; a round is never cut. */
+  /** What stands open, on a page. */
   private static final int PAGE = 60;
 
-  private static final String OWED = "owed";
-  private static final String NOBODY = "nobody";
+  /** In the order of what the group tends to keep nobody looks further; the screen says so. */
+  private static final int FIRST = 120;
+
+  private static final String SAID = "said";
+  private static final String KEPT = "kept";
+
   private final RoundMapper mapper;
-  private final RoundContents contents;
+  private final RoundLists roundLists;
   private final ArrivalViews views;
+  private final KeptOrder keptOrder;
   private final Arrivals arrivals;
   private final OpenPoints points;
   private final Duties duties;
-  private final WhatIsLeft left;
   private final Reviews reviews;
   private final Publications publications;
 
   ArrivalLists(
       RoundMapper mapper,
-      RoundContents contents,
+      RoundLists roundLists,
       ArrivalViews views,
+      KeptOrder keptOrder,
       Arrivals arrivals,
       OpenPoints points,
       Duties duties,
-      WhatIsLeft left,
       Reviews reviews,
       Publications publications) {
     this.mapper = mapper;
-    this.contents = contents;
+    this.roundLists = roundLists;
     this.views = views;
+    this.keptOrder = keptOrder;
     this.arrivals = arrivals;
     this.points = points;
     this.duties = duties;
-    this.left = left;
     this.reviews = reviews;
     this.publications = publications;
   }
@@ -74,27 +74,37 @@ public class ArrivalLists {
   public ArrivalList.ListCounts counts(Member who) {
     Map<Unsettled, Integer> open = points.counts(who.group());
     return new ArrivalList.ListCounts(
-        owed(who),
-        mapper.unseen(who.group()),
+        roundLists.count(who, RoundLists.Of.OWED),
+        roundLists.count(who, RoundLists.Of.NOBODY),
         open.getOrDefault(Unsettled.RAISED, 0),
         open.getOrDefault(Unsettled.READABLE, 0),
         who.mayWrite() ? points.readableFor(who) : 0,
         open.getOrDefault(Unsettled.WAITING, 0),
         open.getOrDefault(Unsettled.UNSURE, 0),
-        open.getOrDefault(Unsettled.DISPUTED, 0));
+        open.getOrDefault(Unsettled.DISPUTED, 0),
+        roundLists.count(who, RoundLists.Of.RESTED));
   }
 
-  private int owed(Member who) {
-    return who.mayWrite() ? mapper.owed(who.group(), who.id()) : 0;
-  }
-
-  /** {@code after}: what the page before said of the next one; none for the first. */
-  public ArrivalList list(Member who, String list, @Nullable String after) {
-    if (list.equals(OWED) || list.equals(NOBODY)) {
-      return ofRounds(who, list, after == null ? 0 : arrivals.row(who, after).id());
+  /**
+   * A page of a list.
+   *
+   * @param show of what is of rounds: {@code said}, only what others keep or raise; {@code kept},
+   *     what the group tends to keep first; none: all, as it came
+   * @param after what the page before said of the next one; none for the first
+   */
+  public ArrivalList list(Member who, String list, @Nullable String show, @Nullable String after) {
+    Optional<RoundLists.Of> ofRounds = RoundLists.Of.named(list);
+    if (ofRounds.isEmpty()) {
+      Unsettled what = Unsettled.named(list).orElseThrow(Refusal::unknown);
+      return ofPoints(who, what, after == null ? 0 : place(after));
     }
-    Unsettled what = Unsettled.named(list).orElseThrow(Refusal::unknown);
-    return ofPoints(who, what, after == null ? 0 : place(after));
+    return KEPT.equals(show)
+        ? inOrder(who, ofRounds.get())
+        : ofRounds(
+            who,
+            ofRounds.get(),
+            SAID.equals(show),
+            after == null ? 0 : arrivals.row(who, after).id());
   }
 
   private static int place(String after) {
@@ -105,45 +115,45 @@ public class ArrivalLists {
     }
   }
 
-  private ArrivalList ofRounds(Member who, String list, int before) {
-    boolean mine = list.equals(OWED);
-    int group = who.group();
-    List<RoundMapper.Waits> waits =
-        !mine
-            ? mapper.unseenIn(group, before, PAGE)
-            : who.mayWrite() ? mapper.owedIn(group, who.id(), before, PAGE) : List.of();
-    if (waits.isEmpty()) {
-      return new ArrivalList(list, mine ? owed(who) : mapper.unseen(group), List.of(), null);
-    }
-    List<Integer> rounds = fill(waits);
-    List<RoundMapper.FoundRow> all = contents.inOrder(rounds);
-    Map<Integer, List<CurrentMark>> said = said(group, all);
-    List<Groups.InGroup> reviewers = duties.reviewers(group);
-    Predicate<RoundMapper.FoundRow> belongs =
-        mine ? left.owedBy(who.id(), who, reviewers, said) : WhatIsLeft.seenByNobody(said);
-    List<RoundMapper.FoundRow> found =
-        all.stream().filter(RoundMapper.FoundRow::isOwed).filter(belongs).toList();
-    Map<Integer, Row> rows = rows(group, rounds);
-    boolean more = rounds.size() < waits.size() || waits.size() == PAGE;
+  private ArrivalList ofRounds(Member who, RoundLists.Of list, boolean saidOnly, int after) {
+    List<Groups.InGroup> reviewers = duties.reviewers(who.group());
+    RoundLists.Part page =
+        roundLists.page(
+            who,
+            reviewers,
+            list,
+            said -> saidOnly ? WhatIsLeft.wantedByOthers(who.id(), said) : one -> true,
+            after);
+    List<RoundMapper.FoundRow> found = page.found();
+    List<Integer> needed = new ArrayList<>(roundsOf(found));
+    Optional.ofNullable(page.next()).ifPresent(needed::add);
+    Map<Integer, Row> rows = rows(who.group(), needed);
     return new ArrivalList(
-        list,
-        waits.get(0).whole(),
-        listed(views(who, reviewers, found, said), found, rows),
-        more ? rows.get(rounds.get(rounds.size() - 1)).pid() : null);
+        list.word(),
+        roundLists.count(who, list),
+        listed(views(who, reviewers, found, page.said()), found, rows),
+        null,
+        page.next() == null ? null : rows.get(page.next()).pid());
   }
 
-  /** As many of them, whole, as fill a page. */
-  private static List<Integer> fill(List<RoundMapper.Waits> waits) {
-    List<Integer> rounds = new ArrayList<>();
-    int together = 0;
-    for (RoundMapper.Waits one : waits) {
-      if (together >= PAGE) {
-        break;
-      }
-      rounds.add(one.round());
-      together += one.waiting();
-    }
-    return rounds;
+  /** The first of a list in the order of what the group tends to keep. */
+  private ArrivalList inOrder(Member who, RoundLists.Of list) {
+    List<Groups.InGroup> reviewers = duties.reviewers(who.group());
+    RoundLists.Part all = roundLists.all(who, reviewers, list);
+    List<StoredPublication> stored = stored(who, all.found());
+    KeptOrder.Ordered ordered = keptOrder.of(who, all.found(), stored, FIRST);
+    List<ArrivalShown> shown =
+        ordered.because(views.of(who, reviewers, ordered.found(), stored, all.said()));
+    return new ArrivalList(
+        list.word(),
+        roundLists.count(who, list),
+        listed(shown, ordered.found(), rows(who.group(), roundsOf(ordered.found()))),
+        ordered.learned(),
+        null);
+  }
+
+  private static List<Integer> roundsOf(List<RoundMapper.FoundRow> found) {
+    return found.stream().map(RoundMapper.FoundRow::round).distinct().toList();
   }
 
   private Map<Integer, List<CurrentMark>> said(int group, List<RoundMapper.FoundRow> all) {
@@ -165,12 +175,12 @@ public class ArrivalLists {
                     Optional.ofNullable(latest.get(List.of(one.work(), one.on())))
                         .orElseGet(() -> neverCame(one)))
             .toList();
-    Map<Integer, Row> rows =
-        rows(group, found.stream().map(RoundMapper.FoundRow::round).distinct().toList());
+    Map<Integer, Row> rows = rows(group, roundsOf(found));
     return new ArrivalList(
         what.word(),
         points.counts(group).getOrDefault(what, 0),
         listed(views(who, duties.reviewers(group), found, said(group, found)), found, rows),
+        null,
         open.size() < PAGE ? null : Integer.toString(open.get(open.size() - 1).place()));
   }
 
@@ -198,13 +208,12 @@ public class ArrivalLists {
       List<Groups.InGroup> reviewers,
       List<RoundMapper.FoundRow> found,
       Map<Integer, List<CurrentMark>> said) {
-    return views.of(
-        who,
-        reviewers,
-        found,
-        publications.byId(
-            Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).toList()),
-        said);
+    return views.of(who, reviewers, found, stored(who, found), said);
+  }
+
+  private List<StoredPublication> stored(Member who, List<RoundMapper.FoundRow> found) {
+    return publications.byId(
+        Viewer.of(who), found.stream().map(RoundMapper.FoundRow::publication).distinct().toList());
   }
 
   private static List<ArrivalList.ArrivalListed> listed(

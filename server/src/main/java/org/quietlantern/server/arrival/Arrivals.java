@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.quietlantern.core.publication.ContentsOrder;
 import org.quietlantern.core.publication.Host;
 import org.quietlantern.core.query.Field;
@@ -162,27 +161,14 @@ public class Arrivals {
     boolean inIssues = CONTENTS.equals(asked);
     KeptOrder.Ordered ordered =
         kept
-            ? keptOrder.of(who, here, stored)
+            ? keptOrder.of(who, here, stored, Integer.MAX_VALUE)
             : KeptOrder.Ordered.plain(inIssues ? inOrder(here, stored) : here);
     return new RoundView(
         lines(members, List.of(round)).get(0),
         new Folders.FolderName(round.folderPid(), round.folderName()),
         kept ? KEPT : inIssues ? CONTENTS : HERE,
         ordered.learned(),
-        shown(ordered, views.of(who, members, ordered.found(), stored, said)));
-  }
-
-  private static List<ArrivalShown> shown(KeptOrder.Ordered ordered, List<ArrivalShown> views) {
-    return IntStream.range(0, views.size())
-        .mapToObj(
-            n ->
-                views
-                    .get(n)
-                    .because(
-                        ordered
-                            .because()
-                            .getOrDefault(ordered.found().get(n).publication(), List.of())))
-        .toList();
+        ordered.because(views.of(who, members, ordered.found(), stored, said)));
   }
 
   private boolean isOfJournals(RoundMapper.Row round) {

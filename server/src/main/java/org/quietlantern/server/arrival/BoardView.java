@@ -20,6 +20,7 @@ public record BoardView(
     String by,
     LocalDate from,
     LocalDate to,
+    LocalDate today,
     @Nullable LocalDate earliest,
     @Nullable String only,
     List<BoardRow> rows,

@@ -97,6 +97,7 @@ public class Boards {
         by,
         from,
         to,
+        today,
         day(first, zone).orElse(null),
         asked.alert() == null || rounds.isEmpty() ? null : rounds.get(0).alertName(),
         rows(by, rounds, today, zone),

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.quietlantern.core.publication.SameWork;
 import org.quietlantern.core.review.Tendency;
 import org.quietlantern.core.review.Trait;
@@ -35,27 +36,42 @@ class KeptOrder {
       List<RoundMapper.FoundRow> found,
       Map<Integer, List<ArrivalShown.Because>> because,
       @Nullable RoundView.Learned learned) {
+    /** The same arrivals, in this order, with what moves them up. */
+    List<ArrivalShown> because(List<ArrivalShown> shown) {
+      return IntStream.range(0, shown.size())
+          .mapToObj(
+              n ->
+                  shown.get(n).because(because.getOrDefault(found.get(n).publication(), List.of())))
+          .toList();
+    }
+
     /** In an order that is not learned. */
     static Ordered plain(List<RoundMapper.FoundRow> found) {
       return new Ordered(found, Map.of(), null);
     }
   }
 
-  Ordered of(Member who, List<RoundMapper.FoundRow> found, List<StoredPublication> stored) {
+  /** {@code most}: how many of them, the first. */
+  Ordered of(
+      Member who, List<RoundMapper.FoundRow> found, List<StoredPublication> stored, int most) {
     TendencyOfGroup.Learned learned = tendencies.of(who);
     Map<Integer, TendencyOfGroup.Place> places = new HashMap<>();
     stored.forEach(work -> learned.place(work).ifPresent(place -> places.put(work.id(), place)));
-    RoundView.Learned from =
-        new RoundView.Learned(learned.kept(), learned.passed(), Tendency.FEWEST);
-    if (places.isEmpty()) {
-      return new Ordered(found, Map.of(), from);
-    }
+    List<RoundMapper.FoundRow> first =
+        (places.isEmpty()
+                ? found.stream()
+                : found.stream()
+                    .sorted(Comparator.comparing(one -> -places.get(one.publication()).odds())))
+            .limit(most)
+            .toList();
+    places
+        .keySet()
+        .retainAll(
+            first.stream().map(RoundMapper.FoundRow::publication).collect(Collectors.toSet()));
     return new Ordered(
-        found.stream()
-            .sorted(Comparator.comparing(one -> -places.get(one.publication()).odds()))
-            .toList(),
+        first,
         because(who, places),
-        from);
+        new RoundView.Learned(learned.kept(), learned.passed(), Tendency.FEWEST));
   }
 
   private Map<Integer, List<ArrivalShown.Because>> because(

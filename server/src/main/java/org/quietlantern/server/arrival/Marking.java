@@ -225,10 +225,12 @@ public class Marking implements CommandKinds {
   }
 
   private static String changed(Member who, Arrived one) {
-    return "mark:"
-        + new Coming.Of(Integer.toString(one.work().id()), one.on()).name()
-        + ":"
-        + who.id();
+    return changed(who, new Coming.Of(Integer.toString(one.work().id()), one.on()));
+  }
+
+  /** Names what a member says of a work (row number) on an occasion. */
+  static String changed(Member who, Coming.Of marked) {
+    return "mark:" + marked.name() + ":" + who.id();
   }
 
   /** Puts the member's own lamps out, whenever they were lit; a keep leaves its folders, too. */

@@ -139,7 +139,8 @@ class RoundCounts implements MendingCheck {
             each(shares, Share::round),
             each(shares, Share::member),
             each(shares, one -> one.share().reviewed()),
-            each(shares, one -> one.share().spared())));
+            each(shares, one -> one.share().spared()),
+            each(shares, one -> one.share().rested())));
     return others.size();
   }
 

@@ -97,8 +97,8 @@ interface RoundMapper {
       """)
   Instant firstClosed(int group);
 
-  /** {@code waiting}: how many arrivals; {@code whole}: in all rounds together. */
-  record Waits(int round, int waiting, int whole) {}
+  /** {@code waiting}: how many arrivals. */
+  record Waits(int round, int waiting) {}
 
   /** In the order of the list of rounds. */
   String AFTER =
@@ -111,8 +111,7 @@ interface RoundMapper {
 
   String WAITS =
       """
-      select r.id as round, r.waiting, (select sum(waiting)::int from those) as whole
-      from those r where true
+      select r.id as round, r.waiting from those r where true
       """;
 
   /** Rounds in which a member owes something. */
@@ -128,6 +127,28 @@ interface RoundMapper {
           + WAITS
           + AFTER)
   List<Waits> owedIn(int group, int membership, int before, int most);
+
+  /** Rounds in which something rests for a member. */
+  @Select(
+      """
+      with those as (
+        select r.id, r.opens, r.closed, m.rested as waiting
+        from round r join alert a on a.id = r.alert
+        join round_member m on m.round = r.id and m.membership = #{membership}
+        where a.grp = #{group} and r.found and m.rested > 0)
+      """
+          + WAITS
+          + AFTER)
+  List<Waits> restedIn(int group, int membership, int before, int most);
+
+  /** How much rests for a member in all rounds together. */
+  @Select(
+      """
+      select coalesce(sum(m.rested), 0)::int from round r join alert a on a.id = r.alert
+      join round_member m on m.round = r.id and m.membership = #{membership}
+      where a.grp = #{group} and r.found
+      """)
+  int rested(int group, int membership);
 
   /** Rounds with something that nobody has seen. */
   @Select(
@@ -272,21 +293,21 @@ interface RoundMapper {
   /** A member who reviewed nothing yet has no row. Answers the rounds that were not counted so. */
   @Select(
       """
-      insert into round_member (round, membership, reviewed, spared)
-      select q.round, q.membership, q.reviewed, q.spared
-      from unnest(#{rounds}, #{members}, #{reviewed}, #{spared})
-        as q (round, membership, reviewed, spared)
+      insert into round_member (round, membership, reviewed, spared, rested)
+      select q.round, q.membership, q.reviewed, q.spared, q.rested
+      from unnest(#{rounds}, #{members}, #{reviewed}, #{spared}, #{rested})
+        as q (round, membership, reviewed, spared, rested)
       where q.reviewed + q.spared > 0 or exists (
         select 1 from round_member m where m.round = q.round and m.membership = q.membership)
       order by q.round, q.membership
       on conflict (round, membership) do update
-        set reviewed = excluded.reviewed, spared = excluded.spared
-        where (round_member.reviewed, round_member.spared)
-          <> (excluded.reviewed, excluded.spared)
+        set reviewed = excluded.reviewed, spared = excluded.spared, rested = excluded.rested
+        where (round_member.reviewed, round_member.spared, round_member.rested)
+          <> (excluded.reviewed, excluded.spared, excluded.rested)
       returning round
       """)
   List<Integer> countMembers(
-      Integer[] rounds, Integer[] members, Integer[] reviewed, Integer[] spared);
+      Integer[] rounds, Integer[] members, Integer[] reviewed, Integer[] spared, Integer[] rested);
 
   /** What was counted of those who are no members any more, or guests now; group 0: of all. */
   @Update(

@@ -17,7 +17,7 @@ interface VerdictMapper {
       left join lateral (
         select bool_or(e.what = 'keep') as kept, bool_or(e.what = 'pass') as passed
         from lamp l join membership m on m.id = l.membership and m.grp = a.grp
-        join review_event e on e.id = l.event
+        join review_event e on e.id = l.event and e.what <> 'rest'
         where l.occasion = a.occasion) said on true
       where f.alert = #{alert} and o.kind = 'first coming' order by f.id
       """)

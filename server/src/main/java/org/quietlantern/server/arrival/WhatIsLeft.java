@@ -1,5 +1,6 @@
 package org.quietlantern.server.arrival;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import java.util.function.Predicate;
 import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Duty;
 import org.quietlantern.core.review.Lamp;
+import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.arrival.RoundMapper.FoundRow;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -56,17 +58,50 @@ class WhatIsLeft {
     return left.and(FoundRow::isOwed);
   }
 
-  /** Those that a member owes, by row number. */
+  /** Those that a member (row number) owes. */
   Predicate<FoundRow> owedBy(
       int member,
       Member who,
       List<Groups.InGroup> reviewers,
       Map<Integer, List<CurrentMark>> said) {
+    return of(member, who, reviewers, said, Duty::owes);
+  }
+
+  /** Those that rest for a member (row number). */
+  Predicate<FoundRow> restingFor(
+      int member,
+      Member who,
+      List<Groups.InGroup> reviewers,
+      Map<Integer, List<CurrentMark>> said) {
+    return of(member, who, reviewers, said, Duty::rests);
+  }
+
+  /** What is so of what came at a moment, by the member's lamp on it. */
+  private interface ByDuty {
+    boolean is(Duty duty, Instant came, Lamp lamp);
+  }
+
+  private Predicate<FoundRow> of(
+      int member,
+      Member who,
+      List<Groups.InGroup> reviewers,
+      Map<Integer, List<CurrentMark>> said,
+      ByDuty by) {
     Optional<Duty> duty =
         Optional.ofNullable(duties.of(who.group(), reviewers, who.zoneId()).get(member));
     return one ->
-        duty.map(its -> its.holds(one.came())).orElse(false)
-            && CurrentMark.lampOf(member, saidOf(one, said)).owes();
+        duty.map(its -> by.is(its, one.came(), CurrentMark.lampOf(member, saidOf(one, said))))
+            .orElse(false);
+  }
+
+  /** Those that somebody else keeps or brings to the group. */
+  static Predicate<FoundRow> wantedByOthers(int member, Map<Integer, List<CurrentMark>> said) {
+    return one ->
+        saidOf(one, said).stream()
+            .anyMatch(
+                mark ->
+                    mark.member() != member
+                        && (mark.mark() == Mark.KEEP || mark.mark() == Mark.RAISE));
   }
 
   static Predicate<FoundRow> seenByNobody(Map<Integer, List<CurrentMark>> said) {

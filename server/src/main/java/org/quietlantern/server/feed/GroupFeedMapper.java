@@ -36,7 +36,7 @@ interface GroupFeedMapper {
                 and exists (select 1 from finding n where n.arrival = r.id)
                 and not exists (select 1 from lamp l join review_event e on e.id = l.event
                   where l.occasion = r.occasion and l.membership = m.id
-                    and e.what in ('keep', 'pass', 'raise', 'seen'))) told
+                    and e.what in ('keep', 'pass', 'raise', 'seen', 'rest'))) told
             where nth = 1 and (#{before} = 0 or
               (at, id) < (select came, id from arrival where id = #{before} and grp = #{group}))
             order by at desc, id desc limit #{most}

@@ -55,7 +55,7 @@ class LampCheck implements MendingCheck {
     occasions.removeIf(
         occasion ->
             Optional.ofNullable(ought.get(occasion)).equals(Optional.ofNullable(is.get(occasion))));
-    occasions.forEach(occasion -> mapper.settle(membership, occasion));
+    mapper.settle(membership, occasions.toArray(Integer[]::new));
     return occasions.size();
   }
 

@@ -95,21 +95,49 @@ interface ReviewMapper {
   @Select("select occasion from review_event where id = #{event} and membership = #{membership}")
   Integer occasionOf(int event, int membership);
 
-  /** Puts the lamp of a member on an occasion where the events leave it. */
+  /** The same mark without a reason on many occasions; answers the events. */
+  @Select(
+      """
+      insert into review_event (command, membership, occasion, publication, what, reason, at)
+      select #{command}, #{membership}, q.occasion, q.publication, #{what}, '', #{now}
+      from unnest(#{occasions}, #{publications}) as q (occasion, publication) order by q.occasion
+      returning id
+      """)
+  List<Integer> addAll(
+      UUID command,
+      int membership,
+      Integer[] occasions,
+      Integer[] publications,
+      String what,
+      Instant now);
+
+  /** Takes events of a member back; answers their occasions. */
+  @Select(
+      """
+      insert into review_event (command, membership, occasion, publication, what, reason, undoes, at)
+      select #{command}, membership, occasion, publication, 'undo', '', id, #{now}
+      from review_event where id = any(#{events}) and membership = #{membership} order by id
+      returning occasion
+      """)
+  List<Integer> undoAll(UUID command, int membership, Integer[] events, Instant now);
+
+  /** Puts the lamps of a member on occasions where the events leave them. */
   @Update(
       """
       with standing as (
-        select max(e.id) as event from review_event e
-        where e.membership = #{membership} and e.occasion = #{occasion} and e.what <> 'undo'
-          and not exists (select 1 from review_event u where u.undoes = e.id)),
+        select e.occasion, max(e.id) as event from review_event e
+        where e.membership = #{membership} and e.occasion = any(#{occasions})
+          and e.what <> 'undo'
+          and not exists (select 1 from review_event u where u.undoes = e.id)
+        group by e.occasion),
       gone as (
-        delete from lamp where membership = #{membership} and occasion = #{occasion}
-          and (select event from standing) is null)
+        delete from lamp where membership = #{membership} and occasion = any(#{occasions})
+          and occasion not in (select occasion from standing))
       insert into lamp (membership, occasion, event)
-      select #{membership}, #{occasion}, event from standing where event is not null
+      select #{membership}, occasion, event from standing order by occasion
       on conflict (membership, occasion) do update set event = excluded.event
       """)
-  void settle(int membership, int occasion);
+  void settle(int membership, Integer[] occasions);
 
   /** The mark of a member that is in force on an occasion of a work. */
   @Select(

@@ -160,6 +160,35 @@ public class Reviews {
         said.at());
   }
 
+  /** A work (row number) on an occasion (row number) of it. */
+  public record OnOccasion(int occasion, int publication) {}
+
+  /** Says the same of many, without a reason, as a part of a command; answers the events. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public List<Integer> markAll(Member who, UUID command, List<OnOccasion> marked, Mark mark) {
+    Integer[] occasions = marked.stream().map(OnOccasion::occasion).toArray(Integer[]::new);
+    List<Integer> events =
+        mapper.addAll(
+            command,
+            who.id(),
+            occasions,
+            marked.stream().map(OnOccasion::publication).toArray(Integer[]::new),
+            mark.word(),
+            calendar.now());
+    mapper.settle(who.id(), occasions);
+    marked.forEach(one -> changed(who.group(), one.publication()));
+    return events;
+  }
+
+  /** Takes marks of many back, by their events, as a part of a command; later ones stay. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void takeAllBack(Member who, UUID command, List<OnOccasion> marked, List<Integer> events) {
+    List<Integer> occasions =
+        mapper.undoAll(command, who.id(), events.toArray(Integer[]::new), calendar.now());
+    mapper.settle(who.id(), occasions.toArray(Integer[]::new));
+    marked.forEach(one -> changed(who.group(), one.publication()));
+  }
+
   private int occasion(Comes of) {
     Coming on = of.on();
     return on.isFirst()
@@ -205,7 +234,7 @@ public class Reviews {
         mapper.add(
             new ReviewMapper.NewEvent(
                 command, who.id(), occasion, publication, what, reason, undoes, at));
-    mapper.settle(who.id(), occasion);
+    mapper.settle(who.id(), new Integer[] {occasion});
     changed(who.group(), publication);
     return event;
   }
