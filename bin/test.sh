@@ -174,7 +174,11 @@ bench() {
       ;;
     bringing) bench_bringing "${@:2}" ;;
     alerts) bench_alerts "${@:2}" ;;
-    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations, exchange, bringing or alerts" ;;
+    review)
+      build_bench
+      measure ReviewBench "${2:-100000}"
+      ;;
+    *) fail "there is no benchmark “$what”: search, http, attacks, soak, size, folders, headings, text, reading, citations, exchange, bringing, alerts or review" ;;
   esac
 }
 
