@@ -8,6 +8,7 @@ export const LISTS = [
   { list: 'readable', label: 'Text has come', none: 'No text has come that you waited for.' },
   { list: 'waiting', label: 'Waiting for text', none: 'Nobody waits for a text.' },
   { list: 'unsure', label: 'Unsure', none: 'Nobody is unsure of anything.' },
+  { list: 'changed', label: 'Changed since', none: 'Nothing has changed that you decided on.' },
   { list: 'rested', label: 'Rested', none: 'Nothing rests for you.' },
   { list: 'disputed', label: 'We disagree', none: 'Nobody passed what another keeps.' },
 ] as const satisfies readonly {

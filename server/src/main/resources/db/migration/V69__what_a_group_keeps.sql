@@ -12,3 +12,6 @@ alter table round_member add column rested integer not null default 0;
 alter table review_event drop constraint review_event_what_check;
 alter table review_event add constraint review_event_what_check
   check (what in ('keep', 'pass', 'raise', 'hold', 'hold for text', 'seen', 'rest', 'undo'));
+
+-- What comes again is rare among what came.
+create index on occasion (publication) where kind <> 'first coming';

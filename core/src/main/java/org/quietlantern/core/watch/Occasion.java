@@ -51,6 +51,14 @@ public enum Occasion {
     return toReview;
   }
 
+  /** Words of those on which a work comes again to be reviewed. */
+  public static List<String> toReviewAgain() {
+    return Arrays.stream(values())
+        .filter(one -> one.toReview && one != FIRST_COMING)
+        .map(Occasion::word)
+        .toList();
+  }
+
   /** Words of those that are only told. */
   public static List<String> onlyTold() {
     return Arrays.stream(values()).filter(one -> !one.toReview).map(Occasion::word).toList();

@@ -28,6 +28,7 @@ public record ArrivalList(
    * How much is in each list for the reader.
    *
    * @param readable held for their text, which can be read now; {@code waiting}: which cannot yet
+   * @param changed what waits for the reader of what was decided on and comes again
    * @param rested what came while the reader was away, or was let rest
    * @param mine how many of those whose text can be read now the reader held for it
    */
@@ -40,5 +41,6 @@ public record ArrivalList(
       int waiting,
       int unsure,
       int disputed,
-      int rested) {}
+      int rested,
+      int changed) {}
 }

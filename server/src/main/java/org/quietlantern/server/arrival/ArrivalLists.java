@@ -82,7 +82,8 @@ public class ArrivalLists {
         open.getOrDefault(Unsettled.WAITING, 0),
         open.getOrDefault(Unsettled.UNSURE, 0),
         open.getOrDefault(Unsettled.DISPUTED, 0),
-        roundLists.count(who, RoundLists.Of.RESTED));
+        roundLists.count(who, RoundLists.Of.RESTED),
+        roundLists.count(who, RoundLists.Of.CHANGED));
   }
 
   /**
@@ -130,7 +131,7 @@ public class ArrivalLists {
     Map<Integer, Row> rows = rows(who.group(), needed);
     return new ArrivalList(
         list.word(),
-        roundLists.count(who, list),
+        page.whole(),
         listed(views(who, reviewers, found, page.said()), found, rows),
         null,
         page.next() == null ? null : rows.get(page.next()).pid());
@@ -146,7 +147,7 @@ public class ArrivalLists {
         ordered.because(views.of(who, reviewers, ordered.found(), stored, all.said()));
     return new ArrivalList(
         list.word(),
-        roundLists.count(who, list),
+        all.whole(),
         listed(shown, ordered.found(), rows(who.group(), roundsOf(ordered.found()))),
         ordered.learned(),
         null);

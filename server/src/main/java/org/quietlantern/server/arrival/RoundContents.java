@@ -22,6 +22,14 @@ class RoundContents {
     return rounds.stream().flatMap(one -> all.getOrDefault(one, List.of()).stream()).toList();
   }
 
+  /** What another alert found, too, once an occasion. */
+  List<RoundMapper.FoundRow> once(List<RoundMapper.FoundRow> found) {
+    Set<List<Object>> seen = new HashSet<>();
+    return found.stream()
+        .filter(one -> !one.hereSince() && seen.add(List.of(one.publication(), one.on())))
+        .toList();
+  }
+
   /** By round. Two that turned out to be one work since stand in a round once an occasion. */
   Map<Integer, List<RoundMapper.FoundRow>> of(List<Integer> rounds) {
     Set<List<Object>> seen = new HashSet<>();

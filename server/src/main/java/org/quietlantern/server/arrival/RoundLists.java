@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.quietlantern.core.watch.Occasion;
 import org.quietlantern.server.arrival.RoundMapper.FoundRow;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
@@ -30,12 +31,17 @@ class RoundLists {
   private final RoundContents contents;
   private final WhatIsLeft left;
   private final Reviews reviews;
+  private final Duties duties;
 
-  /** What is listed: what a member owes, what nobody has seen, what rests for a member. */
+  /**
+   * What is listed: what a member owes, what nobody has seen, what rests for a member, and of what
+   * a member owes that which comes again: works that the group had decided on, and that changed.
+   */
   enum Of {
     OWED,
     NOBODY,
-    RESTED;
+    RESTED,
+    CHANGED;
 
     String word() {
       return name().toLowerCase(Locale.ROOT);
@@ -49,12 +55,19 @@ class RoundLists {
   /**
    * A part of a list.
    *
+   * @param whole how much is in the list
    * @param said what everybody said of it, by occasion
    * @param next the last round of it (row number); none where nothing comes after it
    */
-  record Part(List<FoundRow> found, Map<Integer, List<CurrentMark>> said, @Nullable Integer next) {}
+  record Part(
+      List<FoundRow> found,
+      int whole,
+      Map<Integer, List<CurrentMark>> said,
+      @Nullable Integer next) {}
 
-  RoundLists(RoundMapper mapper, RoundContents contents, WhatIsLeft left, Reviews reviews) {
+  RoundLists(
+      RoundMapper mapper, RoundContents contents, WhatIsLeft left, Reviews reviews, Duties duties) {
+    this.duties = duties;
     this.mapper = mapper;
     this.contents = contents;
     this.left = left;
@@ -67,7 +80,19 @@ class RoundLists {
       case OWED -> who.mayWrite() ? mapper.owed(who.group(), who.id()) : 0;
       case RESTED -> who.mayWrite() ? mapper.rested(who.group(), who.id()) : 0;
       case NOBODY -> mapper.unseen(who.group());
+      case CHANGED -> changed(who, duties.reviewers(who.group())).found().size();
     };
+  }
+
+  /** All of it: it is little. */
+  private Part changed(Member who, List<Groups.InGroup> reviewers) {
+    List<FoundRow> again =
+        who.mayWrite()
+            ? mapper.foundAgain(who.group(), Occasion.toReviewAgain().toArray(String[]::new))
+            : List.of();
+    return again.isEmpty()
+        ? new Part(List.of(), 0, Map.of(), null)
+        : of(who, reviewers, Of.CHANGED, said -> one -> true, contents.once(again));
   }
 
   /**
@@ -92,28 +117,40 @@ class RoundLists {
 
   private Part part(
       Member who, List<Groups.InGroup> reviewers, Of list, Only only, int after, int most) {
+    if (list == Of.CHANGED) {
+      return changed(who, reviewers);
+    }
     List<FoundRow> found = new ArrayList<>();
     Map<Integer, List<CurrentMark>> said = new HashMap<>();
     int last = after;
     boolean more = true;
+    int whole = -1;
     // Where little of it is asked for, one looks on until there is enough.
     while (more && found.size() < most) {
       List<RoundMapper.Waits> waits = waits(who, list, last, most);
       List<Integer> rounds = fill(waits, most);
-      List<FoundRow> all = contents.inOrder(rounds);
-      Map<Integer, List<CurrentMark>> its =
-          reviews.onOccasions(
-              who.group(), all.stream().map(FoundRow::occasion).distinct().toList());
-      all.stream()
-          .filter(FoundRow::isOwed)
-          .filter(belongs(who, reviewers, list, its))
-          .filter(only.of(its))
-          .forEach(found::add);
-      said.putAll(its);
+      whole = waits.isEmpty() ? whole : waits.get(0).whole();
+      Part its = of(who, reviewers, list, only, contents.inOrder(rounds));
+      found.addAll(its.found());
+      said.putAll(its.said());
       more = rounds.size() < waits.size() || waits.size() == most;
       last = rounds.isEmpty() ? last : rounds.get(rounds.size() - 1);
     }
-    return new Part(found, said, more ? last : null);
+    return new Part(found, whole < 0 ? count(who, list) : whole, said, more ? last : null);
+  }
+
+  /** What of some arrivals belongs to a list. */
+  private Part of(
+      Member who, List<Groups.InGroup> reviewers, Of list, Only only, List<FoundRow> all) {
+    Map<Integer, List<CurrentMark>> said =
+        reviews.onOccasions(who.group(), all.stream().map(FoundRow::occasion).distinct().toList());
+    List<FoundRow> its =
+        all.stream()
+            .filter(FoundRow::isOwed)
+            .filter(belongs(who, reviewers, list, said))
+            .filter(only.of(said))
+            .toList();
+    return new Part(its, its.size(), said, null);
   }
 
   private List<RoundMapper.Waits> waits(Member who, Of list, int after, int most) {
@@ -122,6 +159,7 @@ class RoundLists {
       case RESTED ->
           who.mayWrite() ? mapper.restedIn(who.group(), who.id(), after, most) : List.of();
       case NOBODY -> mapper.unseenIn(who.group(), after, most);
+      case CHANGED -> List.of();
     };
   }
 
@@ -142,7 +180,7 @@ class RoundLists {
   private Predicate<FoundRow> belongs(
       Member who, List<Groups.InGroup> reviewers, Of list, Map<Integer, List<CurrentMark>> said) {
     return switch (list) {
-      case OWED -> left.owedBy(who.id(), who, reviewers, said);
+      case OWED, CHANGED -> left.owedBy(who.id(), who, reviewers, said);
       case RESTED -> left.restingFor(who.id(), who, reviewers, said);
       case NOBODY -> WhatIsLeft.seenByNobody(said);
     };

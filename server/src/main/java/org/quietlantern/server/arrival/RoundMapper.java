@@ -97,8 +97,8 @@ interface RoundMapper {
       """)
   Instant firstClosed(int group);
 
-  /** {@code waiting}: how many arrivals. */
-  record Waits(int round, int waiting) {}
+  /** {@code waiting}: how many arrivals; {@code whole}: in all rounds together. */
+  record Waits(int round, int waiting, int whole) {}
 
   /** In the order of the list of rounds. */
   String AFTER =
@@ -111,7 +111,8 @@ interface RoundMapper {
 
   String WAITS =
       """
-      select r.id as round, r.waiting from those r where true
+      select r.id as round, r.waiting, (select sum(waiting)::int from those) as whole
+      from those r where true
       """;
 
   /** Rounds in which a member owes something. */
@@ -178,6 +179,15 @@ interface RoundMapper {
             order by n.id desc
             """)
   List<FoundRow> foundOf(int group, Integer[] publications);
+
+  /** What came to a group again, on occasions of some kinds, the latest first. */
+  @Select(
+      FOUND
+          + """
+             where r.grp = #{group} and o.kind <> 'first coming' and o.kind = any(#{kinds})
+            order by r.came desc, n.id desc
+            """)
+  List<FoundRow> foundAgain(int group, String[] kinds);
 
   /** How many come after a round in that list. */
   @Select(

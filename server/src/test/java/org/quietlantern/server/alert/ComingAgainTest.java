@@ -97,6 +97,19 @@ class ComingAgainTest {
             .toList();
   }
 
+  /** The list of what was decided on, and changed; as many as are counted. */
+  private static List<String> changed(Client who) {
+    List<String> listed =
+        who.get("/arrivals/changed")
+            .ok()
+            .get("arrivals")
+            .valueStream()
+            .map(one -> one.at("/arrival/id").asString())
+            .toList();
+    assertThat(who.get("/arrivals").ok().get("changed").asInt()).isEqualTo(listed.size());
+    return listed;
+  }
+
   private static JsonNode named(JsonNode round, String newClass) {
     return round
         .get("arrivals")
@@ -173,9 +186,13 @@ class ComingAgainTest {
     assertThat(lamp(again, me, "before")).isEqualTo("keep");
     assertThat(lamp(again, group.member(1).pid(), "before")).isEqualTo("pass");
     assertThat(arve.get("/rounds").ok().get("owed").asInt()).isEqualTo(owed + 1);
+    assertThat(changed(arve)).containsExactly(voles + "@retracted");
+    assertThat(changed(asta)).containsExactly(voles + "@retracted");
 
     assertThat(mark(arve, voles + "@retracted", "seen", round)).isEqualTo(200);
     assertThat(arve.get("/rounds").ok().get("owed").asInt()).isEqualTo(owed);
+    assertThat(changed(arve)).isEmpty();
+    assertThat(changed(asta)).hasSize(1);
     round = round(arve, first);
     assertThat(lamp(named(round, "retracted"), me, "mark")).isEqualTo("seen");
     assertThat(lamp(named(round, "published"), me, "mark")).as("of another work").isEmpty();
