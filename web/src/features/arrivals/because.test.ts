@@ -11,7 +11,7 @@ test('says what of a work was kept before', () => {
       { kind: 'word', what: 'dimming' },
     ]),
   ).toBe(
-    'Part-night lighting, by Ada Oxlade, citing Moths at lamps, in Annals of Verges, “dimming”',
+    'Part-night lighting, by Ada Oxlade, citing “Moths at lamps”, in Annals of Verges, “dimming”',
   );
   expect(likeWhatWasKept([])).toBe('');
 });

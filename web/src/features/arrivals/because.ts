@@ -4,7 +4,7 @@ type Because = Schema['Because'];
 
 const SAID: Record<string, (what: string) => string> = {
   author: (what) => `by ${what}`,
-  reference: (what) => `citing ${what}`,
+  reference: (what) => `citing “${what}”`,
   journal: (what) => `in ${what}`,
   word: (what) => `“${what}”`,
 };

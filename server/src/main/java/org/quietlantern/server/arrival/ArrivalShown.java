@@ -37,7 +37,7 @@ public record ArrivalShown(
    * Something that works have which the group kept.
    *
    * @param kind {@code heading}, {@code author}, {@code reference}, {@code journal} or {@code word}
-   * @param what its name; of a reference the title of the cited work, or its DOI
+   * @param what its name; of a reference the title of the cited work
    */
   public record Because(String kind, String what) {}
 

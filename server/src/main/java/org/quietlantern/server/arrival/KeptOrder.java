@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.quietlantern.core.publication.SameWork;
@@ -20,6 +21,9 @@ import org.springframework.stereotype.Component;
 /** Works in the order of what the group tends to keep. It hides none. */
 @Component
 class KeptOrder {
+  /** Told of a work. */
+  private static final int REASONS = 3;
+
   private final TendencyOfGroup tendencies;
   private final Publications publications;
 
@@ -91,14 +95,18 @@ class KeptOrder {
                 Map.Entry::getKey,
                 of ->
                     of.getValue().why().stream()
-                        .map(reason -> because(reason.trait(), titles))
+                        .flatMap(reason -> because(reason.trait(), titles).stream())
+                        .limit(REASONS)
                         .toList()));
   }
 
-  private static ArrivalShown.Because because(Trait trait, Map<String, WorkTitled> titles) {
-    WorkTitled cited =
-        trait.kind() == Trait.Kind.REFERENCE ? titles.get(SameWork.doiKey(trait.what())) : null;
-    return new ArrivalShown.Because(
-        trait.kind().word(), cited == null ? trait.what() : cited.title());
+  /** None where it is a work that is not here. */
+  private static Optional<ArrivalShown.Because> because(
+      Trait trait, Map<String, WorkTitled> titles) {
+    Optional<String> name =
+        trait.kind() == Trait.Kind.REFERENCE
+            ? Optional.ofNullable(titles.get(SameWork.doiKey(trait.what()))).map(WorkTitled::title)
+            : Optional.of(trait.what());
+    return name.map(what -> new ArrivalShown.Because(trait.kind().word(), what));
   }
 }

@@ -31,7 +31,9 @@ class TendencyOfGroup {
 
   private static final int WORKS_HELD = 20_000;
   private static final int READ_AT_ONCE = 500;
-  private static final int REASONS = 3;
+
+  /** More than are told: works that are cited and not known here have no name to be told by. */
+  private static final int REASONS = 10;
 
   private final Reviews reviews;
   private final Publications publications;
