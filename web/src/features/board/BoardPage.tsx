@@ -36,7 +36,7 @@ function Shown({ board, only }: { board: Schema['BoardView']; only: string }) {
   const { params, change } = useAddress();
   const csv = new URLSearchParams({ ...askedBy(params), from: board.from, to: board.to });
   return (
-    <div className="page printed">
+    <div className="page board-sheet">
       <title>Board · Quiet Lantern</title>
       <Title help="arrivals" className="mb-1">
         Board

@@ -28,7 +28,7 @@ export function BoardTable({
       role="region"
       aria-label="Board"
       tabIndex={0}
-      className="board-sheet mt-4 max-w-full overflow-x-auto"
+      className="mt-4 max-w-full overflow-x-auto"
     >
       <table className="w-full text-left text-[13.5px]">
         <thead className="text-[13px] text-soft">
