@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { counted, DialogForm } from '../../ui';
+import { ChoiceField, counted, DialogForm } from '../../ui';
 import { useHere } from '../session';
 import { useLetRest, useOwedByAlert } from './api';
 
@@ -30,21 +30,16 @@ export function LetRest({ onClose }: { onClose: () => void }) {
         What rests waits for you no more and counts as reviewed by nobody. It stands under Rested,
         where you can still say something of it; the lamps of the others are not touched.
       </p>
-      <label className="mt-3 block">
-        <span className="small-head">Of</span>
-        <select
-          className="field block w-full"
-          value={alert}
-          onChange={(event) => setAlert(event.target.value)}
-        >
-          <option value="">all alerts: {all.toLocaleString('en-GB')}</option>
-          {waits.map((one) => (
-            <option key={one.alert} value={one.alert}>
-              {one.name}: {one.owed.toLocaleString('en-GB')}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ChoiceField
+        label="Of"
+        value={alert}
+        none={`all alerts: ${all.toLocaleString('en-GB')}`}
+        of={waits.map((one) => ({
+          id: one.alert,
+          name: `${one.name}: ${one.owed.toLocaleString('en-GB')}`,
+        }))}
+        onChange={setAlert}
+      />
       <label className="mt-3 block">
         <span className="small-head">Only what came before (if you like)</span>
         <input

@@ -22,7 +22,8 @@ export function RoundPane({ round, onNext }: { round: string; onNext: () => void
   const found = useRound(here.id, round, as);
   if (found.error && !stands(found)) return <Failed error={found.error} />;
   if (!found.data) return <Waiting what="the round" />;
-  return <Loaded key={as.left} view={found.data} as={as} onNext={onNext} />;
+  const part = as.left ? `${as.left} ${as.order}` : '';
+  return <Loaded key={part} view={found.data} as={as} onNext={onNext} />;
 }
 
 function shownAs(params: URLSearchParams): RoundShownAs {

@@ -12,11 +12,11 @@ const ANSWER = { mark: 'pass', lamp: 'lit', folder: '', note: '', publications: 
 beforeEach(() => sessionStorage.clear());
 afterEach(() => vi.unstubAllGlobals());
 
-function entry(id: string, round?: string): Entry {
+function entry(id: string, round?: string, lamp = 'unlit'): Entry {
   const arrival = {
     id,
     publication: { id, title: `Title ${id}` },
-    lamps: [{ member: 'me', lamp: 'unlit' }],
+    lamps: [{ member: 'me', lamp }],
   } as unknown as Schema['ArrivalShown'];
   return { arrival, ...(round && { round: { id: round } as Schema['InRound'] }) };
 }
@@ -69,4 +69,15 @@ it('sends no more at once than the server takes', async () => {
   await waitFor(() => expect(bodies()).toHaveLength(3));
   const sizes = bodies().map((body) => (body as { publications: string[] }).publications.length);
   expect(sizes).toEqual([500, 500, 100]);
+});
+
+it('lets rest what waits, and leaves alone what was decided on', async () => {
+  const { marks, bodies } = pane([
+    entry('a', 'r1', 'lit'),
+    entry('b', 'r1'),
+    entry('c', 'r1', 'dim'),
+  ]);
+  act(() => ['a', 'b', 'c'].forEach((id) => marks().tick(id)));
+  act(() => marks().say('rest'));
+  await waitFor(() => expect(bodies()).toMatchObject([{ publications: ['b', 'c'], mark: 'rest' }]));
 });

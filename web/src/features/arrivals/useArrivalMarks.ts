@@ -42,9 +42,17 @@ export function useArrivalMarks({
   };
   const say = (word: MarkWord) => {
     if (!writes) return;
-    const marked = meant().filter(({ arrival }) => isToReview(arrival));
+    const marked = meant().filter(({ arrival }) =>
+      // What was decided on is not let rest with the others.
+      word === 'rest' ? waitsFor(arrival, here.me.id) : isToReview(arrival),
+    );
     if (marked.length === 0) {
-      tell({ text: 'Nothing was marked: this is only told.' });
+      tell({
+        text:
+          word === 'rest'
+            ? 'Nothing was let rest: you have said something of it.'
+            : 'Nothing was marked: this is only told.',
+      });
       return;
     }
     const homeless = word === 'keep' ? marked.filter(({ round }) => !round) : [];

@@ -1,6 +1,7 @@
 package org.quietlantern.core.review;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -22,6 +23,11 @@ public enum Mark {
 
   Mark(Lamp lamp) {
     this.lamp = lamp;
+  }
+
+  /** What one says of a work that one has looked at: all but to let it rest. */
+  public static List<Mark> ofOneWork() {
+    return Arrays.stream(values()).filter(mark -> mark != REST).toList();
   }
 
   public Lamp lamp() {

@@ -5,7 +5,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -339,7 +338,7 @@ class DigestArrivals {
   /** Each leads to a page where it is chosen, and not made. */
   private static List<MarkOffered> marks(String place, String work, DigestMapper.Untold one) {
     String on = one.on().isFirst() ? "" : "&on=" + one.on().text();
-    return Arrays.stream(Mark.values())
+    return Mark.ofOneWork().stream()
         .map(
             mark ->
                 new MarkOffered(
