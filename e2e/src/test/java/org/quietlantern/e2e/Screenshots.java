@@ -58,6 +58,9 @@ class Screenshots {
     strip(ilse);
     ilse.go("Arrivals").page().getByText("What the group says").waitFor();
     take(ilse, "arrivals");
+    ilse.page().getByLabel("Lists of arrivals").getByText("Board").click();
+    ilse.region("Board").waitFor();
+    take(ilse, "board");
     ilse.go("Folders").link("Verge lighting").click();
     ilse.page().getByLabel("Publications kept").waitFor();
     take(ilse, "folder");
@@ -148,12 +151,6 @@ class Screenshots {
     ilse.line(1).waitFor();
     ilse.newSheet().search("moth* dimming");
     ilse.newSheet().search("(moth* or bats) dimming");
-    ilse.page().navigate(group + "/trail");
-    ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(0).check();
-    ilse.page().getByLabel(Pattern.compile("^Tick ")).nth(1).check();
-    ilse.button("Compare the two").click();
-    ilse.page().getByLabel("Leaf").getByText("Outward").waitFor();
-    take(ilse, "comparison");
     ilse.page().navigate(group + "/trail");
     ilse.page().getByText("Report", new Page.GetByTextOptions().setExact(true)).first().click();
     ilse.page().getByText("Not searched", new Page.GetByTextOptions().setExact(true)).waitFor();
