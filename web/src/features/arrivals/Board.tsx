@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../../api';
-import { Act, counted, shortDay } from '../../ui';
-import { Progress } from '../board';
+import { Act, counted } from '../../ui';
+import { Progress, spanOf } from '../board';
 import { HelpLink, Own } from '../help';
 
 type Round = Schema['RoundLine'];
@@ -72,7 +72,7 @@ export function Board({
                   aria-current={round.id === shown ? 'true' : undefined}
                   to={`/g/${group.id}/r/${round.id}`}
                 >
-                  {round.alertName}, {span(round)}
+                  {round.alertName}, {spanOf({ from: round.opens, to: round.closed ?? null })}
                 </Link>
               </th>
               {members.map((member) => (
@@ -101,10 +101,4 @@ export function Board({
       )}
     </section>
   );
-}
-
-function span(round: Round): string {
-  return round.closed
-    ? `${shortDay(round.opens)} to ${shortDay(round.closed)}`
-    : `since ${shortDay(round.opens)}, gathering`;
 }

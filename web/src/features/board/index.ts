@@ -1,2 +1,3 @@
 export { BoardPage } from './BoardPage';
 export { Progress } from './Progress';
+export { spanOf } from './span';

@@ -77,7 +77,7 @@ public record Coverage(
   }
 
   /** How many lamps are lit. */
-  public static long lit(Map<Integer, Lamp> lamps) {
+  private static long lit(Map<Integer, Lamp> lamps) {
     return lamps.values().stream().filter(lamp -> lamp == Lamp.LIT).count();
   }
 }
