@@ -24,7 +24,12 @@ export function BoardTable({
   const members = group.members.filter((member) => member.role !== 'guest');
   const narrow = members.length > WIDE;
   return (
-    <div role="region" aria-label="Board" tabIndex={0} className="relative mt-4 max-w-full overflow-x-auto">
+    <div
+      role="region"
+      aria-label="Board"
+      tabIndex={0}
+      className="relative mt-4 max-w-full overflow-x-auto"
+    >
       <table className="w-full text-left text-[13.5px]">
         <thead className="text-[13px] text-soft">
           <tr className="border-b border-base-300">
