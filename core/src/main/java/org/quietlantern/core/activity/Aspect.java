@@ -13,6 +13,7 @@ public enum Aspect {
   RHYTHM("rhythm"),
   HOUR("hour"),
   LAMPS("lamps asked for"),
+  COVERED_BY("covered by"),
   KEPT_IN("kept in", "folder"),
   STATE("state"),
   MARK("mark"),

@@ -76,6 +76,7 @@ public final class Wording {
           entry("review.mark hold for text", "waits for the text of {publications}"),
           entry("review.mark seen", "has seen {publications}"),
           entry("review.mark rest", "lets {publications} rest"),
+          entry("review.open", "opened what members had said apart of {publications}"),
           entry("review.rest", "let rest what waited"),
           entry("review.put-out", "put a lamp out on {publications}"),
           entry("reading.say", "read {publications}"),

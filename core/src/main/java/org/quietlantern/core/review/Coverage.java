@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
  *
  * @param arrivals how many there are to review
  * @param shares of the members
- * @param covered arrivals with at least the asked number of lit lamps
+ * @param covered arrivals with at least what is asked ({@link Asked})
  * @param nobody arrivals on which no lamp is lit
  * @param waitingSince when the oldest of them came that is not covered
  */
@@ -23,12 +23,33 @@ public record Coverage(
     int covered,
     int nobody,
     Optional<Instant> waitingSince) {
+  /** One lit lamp. */
+  public static final Asked SEEN_BY_SOMEBODY = new Asked(1, Covers.MARK);
+
   public Coverage {
     shares = Map.copyOf(shares);
   }
 
-  /** Something to review: when it came to the group, and its lamps by member. */
-  public record Arrived(Instant came, Map<Integer, Lamp> lamps) {}
+  /** Something to review: when it came to the group, and what is said of it, by member. */
+  public record Arrived(Instant came, Map<Integer, Mark> said) {}
+
+  /**
+   * What covers an arrival (rule V4).
+   *
+   * @param many how many marks; never more than there are members
+   * @param by which marks count
+   */
+  public record Asked(int many, Covers by) {
+    /** How many it takes with so many members. */
+    public int of(int members) {
+      return Math.min(many, members);
+    }
+
+    /** How many of the marks on an arrival count. */
+    public int counted(Collection<Mark> said) {
+      return by.count(said);
+    }
+  }
 
   /**
    * How far a member is.
@@ -42,11 +63,11 @@ public record Coverage(
 
   /**
    * @param duties of those who owe the round, by member
-   * @param asked how many lit lamps cover an arrival; never more than there are members
    */
-  public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Duty> duties, int asked) {
-    int needed = needed(asked, duties.size());
-    List<Arrived> waiting = arrivals.stream().filter(one -> lit(one.lamps()) < needed).toList();
+  public static Coverage of(Collection<Arrived> arrivals, Map<Integer, Duty> duties, Asked asked) {
+    int needed = asked.of(duties.size());
+    List<Arrived> waiting =
+        arrivals.stream().filter(one -> asked.counted(one.said().values()) < needed).toList();
     return new Coverage(
         arrivals.size(),
         duties.entrySet().stream()
@@ -54,13 +75,11 @@ public record Coverage(
                 Collectors.toMap(
                     Map.Entry::getKey, one -> share(arrivals, one.getKey(), one.getValue()))),
         arrivals.size() - waiting.size(),
-        (int) arrivals.stream().filter(one -> lit(one.lamps()) == 0).count(),
+        (int)
+            arrivals.stream()
+                .filter(one -> SEEN_BY_SOMEBODY.counted(one.said().values()) == 0)
+                .count(),
         waiting.stream().map(Arrived::came).min(Comparator.naturalOrder()));
-  }
-
-  /** How many lit lamps cover an arrival: as many as are asked for, or all that there are. */
-  public static int needed(int asked, int members) {
-    return Math.min(asked, members);
   }
 
   private static Share share(Collection<Arrived> arrivals, int member, Duty duty) {
@@ -68,16 +87,11 @@ public record Coverage(
     int spared = 0;
     int rested = 0;
     for (Arrived one : arrivals) {
-      Lamp lamp = one.lamps().getOrDefault(member, Lamp.UNLIT);
+      Lamp lamp = Lamp.of(Optional.ofNullable(one.said().get(member)));
       reviewed += lamp == Lamp.LIT ? 1 : 0;
       spared += lamp != Lamp.LIT && !duty.owes(one.came(), lamp) ? 1 : 0;
       rested += duty.rests(one.came(), lamp) ? 1 : 0;
     }
     return new Share(reviewed, spared, rested);
-  }
-
-  /** How many lamps are lit. */
-  private static long lit(Map<Integer, Lamp> lamps) {
-    return lamps.values().stream().filter(lamp -> lamp == Lamp.LIT).count();
   }
 }

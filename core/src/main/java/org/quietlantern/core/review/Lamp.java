@@ -1,6 +1,7 @@
 package org.quietlantern.core.review;
 
 import java.util.Locale;
+import java.util.Optional;
 
 /** A member's lamp on an arrival. */
 public enum Lamp {
@@ -10,6 +11,11 @@ public enum Lamp {
   DIM,
   /** Left alone by choice: not reviewed, and not owed. */
   RESTED;
+
+  /** Of whoever says this. */
+  public static Lamp of(Optional<Mark> said) {
+    return said.map(Mark::lamp).orElse(UNLIT);
+  }
 
   /** Whether the member still has to look at it. */
   public boolean owes() {

@@ -34,6 +34,11 @@ public enum Mark {
     return lamp;
   }
 
+  /** Whether it decides on the work (rule V2). */
+  public boolean isVerdict() {
+    return this == KEEP || this == PASS;
+  }
+
   public String word() {
     return name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }

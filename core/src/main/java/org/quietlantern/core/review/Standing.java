@@ -20,6 +20,6 @@ public final class Standing {
   }
 
   public static Lamp lamp(Optional<ReviewEvent> standing) {
-    return standing.flatMap(ReviewEvent::mark).map(Mark::lamp).orElse(Lamp.UNLIT);
+    return Lamp.of(standing.flatMap(ReviewEvent::mark));
   }
 }

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ReviewTest {
+  private static final Coverage.Asked MARKS_OF_TWO = new Coverage.Asked(2, Covers.MARK);
 
   @DisplayName("V1, V2, V7: the lamp is a projection of events")
   @ParameterizedTest(name = "{0} -> {1}, {2}")
@@ -67,10 +68,11 @@ class ReviewTest {
     Instant late = Instant.parse("2026-11-20T00:00:00Z");
     List<Coverage.Arrived> arrived =
         List.of(
-            new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.LIT)),
-            new Coverage.Arrived(early, Map.of(1, Lamp.LIT, 2, Lamp.DIM)),
-            new Coverage.Arrived(late, Map.of(2, Lamp.UNLIT)));
-    assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(early)), 2))
+            new Coverage.Arrived(early, Map.of(1, Mark.SEEN, 2, Mark.KEEP)),
+            new Coverage.Arrived(early, Map.of(1, Mark.PASS, 2, Mark.HOLD)),
+            new Coverage.Arrived(late, Map.of()));
+    assertThat(
+            Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(early)), MARKS_OF_TWO))
         .isEqualTo(
             new Coverage(
                 3,
@@ -78,32 +80,77 @@ class ReviewTest {
                 1,
                 1,
                 Optional.of(early)));
-    assertThat(Coverage.of(arrived.subList(0, 1), Map.of(1, Duty.since(early)), 1).waitingSince())
+    assertThat(
+            Coverage.of(
+                    arrived.subList(0, 1), Map.of(1, Duty.since(early)), Coverage.SEEN_BY_SOMEBODY)
+                .waitingSince())
         .as("all is covered")
         .isEmpty();
-    assertThat(Coverage.of(arrived, Map.of(1, Duty.since(early)), 5).covered())
+    assertThat(
+            Coverage.of(arrived, Map.of(1, Duty.since(early)), new Coverage.Asked(5, Covers.MARK))
+                .covered())
         .as("k is capped")
         .isEqualTo(2);
     assertThat(
-            Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(late)), 2)
+            Coverage.of(arrived, Map.of(1, Duty.since(early), 2, Duty.since(late)), MARKS_OF_TWO)
                 .shares()
                 .get(2))
         .as("V5: what came before is not owed, what was said of it counts")
         .isEqualTo(new Coverage.Share(1, 1, 0));
     Duty away = new Duty(early, List.of(new Duty.Absence(early, late)));
-    assertThat(Coverage.of(arrived, Map.of(1, away), 1).shares().get(1))
+    assertThat(Coverage.of(arrived, Map.of(1, away), Coverage.SEEN_BY_SOMEBODY).shares().get(1))
         .as("what came while one was away rests, what was lit all the same is reviewed")
         .isEqualTo(new Coverage.Share(2, 0, 0));
-    assertThat(Coverage.of(arrived, Map.of(2, away), 1).shares().get(2))
+    assertThat(Coverage.of(arrived, Map.of(2, away), Coverage.SEEN_BY_SOMEBODY).shares().get(2))
         .as("held while one was away: not owed")
         .isEqualTo(new Coverage.Share(1, 1, 1));
     assertThat(
             Coverage.of(
-                List.of(new Coverage.Arrived(late, Map.of(1, Lamp.RESTED))),
+                List.of(new Coverage.Arrived(late, Map.of(1, Mark.REST))),
                 Map.of(1, Duty.since(early)),
-                1))
+                Coverage.SEEN_BY_SOMEBODY))
         .as("let rest by choice: not owed, and not covered")
         .isEqualTo(
             new Coverage(1, Map.of(1, new Coverage.Share(0, 1, 1)), 0, 1, Optional.of(late)));
+    assertThat(
+            Coverage.of(
+                    arrived,
+                    Map.of(1, Duty.since(early), 2, Duty.since(early)),
+                    new Coverage.Asked(1, Covers.VERDICT))
+                .covered())
+        .as("V4: one has only seen it, and holding is no verdict")
+        .isEqualTo(2);
+    assertThat(
+            Coverage.of(
+                    arrived,
+                    Map.of(1, Duty.since(early), 2, Duty.since(early)),
+                    new Coverage.Asked(2, Covers.VERDICT))
+                .covered())
+        .isZero();
+  }
+
+  @DisplayName("V6: opened when as many have decided as were asked for")
+  @ParameterizedTest
+  @CsvSource({
+    "KEEP, 2, 3, false",
+    "KEEP PASS, 2, 3, true",
+    "KEEP SEEN, 2, 3, false",
+    "KEEP HOLD, 2, 3, false",
+    "KEEP REST, 2, 3, false",
+    "RAISE PASS, 2, 2, true",
+    "KEEP PASS, 3, 2, true",
+    "KEEP PASS, 3, 3, false"
+  })
+  void opening(String said, int asked, int members, boolean over) {
+    assertThat(Apart.isOver(Stream.of(said.split(" ")).map(Mark::valueOf).toList(), asked, members))
+        .isEqualTo(over);
+  }
+
+  @DisplayName("V6: of what lights a lamp it is told that somebody looked")
+  @Test
+  void told() {
+    assertThat(Stream.of(Mark.values()).map(Apart::told).distinct())
+        .containsExactly(Mark.SEEN, Mark.HOLD, Mark.REST);
+    assertThat(Apart.isKept(2, 1)).as("nobody to keep it from").isFalse();
   }
 }

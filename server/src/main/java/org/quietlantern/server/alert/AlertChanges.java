@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.quietlantern.core.activity.Aspect;
+import org.quietlantern.core.review.Covers;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.server.action.CommandKind;
@@ -62,13 +63,20 @@ public class AlertChanges implements CommandKinds {
    * What a member chooses of an alert.
    *
    * @param hour at which its rounds close, in the group's zone
-   * @param asked lit lamps that cover an arrival
+   * @param asked how many marks cover an arrival
+   * @param covers which marks: {@code mark} (any), {@code verdict} (a keep or a pass) or {@code
+   *     apart} (verdicts that are read by others when all are there); absent: any
    * @param folder that keeps go into
    * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round;
    *     absent: it does not
    */
   public record AlertChosen(
-      String rhythm, LocalTime hour, int asked, String folder, @Nullable Boolean tellsWidened) {}
+      String rhythm,
+      LocalTime hour,
+      int asked,
+      String folder,
+      @Nullable Boolean tellsWidened,
+      @Nullable String covers) {}
 
   /** A saved search that ended; {@code alert}: one that ended with it. */
   public record SearchEnded(String id, String name, @Nullable String alert) {}
@@ -187,6 +195,7 @@ public class AlertChanges implements CommandKinds {
             rhythm.text(),
             wanted.hour(),
             wanted.asked(),
+            covers(wanted.covers(), wanted.asked()).word(),
             folders.idToEdit(who, wanted.folder()),
             Boolean.TRUE.equals(wanted.tellsWidened()));
     AlertMapper.Chosen before = mapper.chosen(id);
@@ -198,8 +207,24 @@ public class AlertChanges implements CommandKinds {
         .differing(Aspect.RHYTHM, before.rhythm(), chosen.rhythm())
         .differing(Aspect.HOUR, before.hour(), chosen.hour())
         .differing(Aspect.LAMPS, before.asked(), chosen.asked())
+        .differing(Aspect.COVERED_BY, before.covers(), chosen.covers())
         .differing(Aspect.WIDENED, before.tellsWidened(), chosen.tellsWidened())
         .differing(Aspect.KEPT_IN, was.folder().id(), wanted.folder());
+  }
+
+  /** Any mark, where nothing is said. */
+  static Covers covers(@Nullable String wanted, int asked) {
+    Covers covers =
+        Covers.named(wanted == null ? Covers.MARK.word() : wanted)
+            .orElseThrow(
+                () ->
+                    Refusal.unusable(
+                        "covers",
+                        "An arrival is covered by any mark, by verdicts, or by verdicts apart."));
+    if (covers == Covers.APART && asked < 2) {
+      throw Refusal.unusable("covers", "It takes at least two to decide apart.");
+    }
+    return covers;
   }
 
   static void requireLamps(int asked) {
@@ -210,12 +235,12 @@ public class AlertChanges implements CommandKinds {
 
   private void choose(int id, AlertMapper.Chosen chosen) {
     mapper.lock(id);
-    mapper.choose(id, chosen);
+    mapper.choose(id, chosen, calendar.now());
     AlertMapper.Row alert = mapper.lock(id);
     if (!alert.state().equals("ended")) {
       rounds.reschedule(id, alert.nextClosing(calendar.now()));
     }
-    rounds.countAll(id);
+    rounds.askedOtherwise(id, alert.grp());
   }
 
   /** Ends a saved search, and with it the alert that watches it. */

@@ -24,6 +24,7 @@ interface AlertMapper {
       String rhythm,
       LocalTime hour,
       int asked,
+      String covers,
       boolean tellsWidened,
       String tells,
       long number,
@@ -82,6 +83,7 @@ interface AlertMapper {
       LocalTime hour,
       String state,
       int asked,
+      String covers,
       boolean tellsWidened,
       String tells,
       String by,
@@ -96,7 +98,8 @@ interface AlertMapper {
       """
       select a.id, a.pid, s.name, s.pid as search,
         coalesce(f.pid, '') as folder_pid, coalesce(f.name, '') as folder_name,
-        a.rhythm, a.hour, a.state, a.asked, a.tells_widened, a.tells, m.name as "by", a.at,
+        a.rhythm, a.hour, a.state, a.asked,
+        alert_covers(a) as covers, a.tells_widened, a.tells, m.name as "by", a.at,
         (select count(*) from finding n where n.alert = a.id)::int as findings,
         (select r.closes from round r where r.alert = a.id and r.closed is null) as next_closes,
         a.ran,
@@ -121,10 +124,10 @@ interface AlertMapper {
 
   @Select(
       """
-      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, tells_widened, tells,
-        state, number, memory, membership, at)
+      insert into alert (pid, grp, revision, folder, rhythm, hour, asked, verdicts, apart,
+        tells_widened, tells, state, number, memory, membership, at)
       values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked},
-        #{tellsWidened}, #{tells}, 'watching', #{number}, #{memory}, #{membership}, #{now})
+        #{covers} <> 'mark', case when #{covers} = 'apart' then #{now} end, #{tellsWidened}, #{tells}, 'watching', #{number}, #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
   Integer add(NewAlert row);
@@ -336,18 +339,23 @@ interface AlertMapper {
   void setState(int id, String state, Instant ended);
 
   /** What a member chooses of an alert. */
-  record Chosen(String rhythm, LocalTime hour, int asked, int folder, boolean tellsWidened) {}
+  record Chosen(
+      String rhythm, LocalTime hour, int asked, String covers, int folder, boolean tellsWidened) {}
 
-  @Select("select rhythm, hour, asked, folder, tells_widened from alert where id = #{id}")
+  @Select(
+      "select a.rhythm, a.hour, a.asked, "
+          + " alert_covers(a) as covers, a.folder, a.tells_widened from alert a where a.id = #{id}")
   Chosen chosen(int id);
 
   @Update(
       """
       update alert set rhythm = #{chosen.rhythm}, hour = #{chosen.hour}, asked = #{chosen.asked},
+        verdicts = coalesce(#{chosen.covers}, 'mark') <> 'mark',
+        apart = case when #{chosen.covers} = 'apart' then coalesce(apart, #{now}) end,
         folder = #{chosen.folder}, tells_widened = #{chosen.tellsWidened}, version = version + 1
       where id = #{id}
       """)
-  void choose(int id, Chosen chosen);
+  void choose(int id, Chosen chosen, Instant now);
 
   /** The alert that watches a saved search now, if one does. */
   @Select(

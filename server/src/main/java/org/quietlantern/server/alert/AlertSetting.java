@@ -77,6 +77,8 @@ public class AlertSetting implements CommandKinds {
    * @param receivers members who get it by mail; absent: everybody
    * @param tells {@code new}, what is new to its search, or {@code changes}, what changes of that
    *     which it finds; absent: what is new
+   * @param covers which marks cover an arrival: {@code mark} (any), {@code verdict} or {@code
+   *     apart} (verdicts that others read when all are there); absent: any
    */
   public record AlertWanted(
       @Nullable String search,
@@ -88,10 +90,11 @@ public class AlertSetting implements CommandKinds {
       @Nullable Boolean tellsWidened,
       @Nullable Integer past,
       @Nullable List<String> receivers,
-      @Nullable String tells) {
+      @Nullable String tells,
+      @Nullable String covers) {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
-      return new AlertWanted(search, null, rhythm, null, null, null, null, null, null, null);
+      return new AlertWanted(search, null, rhythm, null, null, null, null, null, null, null, null);
     }
   }
 
@@ -164,6 +167,7 @@ public class AlertSetting implements CommandKinds {
     Rhythm rhythm = Alerts.rhythm(wanted.rhythm());
     int asked = Objects.requireNonNullElse(wanted.asked(), 1);
     AlertChanges.requireLamps(asked);
+    AlertChanges.covers(wanted.covers(), asked);
     int past = Objects.requireNonNullElse(wanted.past(), 0);
     if (past < 0 || past > Foreseeing.MONTHS) {
       throw Refusal.unusable("past", "The past of an alert is none to twelve months.");
@@ -261,6 +265,7 @@ public class AlertSetting implements CommandKinds {
                 rhythm.text(),
                 hour,
                 asked,
+                AlertChanges.covers(wanted.covers(), asked).word(),
                 Boolean.TRUE.equals(wanted.tellsWidened()),
                 tells.word(),
                 baseline.number(),

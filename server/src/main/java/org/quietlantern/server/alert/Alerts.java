@@ -45,6 +45,7 @@ public class Alerts {
    *
    * @param rhythm {@code at-once}, {@code daily}, {@code weekly:MONDAY,...} or {@code monthly:31}
    * @param state {@code watching}, {@code paused} or {@code ended}
+   * @param covers {@code mark}, {@code verdict} or {@code apart}
    * @param tells {@code new} or {@code changes}
    * @param tellsWidened whether what headings, holdings or the calendar widen comes into a round
    * @param nextCloses when the round that gathers now will close; none for <i>at once</i>
@@ -61,6 +62,7 @@ public class Alerts {
       LocalTime hour,
       String state,
       int asked,
+      String covers,
       boolean tellsWidened,
       String tells,
       String by,
@@ -249,6 +251,7 @@ public class Alerts {
         line.hour(),
         line.state(),
         line.asked(),
+        line.covers(),
         line.tellsWidened(),
         line.tells(),
         line.by(),

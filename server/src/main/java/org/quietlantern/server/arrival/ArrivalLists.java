@@ -157,9 +157,9 @@ public class ArrivalLists {
     return found.stream().map(RoundMapper.FoundRow::round).distinct().toList();
   }
 
-  private Map<Integer, List<CurrentMark>> said(int group, List<RoundMapper.FoundRow> all) {
+  private Map<Integer, List<CurrentMark>> said(Member who, List<RoundMapper.FoundRow> all) {
     return reviews.onOccasions(
-        group, all.stream().map(RoundMapper.FoundRow::occasion).distinct().toList());
+        who, all.stream().map(RoundMapper.FoundRow::occasion).distinct().toList());
   }
 
   private ArrivalList ofPoints(Member who, Unsettled what, int before) {
@@ -180,7 +180,7 @@ public class ArrivalLists {
     return new ArrivalList(
         what.word(),
         points.counts(group).getOrDefault(what, 0),
-        listed(views(who, duties.reviewers(group), found, said(group, found)), found, rows),
+        listed(views(who, duties.reviewers(group), found, said(who, found)), found, rows),
         null,
         open.size() < PAGE ? null : Integer.toString(open.get(open.size() - 1).place()));
   }

@@ -53,7 +53,7 @@ class ArrivalViews {
             .map(RoundMapper.FoundRow::publication)
             .distinct()
             .toList();
-    Said said = new Said(marks, reviews.onPublications(who.group(), again));
+    Said said = new Said(marks, reviews.onPublications(who, again));
     return found.stream()
         .map(f -> shown(f, Objects.requireNonNull(shown.get(f.publication())), reviewers, said))
         .toList();

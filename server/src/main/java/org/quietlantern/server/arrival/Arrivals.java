@@ -148,12 +148,12 @@ public class Arrivals {
     String asked = order == null && isOfJournals(round) ? CONTENTS : order;
     List<RoundMapper.FoundRow> all = contents.inOrder(List.of(round.id()));
     Map<Integer, List<CurrentMark>> said =
-        reviews.onOccasions(who.group(), all.stream().map(RoundMapper.FoundRow::occasion).toList());
+        reviews.onOccasions(who, all.stream().map(RoundMapper.FoundRow::occasion).toList());
     List<Groups.InGroup> members = duties.reviewers(who.group());
     List<RoundMapper.FoundRow> here =
         left == null
             ? all
-            : all.stream().filter(whatIsLeft.in(who, members, left, round.asked(), said)).toList();
+            : all.stream().filter(whatIsLeft.in(who, members, left, round.wanted(), said)).toList();
     List<StoredPublication> stored =
         publications.byId(
             Viewer.of(who), here.stream().map(RoundMapper.FoundRow::publication).toList());
@@ -249,6 +249,7 @@ public class Arrivals {
         round.closed(),
         round.arrivals(),
         round.asked(),
+        round.covers(),
         byMember,
         shares,
         round.covered(),

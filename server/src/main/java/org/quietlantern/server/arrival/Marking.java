@@ -6,12 +6,14 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.quietlantern.core.activity.Aspect;
 import org.quietlantern.core.review.Lamp;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.watch.Coming;
+import org.quietlantern.server.action.Audience;
 import org.quietlantern.server.action.CommandKind;
 import org.quietlantern.server.action.CommandKinds;
 import org.quietlantern.server.action.CommandResult;
@@ -25,6 +27,7 @@ import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
 import org.quietlantern.server.review.CurrentMark;
+import org.quietlantern.server.review.ReadersApart;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
 
@@ -42,6 +45,7 @@ public class Marking implements CommandKinds {
   private final Arrivals arrivals;
   private final Publications publications;
   private final Reviews reviews;
+  private final ReadersApart apart;
   private final Items items;
   private final Commands commands;
 
@@ -83,8 +87,14 @@ public class Marking implements CommandKinds {
    * A mark that was taken away.
    *
    * @param on the occasion; none in what former versions wrote: the first coming
+   * @param keepsIn where a keep would have gone that was decided on apart
    */
-  record Out(int publication, @Nullable String on, CurrentMark said, List<Items.Taken> taken) {}
+  record Out(
+      int publication,
+      @Nullable String on,
+      CurrentMark said,
+      List<Items.Taken> taken,
+      @Nullable Integer keepsIn) {}
 
   /** A work that is marked, and on which occasion. */
   private record Arrived(StoredPublication work, Coming on) {
@@ -99,11 +109,13 @@ public class Marking implements CommandKinds {
       Arrivals arrivals,
       Publications publications,
       Reviews reviews,
+      ReadersApart apart,
       Items items,
       Commands commands) {
     this.arrivals = arrivals;
     this.publications = publications;
     this.reviews = reviews;
+    this.apart = apart;
     this.items = items;
     this.commands = commands;
   }
@@ -174,12 +186,19 @@ public class Marking implements CommandKinds {
       @Nullable Integer folder) {
     Map<Integer, CurrentMark> last =
         reviews.of(who, works.stream().map(one -> one.work().id()).distinct().toList());
+    Set<Reviews.Comes> decidedApart = decidedApart(who, works);
     List<Before> before = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     String kept = "";
     for (Arrived one : works) {
       StoredPublication work = one.work();
-      if (said == Mark.KEEP && one.on().isFirst()) {
+      boolean keeps = said == Mark.KEEP && one.on().isFirst();
+      if (decidedApart.contains(one.comes())) {
+        int event =
+            reviews.markApart(who, command, one.comes(), said, reason, keeps ? folder : null);
+        notes.add(keeps ? "It comes into the folder when the others have decided." : "");
+        before.add(new Before(work.id(), event, null, null, List.of()));
+      } else if (keeps) {
         Items.Placed placed = items.place(who, command, folder, work, reason, null);
         kept = placed.folder();
         before.add(new Before(work.id(), placed.event(), folder, placed.reason(), List.of()));
@@ -188,7 +207,7 @@ public class Marking implements CommandKinds {
         boolean wasKept = last.containsKey(work.id()) && last.get(work.id()).mark() == Mark.KEEP;
         // What comes again leaves its folders where the member decides so.
         boolean leaves = wasKept && (one.on().isFirst() || said == Mark.PASS);
-        List<Items.Taken> taken = leaves ? items.withdraw(who, work.id()) : List.of();
+        List<Items.Taken> taken = leaves ? items.withdraw(who.id(), work.id()) : List.of();
         notes.add(Items.sentence(taken));
         before.add(new Before(work.id(), event, null, null, taken));
       }
@@ -197,9 +216,15 @@ public class Marking implements CommandKinds {
     Marked answer =
         new Marked(said.word(), said.lamp().word(), kept, String.join(" ", notes), works.size());
     CommandResult<Marked, AllBefore> result =
-        done(who, works, CommandResult.of(answer, new AllBefore(before)));
-    String was = sameBefore(works, last);
+        done(who, works, decidedApart, CommandResult.of(answer, new AllBefore(before)));
+    String was = decidedApart.isEmpty() ? sameBefore(works, last) : "";
     return was.isEmpty() ? result : result.differing(Aspect.MARK, was, said.word());
+  }
+
+  private Set<Reviews.Comes> decidedApart(Member who, List<Arrived> works) {
+    return apart
+        .among(who.group(), works.stream().map(one -> one.work().id()).distinct().toList())
+        .keySet();
   }
 
   /** The mark that all of them had; empty where they had none, or not the same. */
@@ -216,12 +241,22 @@ public class Marking implements CommandKinds {
     return were.size() == 1 ? were.get(0) : "";
   }
 
+  /** Told to the group, but for works on which one decides apart. */
   private static <B> CommandResult<Marked, B> done(
-      Member who, List<Arrived> works, CommandResult<Marked, B> done) {
+      Member who,
+      List<Arrived> works,
+      Set<Reviews.Comes> decidedApart,
+      CommandResult<Marked, B> done) {
+    List<String> open =
+        works.stream()
+            .filter(one -> !decidedApart.contains(one.comes()))
+            .map(one -> one.work().pid())
+            .distinct()
+            .toList();
+    List<String> all = works.stream().map(one -> one.work().pid()).distinct().toList();
     return done.changing(works.stream().map(one -> changed(who, one)).toList())
-        .about(
-            Subject.Of.PUBLICATION,
-            works.stream().map(one -> one.work().pid()).distinct().toList());
+        .about(Subject.Of.PUBLICATION, open.isEmpty() ? all : open)
+        .toldTo(open.isEmpty() ? Audience.ME : Audience.GROUP);
   }
 
   private static String changed(Member who, Arrived one) {
@@ -240,17 +275,20 @@ public class Marking implements CommandKinds {
 
   private CommandResult<Marked, AllOut> out(Member who, UUID command, List<String> ids) {
     List<Arrived> works = arrived(who, ids);
+    Set<Reviews.Comes> decidedApart = decidedApart(who, works);
     List<Out> out = new ArrayList<>();
     LinkedHashSet<String> notes = new LinkedHashSet<>();
     for (Arrived one : works) {
       int work = one.work().id();
       CurrentMark said = reviews.on(who, one.comes()).orElse(null);
       if (said != null) {
+        Integer keepsIn = apart.keepsIn(who, one.comes()).orElse(null);
         reviews.takeBack(who, command, one.comes());
-        List<Items.Taken> taken =
-            one.on().isFirst() && said.mark() == Mark.KEEP ? items.withdraw(who, work) : List.of();
+        boolean leaves =
+            one.on().isFirst() && said.mark() == Mark.KEEP && !decidedApart.contains(one.comes());
+        List<Items.Taken> taken = leaves ? items.withdraw(who.id(), work) : List.of();
         notes.add(Items.sentence(taken));
-        out.add(new Out(work, one.on().text(), said, taken));
+        out.add(new Out(work, one.on().text(), said, taken, keepsIn));
       }
     }
     if (out.isEmpty()) {
@@ -258,7 +296,7 @@ public class Marking implements CommandKinds {
     }
     notes.remove("");
     Marked answer = new Marked("", Lamp.UNLIT.word(), "", String.join(" ", notes), out.size());
-    return done(who, works, CommandResult.of(answer, new AllOut(out)));
+    return done(who, works, decidedApart, CommandResult.of(answer, new AllOut(out)));
   }
 
   @Override
@@ -269,7 +307,12 @@ public class Marking implements CommandKinds {
   private String lightAgain(Member who, UUID command, AllOut before) {
     for (Out one : before.lamps()) {
       Coming on = one.on() == null ? Coming.FIRST : Coming.of(one.on());
-      reviews.sayAgain(who, command, new Reviews.Comes(one.publication(), on), one.said());
+      Reviews.Comes comes = new Reviews.Comes(one.publication(), on);
+      if (apart.among(who.group(), List.of(one.publication())).containsKey(comes)) {
+        reviews.sayAgainApart(who, command, comes, one.said(), one.keepsIn());
+      } else {
+        reviews.sayAgain(who, command, comes, one.said());
+      }
       one.taken().forEach(items::putBack);
     }
     return "";
@@ -282,6 +325,12 @@ public class Marking implements CommandKinds {
       if (one.folder() != null && one.reason() != null) {
         notes.add(items.removeReason(who, one.folder(), one.publication(), one.reason()));
       }
+      apart
+          .carried(one.event())
+          .ifPresent(
+              put ->
+                  notes.add(
+                      items.removeReason(who, put.folder(), one.publication(), put.reason())));
       one.taken().forEach(items::putBack);
     }
     notes.remove("");

@@ -10,7 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Coverage;
 import org.quietlantern.core.review.Duty;
-import org.quietlantern.core.review.Lamp;
+import org.quietlantern.core.review.Mark;
 import org.quietlantern.server.catalogue.Derived;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.platform.job.MendingCheck;
@@ -98,7 +98,7 @@ class RoundCounts implements MendingCheck {
       int group, List<RoundMapper.Counted> rounds, Map<Integer, List<RoundMapper.FoundRow>> found) {
     Map<Integer, Duty> members = duties.of(group);
     Map<Integer, List<CurrentMark>> said =
-        reviews.onOccasions(
+        reviews.toldOn(
             group,
             rounds.stream()
                 .flatMap(round -> found.getOrDefault(round.id(), List.of()).stream())
@@ -113,7 +113,7 @@ class RoundCounts implements MendingCheck {
                   return new Far(
                       round.id(),
                       !its.isEmpty(),
-                      Coverage.of(arrived(its, said), members, round.asked()));
+                      Coverage.of(arrived(its, said), members, round.wanted()));
                 })
             .toList();
     Set<Integer> others =
@@ -148,7 +148,7 @@ class RoundCounts implements MendingCheck {
       List<RoundMapper.FoundRow> found, Map<Integer, List<CurrentMark>> said) {
     return found.stream()
         .filter(RoundMapper.FoundRow::isOwed)
-        .map(f -> new Coverage.Arrived(f.came(), lamps(said.getOrDefault(f.occasion(), List.of()))))
+        .map(f -> new Coverage.Arrived(f.came(), marks(said.getOrDefault(f.occasion(), List.of()))))
         .toList();
   }
 
@@ -156,8 +156,8 @@ class RoundCounts implements MendingCheck {
     return all.stream().map(of).toArray(Integer[]::new);
   }
 
-  private static Map<Integer, Lamp> lamps(List<CurrentMark> said) {
-    return said.stream().collect(Collectors.toMap(CurrentMark::member, s -> s.mark().lamp()));
+  private static Map<Integer, Mark> marks(List<CurrentMark> said) {
+    return said.stream().collect(Collectors.toMap(CurrentMark::member, CurrentMark::mark));
   }
 
   /** Follows the catalogue, where works become one. */

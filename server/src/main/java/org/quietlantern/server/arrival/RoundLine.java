@@ -11,7 +11,9 @@ import org.quietlantern.server.platform.Nullable;
  * @param reviewed how many each member has reviewed, by the member's id
  * @param shares how many of them are each member's to review, by the member's id: not what came
  *     before they joined
- * @param covered how many have as many lit lamps as are asked for
+ * @param asked how many marks cover an arrival
+ * @param covers which marks do: {@code mark} (any), {@code verdict} or {@code apart}
+ * @param covered how many have as many as are asked for
  * @param waitingSince when the oldest came that is not covered
  */
 public record RoundLine(
@@ -24,6 +26,7 @@ public record RoundLine(
     @Nullable Instant closed,
     int arrivals,
     int asked,
+    String covers,
     Map<String, Integer> reviewed,
     Map<String, Integer> shares,
     int covered,

@@ -143,7 +143,7 @@ class RoundLists {
   private Part of(
       Member who, List<Groups.InGroup> reviewers, Of list, Only only, List<FoundRow> all) {
     Map<Integer, List<CurrentMark>> said =
-        reviews.onOccasions(who.group(), all.stream().map(FoundRow::occasion).distinct().toList());
+        reviews.onOccasions(who, all.stream().map(FoundRow::occasion).distinct().toList());
     List<FoundRow> its =
         all.stream()
             .filter(FoundRow::isOwed)

@@ -7,6 +7,8 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.quietlantern.core.review.Coverage;
+import org.quietlantern.core.review.Covers;
 import org.quietlantern.core.watch.Coming;
 
 @Mapper
@@ -25,10 +27,19 @@ interface RoundMapper {
       String folderPid,
       String folderName,
       int asked,
+      String covers,
       int arrivals,
       int covered,
       int nobody,
-      Instant waitingSince) {}
+      Instant waitingSince) {
+    Coverage.Asked wanted() {
+      return RoundMapper.wanted(asked, covers);
+    }
+  }
+
+  private static Coverage.Asked wanted(int asked, String covers) {
+    return new Coverage.Asked(asked, Covers.named(covers).orElseThrow());
+  }
 
   record FoundRow(
       int round,
@@ -56,7 +67,7 @@ interface RoundMapper {
       """
       select r.id, r.pid, r.n, r.opens, r.closes, r.closed, a.id as alert, a.pid as alert_pid,
         s.name as alert_name, a.folder, coalesce(f.pid, '') as folder_pid,
-        coalesce(f.name, '') as folder_name, a.asked,
+        coalesce(f.name, '') as folder_name, a.asked, alert_covers(a) as covers,
         r.arrivals, r.covered, r.nobody, r.waiting_since
       from round r join alert a on a.id = r.alert join revision v on v.id = a.revision
       join saved_search s on s.id = v.saved_search
@@ -266,11 +277,15 @@ interface RoundMapper {
       """)
   List<Reviewed> reviewed(Integer[] rounds);
 
-  record Counted(int id, int grp, int asked) {}
+  record Counted(int id, int grp, int asked, String covers) {
+    Coverage.Asked wanted() {
+      return RoundMapper.wanted(asked, covers);
+    }
+  }
 
   @Select(
       """
-      select r.id, a.grp, a.asked from round r join alert a on a.id = r.alert
+      select r.id, a.grp, a.asked, alert_covers(a) as covers from round r join alert a on a.id = r.alert
       where r.id = any(#{rounds}) order by r.id
       """)
   List<Counted> counted(Integer[] rounds);

@@ -30,6 +30,7 @@ public class Rounds {
   private final RoundMapper mapper;
   private final RoundCounts counts;
   private final OpenPoints points;
+  private final Opening opening;
   private final Reviews reviews;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -63,6 +64,7 @@ public class Rounds {
       RoundMapper mapper,
       RoundCounts counts,
       OpenPoints points,
+      Opening opening,
       Reviews reviews,
       PublicIds ids,
       Calendar calendar,
@@ -70,6 +72,7 @@ public class Rounds {
     this.mapper = mapper;
     this.counts = counts;
     this.points = points;
+    this.opening = opening;
     this.reviews = reviews;
     this.ids = ids;
     this.calendar = calendar;
@@ -133,8 +136,12 @@ public class Rounds {
     open(alert, now, null);
   }
 
-  /** Counts all rounds of an alert anew, when it asks for more or fewer lamps. */
-  public void countAll(int alert) {
+  /**
+   * An alert of a group (row numbers) asks for more or fewer marks, or for others: all its rounds
+   * are counted anew, and what was decided on apart is opened where that is due now.
+   */
+  public void askedOtherwise(int alert, int group) {
+    opening.openAll(group);
     counts.count(mapper.ofAlert(alert));
   }
 
@@ -146,6 +153,7 @@ public class Rounds {
   public void follow() {
     counts.follow();
     points.follow();
+    opening.openOverdue();
   }
 
   /**

@@ -31,19 +31,19 @@ class WhatIsLeft {
    * Those of a round that are left.
    *
    * @param of a member by public id, {@code nobody} (has seen it) or {@code uncovered}
-   * @param asked lit lamps that cover an arrival
+   * @param asked what covers an arrival
    * @param said by occasion
    */
   Predicate<FoundRow> in(
       Member who,
       List<Groups.InGroup> reviewers,
       String of,
-      int asked,
+      Coverage.Asked asked,
       Map<Integer, List<CurrentMark>> said) {
     Predicate<FoundRow> left =
         switch (of) {
           case NOBODY -> seenByNobody(said);
-          case UNCOVERED -> withFewer(Coverage.needed(asked, reviewers.size()), said);
+          case UNCOVERED -> withFewer(asked, asked.of(reviewers.size()), said);
           default ->
               owedBy(
                   reviewers.stream()
@@ -105,13 +105,13 @@ class WhatIsLeft {
   }
 
   static Predicate<FoundRow> seenByNobody(Map<Integer, List<CurrentMark>> said) {
-    return withFewer(1, said);
+    return withFewer(Coverage.SEEN_BY_SOMEBODY, 1, said);
   }
 
-  /** Those with fewer lit lamps. */
-  private static Predicate<FoundRow> withFewer(int needed, Map<Integer, List<CurrentMark>> said) {
+  private static Predicate<FoundRow> withFewer(
+      Coverage.Asked asked, int needed, Map<Integer, List<CurrentMark>> said) {
     return one ->
-        saidOf(one, said).stream().filter(mark -> mark.mark().lamp() == Lamp.LIT).count() < needed;
+        asked.counted(saidOf(one, said).stream().map(CurrentMark::mark).toList()) < needed;
   }
 
   private static List<CurrentMark> saidOf(FoundRow one, Map<Integer, List<CurrentMark>> said) {

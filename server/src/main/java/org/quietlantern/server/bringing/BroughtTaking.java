@@ -263,7 +263,7 @@ class BroughtTaking {
             .toList();
     Set<Integer> stay = new HashSet<>(folders.heldByAnybody(who, own));
     reviews
-        .onPublications(who.group(), own)
+        .onPublications(who, own)
         .forEach(
             (work, said) -> {
               if (said.stream().anyMatch(mark -> mark.member() != who.id())) {

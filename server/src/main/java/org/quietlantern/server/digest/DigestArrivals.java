@@ -177,7 +177,7 @@ class DigestArrivals {
         stored,
         summaries.of(who, there),
         reviews.onOccasions(
-            who.group(), untold.stream().map(DigestMapper.Untold::occasion).distinct().toList()),
+            who, untold.stream().map(DigestMapper.Untold::occasion).distinct().toList()),
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, Member::name)));
   }
 

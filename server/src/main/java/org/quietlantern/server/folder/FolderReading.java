@@ -225,7 +225,7 @@ public class FolderReading {
             .collect(Collectors.toMap(FolderMapper.Item::pid, Function.identity(), (a, b) -> a));
     List<FolderMapper.Item> items = ids.stream().map(byId::get).filter(Objects::nonNull).toList();
     Map<Integer, StoredPublication> stored = stored(who, items);
-    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), stored.keySet());
+    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who, stored.keySet());
     Map<Integer, List<ReasonGiven>> reasons = reasons(who, folder, items);
     Map<Integer, Summary> shown = summaries.of(who, stored.values());
     Set<Integer> opened = trail.opened(who, stored.keySet());

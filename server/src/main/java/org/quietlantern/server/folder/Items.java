@@ -3,6 +3,7 @@ package org.quietlantern.server.folder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.quietlantern.core.review.Mark;
@@ -89,7 +90,7 @@ public class Items {
   Placed put(
       Member who, int folderId, StoredPublication stored, String note, @Nullable Integer step) {
     FolderMapper.Folder folder = mapper.byId(who.id(), folderId);
-    Added added = add(who, folderId, stored, note, step);
+    Added added = add(who.id(), folderId, stored, note, step);
     List<String> elsewhere =
         mapper.keptIn(who.id(), new Integer[] {stored.id()}).stream()
             .filter(k -> !k.pid().equals(folder.pid()))
@@ -108,14 +109,28 @@ public class Items {
   /** {@code already}: it was in the folder before; {@code reason}: that was added, if one was. */
   record Added(boolean already, @Nullable Integer reason) {}
 
-  /** Puts a publication into a folder, and tells nothing beside. */
-  Added add(Member who, int folder, StoredPublication stored, String note, @Nullable Integer step) {
+  /** Where a keep that was decided on before is put now; row numbers. */
+  public record CarriedOut(int folder, int reason) {}
+
+  /**
+   * Carries out a keep of a member (row number) that was decided on before; empty where there is
+   * nothing to do: the folder is no more, or they kept the work there already.
+   */
+  public Optional<CarriedOut> carryOut(
+      int member, int folder, StoredPublication stored, String note) {
+    Integer living = mapper.living(folder);
+    Integer reason = living == null ? null : add(member, living, stored, note, null).reason();
+    return Optional.ofNullable(reason).map(added -> new CarriedOut(living, added));
+  }
+
+  /** Puts a publication into a folder for a member, and tells nothing beside. */
+  Added add(int member, int folder, StoredPublication stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
     Integer held = mapper.findItem(folder, stored.id());
     int item = held != null ? held : item(folder, stored.id(), now);
-    boolean saidBefore = mapper.gaveReason(item, who.id(), note);
-    boolean adds = !saidBefore && (held == null || !note.isEmpty() || !mapper.kept(item, who.id()));
-    Integer reason = adds ? mapper.addReason(item, who.id(), step, note, now) : null;
+    boolean saidBefore = mapper.gaveReason(item, member, note);
+    boolean adds = !saidBefore && (held == null || !note.isEmpty() || !mapper.kept(item, member));
+    Integer reason = adds ? mapper.addReason(item, member, step, note, now) : null;
     return new Added(held != null, reason);
   }
 
@@ -139,11 +154,11 @@ public class Items {
   }
 
   /**
-   * Takes back that a member kept a work, in every folder of the group: it leaves those in which
-   * nobody else kept it (rule V3).
+   * Takes back that a member (row number) kept a work, in every folder of the group: it leaves
+   * those in which nobody else kept it (rule V3).
    */
-  public List<Taken> withdraw(Member who, int publication) {
-    return mapper.keptBy(who.id(), publication).stream().map(item -> take(item, who.id())).toList();
+  public List<Taken> withdraw(int member, int publication) {
+    return mapper.keptBy(member, publication).stream().map(item -> take(item, member)).toList();
   }
 
   /** Takes a work out of a folder, whoever kept it there. Empty if it is not in it. */

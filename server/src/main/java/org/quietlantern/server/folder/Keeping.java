@@ -159,7 +159,7 @@ public class Keeping implements CommandKinds {
   /** Keeps a work as a part of a longer act; what it says is what keeping it by hand says. */
   @Transactional(propagation = Propagation.MANDATORY)
   public Along along(Member who, UUID command, Into into, StoredPublication work, String note) {
-    Items.Added added = items.add(who, into.folder(), work, note, null);
+    Items.Added added = items.add(who.id(), into.folder(), work, note, null);
     Integer event =
         into.closed()
             ? seen(who, command, work)

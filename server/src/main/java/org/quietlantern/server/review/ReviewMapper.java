@@ -24,6 +24,24 @@ interface ReviewMapper {
   /** {@code asked}: the occasion or publication asked for, whichever of the same work it was on. */
   record MarkRow(int asked, int membership, String what, String reason, Instant at) {}
 
+  /** What is told of a sealed mark is what its event says; its writer reads what it truly is. */
+  String SAID =
+      """
+      select distinct on (s.asked, l.membership) s.asked, l.membership,
+        case when l.membership = #{reader} then coalesce(t.what, e.what) else e.what end as what,
+        case when l.membership = #{reader} then coalesce(t.reason, e.reason) else e.reason end
+          as reason, e.at
+      """;
+
+  String TOLD =
+      """
+      join review_event e on e.id = l.event join membership m on m.id = l.membership
+      left join sealed_mark t on t.event = e.id
+      where m.grp = #{group}
+        and (t.event is null or e.what <> 'hold' or l.membership = #{reader})
+      order by s.asked, l.membership, l.event desc
+      """;
+
   record InForce(int event, int occasion, String what, String reason) {}
 
   record Event(int id, int occasion, String what, Integer undoes, String reason, Instant at) {}
@@ -162,12 +180,13 @@ interface ReviewMapper {
         union
         select a.id, o.id from asked a join publication p on p.canonical = a.work
         join occasion o on o.publication = p.id and o.kind = a.kind and o.key = a.key)
-      select distinct on (s.asked, l.membership) s.asked, l.membership, e.what, e.reason, e.at
-      from same s join lamp l on l.occasion = s.id join review_event e on e.id = l.event
-      join membership m on m.id = l.membership
-      where m.grp = #{group} order by s.asked, l.membership, l.event desc
-      """)
-  List<MarkRow> onOccasions(int group, Integer[] occasions);
+      """
+          + SAID
+          + """
+            from same s join lamp l on l.occasion = s.id
+            """
+          + TOLD)
+  List<MarkRow> onOccasions(int group, int reader, Integer[] occasions);
 
   @Select(
       """
@@ -178,13 +197,14 @@ interface ReviewMapper {
         select id as asked, work as part from asked
         union
         select a.id, p.id from asked a join publication p on p.canonical = a.work)
-      select distinct on (s.asked, l.membership) s.asked, l.membership, e.what, e.reason, e.at
-      from same s join occasion o on o.publication = s.part and o.kind = 'first coming'
-      join lamp l on l.occasion = o.id join review_event e on e.id = l.event
-      join membership m on m.id = l.membership
-      where m.grp = #{group} order by s.asked, l.membership, l.event desc
-      """)
-  List<MarkRow> onPublications(int group, Integer[] publications);
+      """
+          + SAID
+          + """
+            from same s join occasion o on o.publication = s.part and o.kind = 'first coming'
+            join lamp l on l.occasion = o.id
+            """
+          + TOLD)
+  List<MarkRow> onPublications(int group, int reader, Integer[] publications);
 
   record RaisedRow(int publication, @Nullable String name, String reason, Instant at) {}
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.quietlantern.core.review.Apart;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.watch.Coming;
 import org.quietlantern.server.group.Member;
@@ -29,7 +30,11 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 @Service
 public class Reviews {
+  /** No membership has this row number. */
+  private static final int NOBODY = 0;
+
   private final ReviewMapper mapper;
+  private final ReadersApart apart;
   private final ApplicationEventPublisher events;
   private final Calendar calendar;
 
@@ -54,7 +59,9 @@ public class Reviews {
     }
   }
 
-  private void changed(int group, int publication) {
+  /** What is told of a work (row number) differs, as a part of what changed it. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void changed(int group, int publication) {
     Marked marked = (Marked) TransactionSynchronizationManager.getResource(this);
     if (marked == null) {
       marked = new Marked();
@@ -64,8 +71,13 @@ public class Reviews {
     marked.works.computeIfAbsent(group, g -> new HashSet<>()).add(publication);
   }
 
-  Reviews(ReviewMapper mapper, ApplicationEventPublisher events, Calendar calendar) {
+  Reviews(
+      ReviewMapper mapper,
+      ReadersApart apart,
+      ApplicationEventPublisher events,
+      Calendar calendar) {
     this.mapper = mapper;
+    this.apart = apart;
     this.events = events;
     this.calendar = calendar;
   }
@@ -126,38 +138,58 @@ public class Reviews {
     return found;
   }
 
-  /** Adds a mark on the first coming, as a part of a command; answers the event's number. */
+  /**
+   * Adds a mark on the first coming, as a part of a command; answers the event's number. A keep is
+   * refused where the group decides on the work apart: it would tell of itself.
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   public int mark(Member who, UUID command, int publication, Mark mark, String reason) {
-    return mark(who, command, new Comes(publication, Coming.FIRST), mark, reason);
+    if (mark == Mark.KEEP && !apart.among(who.group(), List.of(publication)).isEmpty()) {
+      throw Refusal.conflict(
+          "decided-apart",
+          "Your group decides on this apart. Mark it in Arrivals; it comes into the folder when as"
+              + " many have decided as were asked for.");
+    }
+    return add(
+        who, command, new Comes(publication, Coming.FIRST), mark, reason, null, calendar.now());
   }
 
-  /** The same on any occasion; refused as unknown where the work has not come on it. */
+  /** Adds a mark on any occasion; refused as unknown where the work has not come on it. */
   @Transactional(propagation = Propagation.MANDATORY)
   public int mark(Member who, UUID command, Comes marked, Mark mark, String reason) {
-    return add(
-        who,
-        command,
-        occasion(marked),
-        marked.publication(),
-        mark.word(),
-        reason,
-        null,
-        calendar.now());
+    return add(who, command, marked, mark, reason, null, calendar.now());
+  }
+
+  /**
+   * Adds a mark of which others are told only that there is one, until it is opened.
+   *
+   * @param folder that a keep goes into then (row number)
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public int markApart(
+      Member who, UUID command, Comes marked, Mark mark, String reason, @Nullable Integer folder) {
+    return sealed(
+        who, command, marked, new CurrentMark(who.id(), mark, reason, calendar.now()), folder);
+  }
+
+  private int sealed(
+      Member who, UUID command, Comes marked, CurrentMark said, @Nullable Integer folder) {
+    int event = add(who, command, marked, Apart.told(said.mark()), "", null, said.at());
+    apart.seal(event, said.mark(), said.reason(), folder);
+    return event;
   }
 
   /** Says again what was said before, at the time that it was said, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void sayAgain(Member who, UUID command, Comes marked, CurrentMark said) {
-    add(
-        who,
-        command,
-        occasion(marked),
-        marked.publication(),
-        said.mark().word(),
-        said.reason(),
-        null,
-        said.at());
+    add(who, command, marked, said.mark(), said.reason(), null, said.at());
+  }
+
+  /** The same of a mark that was made apart; {@code folder}: that a keep goes into. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void sayAgainApart(
+      Member who, UUID command, Comes marked, CurrentMark said, @Nullable Integer folder) {
+    sealed(who, command, marked, said, folder);
   }
 
   /** A work (row number) on an occasion (row number) of it. */
@@ -224,6 +256,18 @@ public class Reviews {
   private int add(
       Member who,
       UUID command,
+      Comes marked,
+      Mark mark,
+      String reason,
+      @Nullable Integer undoes,
+      Instant at) {
+    return add(
+        who, command, occasion(marked), marked.publication(), mark.word(), reason, undoes, at);
+  }
+
+  private int add(
+      Member who,
+      UUID command,
       int occasion,
       int publication,
       String what,
@@ -239,20 +283,28 @@ public class Reviews {
     return event;
   }
 
-  /** What the group's members say, by occasion. */
+  /** What the group's members say as it is told to everybody, by occasion. */
   @Transactional(readOnly = true)
-  public Map<Integer, List<CurrentMark>> onOccasions(int group, Collection<Integer> occasions) {
-    return byAsked(mapper.onOccasions(group, occasions.toArray(Integer[]::new)));
+  public Map<Integer, List<CurrentMark>> toldOn(int group, Collection<Integer> occasions) {
+    return byAsked(mapper.onOccasions(group, NOBODY, occasions.toArray(Integer[]::new)));
   }
 
-  /** What the group's members say of first comings, by publication. */
+  /** What the group's members say, by occasion, as one of them may read it. */
+  @Transactional(readOnly = true)
+  public Map<Integer, List<CurrentMark>> onOccasions(Member reader, Collection<Integer> occasions) {
+    return byAsked(
+        mapper.onOccasions(reader.group(), reader.id(), occasions.toArray(Integer[]::new)));
+  }
+
+  /** What the group's members say of first comings, by publication, as one may read it. */
   @Transactional(readOnly = true)
   public Map<Integer, List<CurrentMark>> onPublications(
-      int group, Collection<Integer> publications) {
+      Member reader, Collection<Integer> publications) {
     if (publications.isEmpty()) {
       return Map.of();
     }
-    return byAsked(mapper.onPublications(group, publications.toArray(Integer[]::new)));
+    return byAsked(
+        mapper.onPublications(reader.group(), reader.id(), publications.toArray(Integer[]::new)));
   }
 
   /** What one member says of the first coming of a publication. */
@@ -268,9 +320,7 @@ public class Reviews {
     return Optional.ofNullable(mapper.occasion(asked.publication(), on.occasion().word(), on.key()))
         .flatMap(
             occasion ->
-                onOccasions(who.group(), List.of(occasion))
-                    .getOrDefault(occasion, List.of())
-                    .stream()
+                onOccasions(who, List.of(occasion)).getOrDefault(occasion, List.of()).stream()
                     .filter(said -> said.member() == who.id())
                     .findFirst());
   }
@@ -278,7 +328,7 @@ public class Reviews {
   /** What one member says of the first comings of publications, by their row numbers. */
   @Transactional(readOnly = true)
   public Map<Integer, CurrentMark> of(Member who, Collection<Integer> publications) {
-    return onPublications(who.group(), publications).entrySet().stream()
+    return onPublications(who, publications).entrySet().stream()
         .flatMap(
             one ->
                 one.getValue().stream()

@@ -36,6 +36,7 @@ interface UnsettledMapper {
             join membership m on m.id = l.membership and m.grp = #{group} and m.left_at is null
               and m.role <> 'guest'
             join review_event e on e.id = l.event
+              and not (e.what = 'hold' and exists (select 1 from sealed_mark t where t.event = e.id))
             order by s.work, o.kind, o.key, l.membership, e.id desc
             """)
   List<Said> said(int group, Integer[] works);

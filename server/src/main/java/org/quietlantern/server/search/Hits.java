@@ -56,7 +56,7 @@ public class Hits {
   public List<Hit> of(Member who, List<String> pids, Optional<Strategy> strategy) {
     List<StoredPublication> found = publications.byPid(Viewer.of(who), pids);
     List<Integer> ids = found.stream().map(StoredPublication::id).toList();
-    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who.group(), ids);
+    Map<Integer, List<CurrentMark>> said = reviews.onPublications(who, ids);
     Map<Integer, List<Folders.FolderName>> holding = folders.holding(who, ids);
     Map<Integer, Readings.BestRead> read = readings.best(who, ids);
     Set<Integer> opened = trail.opened(who, ids);

@@ -77,7 +77,7 @@ public class Leaves {
         who.onlyFolders()
             ? List.of()
             : reviews
-                .onPublications(who.group(), List.of(stored.id()))
+                .onPublications(who, List.of(stored.id()))
                 .getOrDefault(stored.id(), List.of());
     Map<Integer, Member> members =
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::id, m -> m));
