@@ -17,7 +17,7 @@ create table sealed_mark (
 );
 
 -- When the marks of a group on an occasion were opened, and what was in force then.
-create table opening (
+create table unsealing (
   id integer primary key generated always as identity,
   grp integer not null references grp,
   occasion integer not null references occasion,
@@ -25,12 +25,12 @@ create table opening (
   at timestamptz not null,
   unique (grp, occasion)
 );
-create table opening_mark (
+create table unsealed_mark (
   event integer primary key references review_event,
-  opening integer not null references opening,
+  unsealing integer not null references unsealing,
   what text not null,
   apart boolean not null, -- said before anything of others could be read
   folder integer references folder, -- where a keep was put
   reason integer -- with which reason in that folder
 );
-create index on opening_mark (opening);
+create index on unsealed_mark (unsealing);

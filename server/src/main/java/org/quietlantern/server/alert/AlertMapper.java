@@ -127,7 +127,7 @@ interface AlertMapper {
       insert into alert (pid, grp, revision, folder, rhythm, hour, asked, verdicts, apart,
         tells_widened, tells, state, number, memory, membership, at)
       values (#{pid}, #{group}, #{revision}, #{folder}, #{rhythm}, #{hour}, #{asked},
-        #{covers} <> 'mark', case when #{covers} = 'apart' then #{now} end, #{tellsWidened}, #{tells}, 'watching', #{number}, #{memory}, #{membership}, #{now})
+        #{covers} <> 'mark', case when #{covers} = 'apart' then #{now}::timestamptz end, #{tellsWidened}, #{tells}, 'watching', #{number}, #{memory}, #{membership}, #{now})
       on conflict do nothing returning id
       """)
   Integer add(NewAlert row);
@@ -351,7 +351,7 @@ interface AlertMapper {
       """
       update alert set rhythm = #{chosen.rhythm}, hour = #{chosen.hour}, asked = #{chosen.asked},
         verdicts = coalesce(#{chosen.covers}, 'mark') <> 'mark',
-        apart = case when #{chosen.covers} = 'apart' then coalesce(apart, #{now}) end,
+        apart = case when #{chosen.covers} = 'apart' then coalesce(apart, #{now}::timestamptz) end,
         folder = #{chosen.folder}, tells_widened = #{chosen.tellsWidened}, version = version + 1
       where id = #{id}
       """)

@@ -30,7 +30,7 @@ public class Rounds {
   private final RoundMapper mapper;
   private final RoundCounts counts;
   private final OpenPoints points;
-  private final Opening opening;
+  private final Unsealing unsealing;
   private final Reviews reviews;
   private final PublicIds ids;
   private final Calendar calendar;
@@ -64,7 +64,7 @@ public class Rounds {
       RoundMapper mapper,
       RoundCounts counts,
       OpenPoints points,
-      Opening opening,
+      Unsealing unsealing,
       Reviews reviews,
       PublicIds ids,
       Calendar calendar,
@@ -72,7 +72,7 @@ public class Rounds {
     this.mapper = mapper;
     this.counts = counts;
     this.points = points;
-    this.opening = opening;
+    this.unsealing = unsealing;
     this.reviews = reviews;
     this.ids = ids;
     this.calendar = calendar;
@@ -141,7 +141,7 @@ public class Rounds {
    * are counted anew, and what was decided on apart is opened where that is due now.
    */
   public void askedOtherwise(int alert, int group) {
-    opening.openAll(group);
+    unsealing.openAll(group);
     counts.count(mapper.ofAlert(alert));
   }
 
@@ -153,7 +153,7 @@ public class Rounds {
   public void follow() {
     counts.follow();
     points.follow();
-    opening.openOverdue();
+    unsealing.openOverdue();
   }
 
   /**

@@ -35,7 +35,7 @@ interface ApartMapper {
             join alert t on t.id = f.alert and f.at >= t.apart
             where not exists (
               select 1 from parts z join occasion x on x.publication = z.part
-              join opening n on n.occasion = x.id and n.grp = #{group}
+              join unsealing n on n.occasion = x.id and n.grp = #{group}
               where z.work = s.work and x.kind = o.kind and x.key = o.key)
             group by s.work, o.kind, o.key order by 1, 2, 3
             """)
@@ -129,19 +129,19 @@ interface ApartMapper {
 
   @Select(
       """
-      insert into opening (grp, occasion, asked, at)
+      insert into unsealing (grp, occasion, asked, at)
       values (#{group}, #{occasion}, #{asked}, #{now}) returning id
       """)
   int open(int group, int occasion, int asked, Instant now);
 
   @Insert(
       """
-      insert into opening_mark (event, opening, what, apart)
-      values (#{mark.event}, #{opening}, #{mark.what}, #{mark.apart})
+      insert into unsealed_mark (event, unsealing, what, apart)
+      values (#{mark.event}, #{unsealing}, #{mark.what}, #{mark.apart})
       """)
-  void note(int opening, InForce mark);
+  void note(int unsealing, InForce mark);
 
-  @Update("update opening_mark set folder = #{folder}, reason = #{reason} where event = #{event}")
+  @Update("update unsealed_mark set folder = #{folder}, reason = #{reason} where event = #{event}")
   void carriedOut(int event, int folder, int reason);
 
   /** What was sealed on an occasion of a work is said now, also what was changed since. */
@@ -166,6 +166,6 @@ interface ApartMapper {
             """)
   void unseal(int group, Integer[] works, On on);
 
-  @Select("select folder, reason from opening_mark where event = #{event} and reason is not null")
+  @Select("select folder, reason from unsealed_mark where event = #{event} and reason is not null")
   ReadersApart.Carried carried(int event);
 }

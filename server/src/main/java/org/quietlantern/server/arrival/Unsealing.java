@@ -25,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
  * V6).
  */
 @Service
-class Opening {
+class Unsealing {
   /** Before what stands open and the counts of rounds are worked out from what is told. */
   private static final int FIRST = -1;
 
@@ -35,7 +35,7 @@ class Opening {
   private final Publications publications;
   private final Commands commands;
 
-  Opening(
+  Unsealing(
       ReadersApart apart,
       Reviews reviews,
       Items items,
