@@ -4,7 +4,7 @@ import { DialogForm } from '../../ui';
 import { useHere } from '../session';
 import { useFolderNames } from './api';
 import type { useAlertChanges } from './changes';
-import { WhenAndWho } from './WhenAndWho';
+import { covering, WhenAndWho } from './WhenAndWho';
 
 /** Changes when rounds close, how many look at each arrival, and where keeps go. */
 export function ChangeAlertDialog({
@@ -22,6 +22,7 @@ export function ChangeAlertDialog({
     rhythm: alert.rhythm,
     hour: alert.hour.slice(0, 5),
     asked: String(alert.asked),
+    covers: alert.covers,
     folder: alert.folder.id,
     tellsWidened: alert.tellsWidened,
   });
@@ -32,7 +33,14 @@ export function ChangeAlertDialog({
       disabled={change.isPending}
       error={change.error}
       onSubmit={() =>
-        change.mutate({ ...chosen, asked: Number(chosen.asked) }, { onSuccess: onClose })
+        change.mutate(
+          {
+            ...chosen,
+            asked: Number(chosen.asked),
+            covers: covering(chosen.asked, chosen.covers),
+          },
+          { onSuccess: onClose },
+        )
       }
       onClose={onClose}
     >

@@ -1,11 +1,23 @@
 import { ChoiceField } from '../../ui';
 import { RHYTHMS } from './rhythm';
 
+const COVERS = [
+  ['mark', 'Any mark that lights a lamp'],
+  ['verdict', 'A keep or a pass'],
+  ['apart', 'Keeps and passes, apart: nobody reads what another said until all have decided'],
+] as const;
+
+/** It takes two to decide apart. */
+export function covering(asked: string, covers: string) {
+  return Number(asked) < 2 && covers === 'apart' ? 'verdict' : covers;
+}
+
 /** When rounds of an alert close, how many look at each arrival, and where keeps go. */
 export type Chosen = {
   rhythm: string;
   hour: string;
   asked: string;
+  covers: string;
   folder: string;
   tellsWidened: boolean;
 };
@@ -53,7 +65,7 @@ export function WhenAndWho({
           />
         </label>
         <label>
-          <span className="small-head">Lit lamps that cover an arrival</span>
+          <span className="small-head">Members who look at an arrival</span>
           <input
             type="number"
             required
@@ -65,6 +77,26 @@ export function WhenAndWho({
           />
         </label>
       </div>
+      <fieldset className="mt-3">
+        <legend className="small-head">What covers it</legend>
+        {COVERS.map(([value, words]) => (
+          <label key={value} className="flex items-baseline gap-2">
+            <input
+              type="radio"
+              name="covers"
+              checked={covering(chosen.asked, chosen.covers) === value}
+              disabled={value === 'apart' && Number(chosen.asked) < 2}
+              onChange={() => onChange({ ...chosen, covers: value })}
+            />
+            <span>
+              {words}
+              {value === 'apart' && Number(chosen.asked) < 2 && (
+                <span className="text-soft"> (it takes two members)</span>
+              )}
+            </span>
+          </label>
+        ))}
+      </fieldset>
       <ChoiceField
         label={alsoSaved ? 'The search is saved in, and a keep goes into' : 'A keep goes into'}
         value={chosen.folder}

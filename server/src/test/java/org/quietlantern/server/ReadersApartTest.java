@@ -1,6 +1,7 @@
 package org.quietlantern.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.util.ArrayList;
@@ -234,6 +235,38 @@ class ReadersApartTest {
     assertThat(world.ada.put("/alerts/" + world.alert, wanted).status()).isEqualTo(422);
   }
 
+  @DisplayName("Agreement is over what was decided apart, as it stood when it was opened")
+  @Test
+  void agreement() {
+    World world = new World("pitcher", 14);
+    for (int work = 0; work < 12; work++) {
+      world.says(world.ada, work < 6 ? "keep" : "pass", work, "");
+      world.says(world.ben, work < 5 || work == 11 ? "keep" : "pass", work, "");
+    }
+    world.says(world.ada, "raise", 12, "");
+    world.says(world.cay, "pass", 12, "");
+    world.says(world.ada, "pass", 0, "changed since");
+    JsonNode shown = world.cay.get("/alerts/" + world.alert + "/agreement").ok();
+    assertThat(shown.get("opened").asInt()).isEqualTo(13);
+    assertThat(shown.get("counted").asInt()).as("one was raised instead").isEqualTo(12);
+    assertThat(shown.get("agreed").asInt()).isEqualTo(10);
+    JsonNode pair = shown.at("/pairs/0");
+    assertThat(pair.get("one").asString() + pair.get("other").asString())
+        .isEqualTo("Ada ApartBen Apart");
+    assertThat(pair.at("/percent/value").asDouble()).isCloseTo(10 / 12.0, within(1e-9));
+    assertThat(pair.at("/kappa/value").asDouble())
+        .as("both keep half: (10/12 - 1/2) / (1 - 1/2)")
+        .isCloseTo(2 / 3.0, within(1e-9));
+    assertThat(shown.at("/fleiss/value").asDouble()).isCloseTo(2 / 3.0, within(1e-9));
+    assertThat(shown.at("/months/0/works").asInt()).isEqualTo(12);
+    assertThat(shown.get("pairs")).hasSize(1);
+
+    World none = new World("drosera", 1);
+    JsonNode nothing = none.ada.get("/alerts/" + none.alert + "/agreement").ok();
+    assertThat(nothing.at("/ac1/doubt").asString()).isEqualTo("nothing shared");
+    assertThat(nothing.at("/ac1").has("value")).isFalse();
+  }
+
   @DisplayName("Two worlds that differ in what the first said: the second gets the same bytes")
   @ParameterizedTest
   @CsvSource({"keep, pass", "pass, raise", "raise, seen", "hold, hold for text"})
@@ -346,7 +379,7 @@ class ReadersApartTest {
     private static final Pattern GIVEN =
         Pattern.compile(
             "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}|(?<![0-9a-z])[0-9a-z]{10}(?![0-9a-z])"
-                + "|[0-9]+(?=@x.example)|[\\w-]+(?=\\.atom)"
+                + "|[0-9]+(?=@x.example)|[\\w-]+(?=\\.atom)|(?<=/all/)[\\w-]+"
                 + "|[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9:.]+Z");
     private static final JsonMapper JSON =
         JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();

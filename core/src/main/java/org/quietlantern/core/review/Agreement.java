@@ -3,6 +3,7 @@ package org.quietlantern.core.review;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -36,6 +37,11 @@ public final class Agreement {
       }
     }
 
+    /** Whether all said the same. */
+    public boolean isAgreed() {
+      return Set.copyOf(by.values()).size() == 1;
+    }
+
     private double share(String verdict) {
       return (double) many(verdict) / by.size();
     }
@@ -66,7 +72,11 @@ public final class Agreement {
     /** All verdicts are the same: nothing is left that chance leaves open. */
     ONE_VERDICT,
     /** No work was judged by two. */
-    NOTHING_SHARED
+    NOTHING_SHARED;
+
+    public String word() {
+      return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
   }
 
   /**

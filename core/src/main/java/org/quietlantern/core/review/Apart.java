@@ -1,6 +1,7 @@
 package org.quietlantern.core.review;
 
 import java.util.Collection;
+import java.util.List;
 
 /**
  * Works on which members decide apart (rule V6): until as many have decided as were asked for,
@@ -40,6 +41,31 @@ public final class Apart {
    */
   public static boolean isOver(Collection<Mark> said, int asked, int members) {
     return said.stream().filter(Apart::isIn).count() >= Math.min(asked, members);
+  }
+
+  /** A verdict as it stood when it was opened; {@code apart}: said before others were read. */
+  public record Verdict(int member, Mark mark, boolean apart) {}
+
+  /** What a work tells of how far readers agree. */
+  public enum Tells {
+    /** Exactly as many as were asked for decided, each apart. */
+    COUNTS,
+    /** Somebody had decided where others could read it. */
+    IN_THE_OPEN,
+    /** Others than were asked for: somebody brought it to the group instead, or more decided. */
+    NOT_SO_MANY
+  }
+
+  /**
+   * @param said as it stood at the opening, one of each member, also what is no verdict
+   * @param asked how many had to decide
+   */
+  public static Tells tells(Collection<Verdict> said, int asked) {
+    List<Verdict> verdicts = said.stream().filter(one -> one.mark().isVerdict()).toList();
+    if (verdicts.stream().anyMatch(one -> !one.apart())) {
+      return Tells.IN_THE_OPEN;
+    }
+    return verdicts.size() == asked ? Tells.COUNTS : Tells.NOT_SO_MANY;
   }
 
   /** Whoever brings a work to the group has said what they have to say, too. */

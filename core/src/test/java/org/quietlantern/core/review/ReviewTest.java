@@ -146,6 +146,24 @@ class ReviewTest {
         .isEqualTo(over);
   }
 
+  @DisplayName("V6: agreement is over works on which exactly as many decided, all of them apart")
+  @ParameterizedTest
+  @CsvSource({
+    "KEEP! PASS!, 2, COUNTS",
+    "KEEP! PASS! SEEN!, 2, COUNTS",
+    "KEEP! PASS, 2, IN_THE_OPEN",
+    "KEEP! RAISE!, 2, NOT_SO_MANY",
+    "KEEP! KEEP! KEEP!, 2, NOT_SO_MANY",
+    "KEEP! KEEP! KEEP!, 3, COUNTS"
+  })
+  void tells(String said, int asked, Apart.Tells expected) {
+    List<Apart.Verdict> verdicts =
+        Stream.of(said.split(" "))
+            .map(one -> new Apart.Verdict(1, Mark.valueOf(one.replace("!", "")), one.endsWith("!")))
+            .toList();
+    assertThat(Apart.tells(verdicts, asked)).isEqualTo(expected);
+  }
+
   @DisplayName("V6: of what lights a lamp it is told that somebody looked")
   @Test
   void told() {

@@ -26,6 +26,7 @@ class AlertController {
   private final AlertChanges changes;
   private final RunningNow running;
   private final AlertYields yields;
+  private final AlertAgreement agreement;
   private final Receivers receivers;
 
   /** {@code tells}: as of an alert; absent: what is new. */
@@ -44,6 +45,7 @@ class AlertController {
       AlertChanges changes,
       RunningNow running,
       AlertYields yields,
+      AlertAgreement agreement,
       Receivers receivers) {
     this.alerts = alerts;
     this.setting = setting;
@@ -51,6 +53,7 @@ class AlertController {
     this.changes = changes;
     this.running = running;
     this.yields = yields;
+    this.agreement = agreement;
     this.receivers = receivers;
   }
 
@@ -79,6 +82,12 @@ class AlertController {
   @GetMapping("/alerts/{alert}/yield")
   AlertYields.YieldShown yieldOf(Member me, @PathVariable String alert) {
     return yields.of(me, alert);
+  }
+
+  /** How far those agree who decided apart on what an alert brought. */
+  @GetMapping("/alerts/{alert}/agreement")
+  AlertAgreement.AgreementShown agreement(Member me, @PathVariable String alert) {
+    return agreement.of(me, alert);
   }
 
   /** Who gets an alert by mail. */

@@ -144,6 +144,23 @@ interface ApartMapper {
   @Update("update unsealed_mark set folder = #{folder}, reason = #{reason} where event = #{event}")
   void carriedOut(int event, int folder, int reason);
 
+  /** A mark as it stood when it was opened. */
+  record WasInForce(
+      int unsealing, int asked, Instant at, int membership, String what, boolean apart) {}
+
+  /** Of what an alert of a group found, the first opened first. */
+  @Select(
+      """
+      select u.id as unsealing, u.asked, u.at, e.membership, t.what, t.apart
+      from unsealing u join unsealed_mark t on t.unsealing = u.id
+      join review_event e on e.id = t.event
+      where u.grp = #{group} and u.asked > 0 and exists (
+        select 1 from finding f join arrival a on a.id = f.arrival
+        where f.alert = #{alert} and a.occasion = u.occasion)
+      order by u.id, e.membership
+      """)
+  List<WasInForce> opened(int group, int alert);
+
   /** What was sealed on an occasion of a work is said now, also what was changed since. */
   @Update(
       UnsettledMapper.PARTS

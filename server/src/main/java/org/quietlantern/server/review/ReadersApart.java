@@ -1,5 +1,6 @@
 package org.quietlantern.server.review;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -140,6 +141,34 @@ public class ReadersApart {
                         one.reason(),
                         one.folder()))
             .toList());
+  }
+
+  /** What was said of a work when it was opened; {@code asked}: how many had to decide. */
+  public record Decided(int asked, Instant at, List<Apart.Verdict> said) {}
+
+  /** What members decided apart of what an alert (row number) found; the first opened first. */
+  @Transactional(readOnly = true)
+  public List<Decided> decided(int group, int alert) {
+    return mapper.opened(group, alert).stream()
+        .collect(
+            Collectors.groupingBy(
+                ApartMapper.WasInForce::unsealing, LinkedHashMap::new, Collectors.toList()))
+        .values()
+        .stream()
+        .map(
+            its ->
+                new Decided(
+                    its.get(0).asked(),
+                    its.get(0).at(),
+                    its.stream()
+                        .map(
+                            one ->
+                                new Apart.Verdict(
+                                    one.membership(),
+                                    Mark.named(one.what()).orElseThrow(),
+                                    one.apart()))
+                        .toList()))
+        .toList();
   }
 
   /** Notes where an opened keep was put, so that taking it back takes it out. */
