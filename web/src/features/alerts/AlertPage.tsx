@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { counted, day, Failed, Sentences, Waiting } from '../../ui';
+import type { Schema } from '../../api';
 import { ActivityLink } from '../activity';
 import { Own, Title } from '../help';
 import { useHere } from '../session';
@@ -7,11 +8,20 @@ import { useAlert } from './api';
 import { AlertActs } from './AlertActs';
 import { Differences } from './Differences';
 import { FeedOfAlert } from './FeedOfAlert';
+import { HowFarWeAgree } from './HowFarWeAgree';
 import { LastRounds } from './LastRounds';
 import { LastRuns } from './LastRuns';
 import { MailOfAlert } from './MailOfAlert';
 import { rhythmInWords } from './rhythm';
 import { Yield } from './Yield';
+
+/** What covers an arrival, where it is more than one mark. */
+function coveredBy({ asked, covers }: Schema['AlertLine']): string {
+  if (covers === 'apart')
+    return `${asked} members decide on each arrival apart: nobody reads what another said until all of them have.`;
+  if (covers === 'verdict') return `${counted(asked, 'verdict')} ${asked > 1 ? 'cover' : 'covers'} an arrival.`;
+  return asked > 1 ? `${asked} lit lamps cover an arrival.` : '';
+}
 
 export function AlertPage() {
   const { id = '' } = useParams();
@@ -45,7 +55,7 @@ export function AlertPage() {
         {alert.state === 'watching' && alert.nextCloses && (
           <span className="text-soft">, next on {day(alert.nextCloses)}</span>
         )}
-        . {alert.asked > 1 && `${alert.asked} lit lamps cover an arrival.`}
+        . {coveredBy(alert)}
       </p>
       <Sentences all={found.data.notes} />
       {alert.state === 'paused' && <p className="mt-1 font-semibold">It is paused.</p>}
@@ -54,6 +64,7 @@ export function AlertPage() {
       )}
       <AlertActs alert={alert} />
       <LastRounds group={here.id} rounds={rounds} />
+      {alert.asked > 1 && <HowFarWeAgree key={`agreement of ${alert.id}`} alert={alert.id} />}
       <Yield key={`yield of ${alert.id}`} alert={alert.id} />
       <LastRuns view={found.data} />
       <Differences key={alert.id} alert={alert.id} />

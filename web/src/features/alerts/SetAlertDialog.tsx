@@ -8,9 +8,16 @@ import { shortText, type Strategy } from '../strategy';
 import { useFolderNames, useForeseen, useSetAlert, type Tells } from './api';
 import { Foreseen } from './Foreseen';
 import { ReceiversField } from './ReceiversField';
-import { WhenAndWho } from './WhenAndWho';
+import { covering, WhenAndWho } from './WhenAndWho';
 
-const USUAL = { rhythm: 'daily', hour: '05:00', asked: '1', folder: '', tellsWidened: false };
+const USUAL = {
+  rhythm: 'daily',
+  hour: '05:00',
+  asked: '1',
+  covers: 'mark',
+  folder: '',
+  tellsWidened: false,
+};
 const PASTS = [1, 2, 3, 6, 12];
 
 /** What an alert is set on: a saved search, or lines that are saved with it under a name. */
@@ -80,6 +87,7 @@ export function SetAlertDialog({
         ...chosen,
         folder,
         asked: Number(chosen.asked),
+        covers: covering(chosen.asked, chosen.covers),
         ...(past && tells === 'new' && { past: Number(past) }),
         tells,
         ...(receivers && { receivers }),

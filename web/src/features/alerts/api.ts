@@ -87,6 +87,20 @@ export function useYield(group: string, alert: string, enabled: boolean) {
   });
 }
 
+export function useAgreement(group: string, alert: string, enabled: boolean) {
+  return useQuery({
+    enabled,
+    queryKey: [...keys.alert(group, alert), 'agreement'],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/alerts/{alert}/agreement', {
+          params: { path: { group, alert } },
+          signal,
+        }),
+      ),
+  });
+}
+
 export function useRunNow(group: string, alert: string) {
   const tell = useNotice();
   const refresh = useRefresh(group);

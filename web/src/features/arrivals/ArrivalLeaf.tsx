@@ -3,7 +3,7 @@ import type { Schema } from '../../api';
 import { Act, counted, Lamp, listed, people } from '../../ui';
 import { Leaf, MarkActs, Ties, usePutOut, type MarkWord } from '../publication';
 import { mayWrite } from '../session';
-import { comesAgain, isToReview, whatHappened, type Entry } from './occasions';
+import { comesAgain, decidedApart, isToReview, whatHappened, type Entry } from './occasions';
 import { Reason } from './Reason';
 
 type Props = {
@@ -26,6 +26,7 @@ export function ArrivalLeaf(props: Props) {
   const { leaf, entry, group } = props;
   const { arrival, round } = entry;
   const out = usePutOut(group.id);
+  const apart = decidedApart(entry, group.me.id);
   const acts = (
     <>
       {comesAgain(arrival) && <Again arrival={arrival} me={group.me.id} />}
@@ -67,12 +68,19 @@ export function ArrivalLeaf(props: Props) {
           {isToReview(arrival) ? (
             <>
               <h3 className="small-head mt-3">What the group says</h3>
+              {apart > 0 && (
+                <p className="text-soft">
+                  {apart} members decide on it apart: what others say is shown, and a keep comes into
+                  the folder, when {apart === 2 ? 'both' : 'all of them'} have decided.
+                </p>
+              )}
               <ul className="space-y-0.5">
                 {arrival.lamps.map((lamp) => (
                   <SaidBy
                     key={lamp.member}
                     lamp={lamp}
                     group={group}
+                    apart={apart > 0}
                     onOut={() => out.mutate([arrival.id])}
                   />
                 ))}
@@ -146,22 +154,30 @@ function Marks({ entry, group, reason, onReason, onMark, onLink }: Props) {
 function SaidBy({
   lamp,
   group,
+  apart,
   onOut,
 }: {
   lamp: Schema['LampShown'];
   group: Schema['GroupView'];
+  /** Of what others say it is told only that they have looked. */
+  apart: boolean;
   onOut: () => void;
 }) {
   const name = group.members.find((member) => member.id === lamp.member)?.name;
+  const mine = lamp.member === group.me.id;
   return (
     <li className="grid grid-cols-[18px_minmax(0,9rem)_88px_1fr] items-center text-[13.5px]">
       <Lamp state={lamp.lamp} label={`lamp ${lamp.lamp}`} />
       <span className="truncate">{name}</span>
-      {lamp.mark ? <b>{lamp.mark}</b> : <span className="text-faint">not yet</span>}
+      {lamp.mark ? (
+        <b>{apart && !mine ? 'reviewed' : lamp.mark}</b>
+      ) : (
+        <span className="text-faint">not yet</span>
+      )}
       <span className="text-soft">
         {lamp.before && `before that: ${lamp.before} `}
         {lamp.reason && `“${lamp.reason}” `}
-        {lamp.mark && lamp.member === group.me.id && <Act onClick={onOut}>put out</Act>}
+        {lamp.mark && mine && <Act onClick={onOut}>put out</Act>}
       </span>
     </li>
   );

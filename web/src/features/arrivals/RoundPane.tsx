@@ -48,7 +48,13 @@ function Loaded({
   const arrivals = view.arrivals.map((one) => afterSaid(one, justSaid.get(one.id), here.me.id));
   const listed = arrivals.map((arrival) => ({
     arrival,
-    round: { id: round.id, alertName: round.alertName, n: round.n, folder },
+    round: {
+      id: round.id,
+      alertName: round.alertName,
+      n: round.n,
+      folder,
+      apart: round.covers === 'apart' ? round.asked : 0,
+    },
   }));
   // A whole round loses nothing while one goes through it.
   const steady = useSteady(as.left ? listed : [], here.me.id);

@@ -53,6 +53,19 @@ export function afterSaid(arrival: Arrival, said: Said | undefined, me: string):
   return { ...arrival, lamps };
 }
 
+const TELLING = ['keep', 'pass', 'raise'];
+
+/**
+ * How many decide on it apart, as long as nobody reads what another said; else 0. It is opened when
+ * others have said something that one can read.
+ */
+export function decidedApart({ arrival, round }: Entry, me: string): number {
+  const opened = arrival.lamps.some(
+    ({ member, mark }) => member !== me && mark && TELLING.includes(mark),
+  );
+  return round && !opened && isToReview(arrival) ? round.apart : 0;
+}
+
 /** Whether it waits for a member. */
 export function waitsFor(arrival: Arrival, me: string): boolean {
   return (

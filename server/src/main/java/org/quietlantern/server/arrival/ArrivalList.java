@@ -21,8 +21,8 @@ public record ArrivalList(
   /** {@code round}: where it stands; none of what was marked elsewhere and never came. */
   public record ArrivalListed(ArrivalShown arrival, @Nullable InRound round) {}
 
-  /** {@code folder}: where a keep goes. */
-  public record InRound(String id, String alertName, int n, Folders.FolderName folder) {}
+  /** {@code folder}: where a keep goes; {@code apart}: how many decide apart; 0: nobody does. */
+  public record InRound(String id, String alertName, int n, Folders.FolderName folder, int apart) {}
 
   /**
    * How much is in each list for the reader.

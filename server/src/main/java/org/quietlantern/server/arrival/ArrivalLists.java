@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import org.quietlantern.core.review.Covers;
 import org.quietlantern.core.review.Unsettled;
 import org.quietlantern.server.arrival.ArrivalList.InRound;
 import org.quietlantern.server.arrival.RoundMapper.Row;
@@ -234,6 +235,7 @@ public class ArrivalLists {
             round.pid(),
             round.alertName(),
             round.n(),
-            new Folders.FolderName(round.folderPid(), round.folderName()));
+            new Folders.FolderName(round.folderPid(), round.folderName()),
+            round.wanted().by() == Covers.APART ? round.asked() : 0);
   }
 }

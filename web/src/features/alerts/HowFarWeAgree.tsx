@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import type { Schema } from '../../api';
+import { counted } from '../../ui';
+import { useHere } from '../session';
+import { figureOf, inOneSentence, intervalOf } from './agreement';
+import { useAgreement } from './api';
+
+/** How far those agree who decided apart on what an alert brought. */
+export function HowFarWeAgree({ alert }: { alert: string }) {
+  const here = useHere();
+  const [open, setOpen] = useState(false);
+  const found = useAgreement(here.id, alert, open);
+  return (
+    <details className="mt-6 max-w-[46rem]" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="small-head w-fit cursor-pointer">How far we agree</summary>
+      {found.error && (
+        <p role="alert" className="text-error">
+          {found.error.message}
+        </p>
+      )}
+      {open && found.isPending && <p className="text-soft">It is worked out …</p>}
+      {found.data && <Told of={found.data} />}
+    </details>
+  );
+}
+
+function Told({ of }: { of: Schema['AgreementShown'] }) {
+  if (of.opened === 0)
+    return (
+      <p className="text-soft">
+        Nothing was decided on apart yet: it counts when as many have decided as are asked for.
+      </p>
+    );
+  const others = of.opened - of.counted - of.inTheOpen;
+  return (
+    <>
+      <p>
+        {counted(of.opened, 'work')} decided on apart, {of.counted} of them counted here.
+        {of.inTheOpen > 0 &&
+          ` Left out: ${of.inTheOpen} on which somebody had decided where others could read it.`}
+        {others > 0 && ` ${others} on which others decided than were asked for, or that were raised.`}
+      </p>
+      {of.counted > 0 && (
+        <>
+          <p className="mt-1">{inOneSentence(of)}</p>
+          <Figures of={of} />
+          {of.months.length > 1 && <Months months={of.months} />}
+        </>
+      )}
+    </>
+  );
+}
+
+/** Each with how many works it is of, and the interval of 95 %. */
+function Figures({ of }: { of: Schema['AgreementShown'] }) {
+  const rows = [
+    ...of.pairs.flatMap((pair) => [
+      { name: `${pair.one} and ${pair.other}: the same`, figure: pair.percent, percent: true },
+      { name: `${pair.one} and ${pair.other}: Cohen’s kappa`, figure: pair.kappa, percent: false },
+    ]),
+    { name: 'All readers: Fleiss’ kappa', figure: of.fleiss, percent: false },
+    { name: 'All readers: Gwet’s AC1', figure: of.ac1, percent: false },
+  ];
+  return (
+    <div className="overflow-x-auto">
+      <table className="mt-2 text-[13px]">
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="pr-8 font-normal">agreement</th>
+            <th className="pr-8 text-right font-normal">figure</th>
+            <th className="pr-8 font-normal">95 % interval</th>
+            <th className="text-right font-normal">works</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, figure, percent }) => (
+            <tr key={name}>
+              <td className="pr-8">{name}</td>
+              <td className="pr-8 text-right">{figureOf(figure, percent)}</td>
+              <td className="pr-8 whitespace-nowrap">{intervalOf(figure, percent)}</td>
+              <td className="text-right">{figure.works}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Month by month: a bar as long as the share on which all said the same. */
+function Months({ months }: { months: Schema['OfMonth'][] }) {
+  return (
+    <ul aria-label="By month" className="mt-2 text-[13px]">
+      {months.map(({ month, works, agreed }) => (
+        <li key={month} className="flex items-center gap-2">
+          <span className="w-16">{month}</span>
+          <span className="h-1.5 w-[108px] bg-base-300" aria-hidden="true">
+            <span
+              className="block h-full bg-accent"
+              style={{ width: `${(100 * agreed) / works}%` }}
+            />
+          </span>
+          all the same on {agreed} of {works}
+        </li>
+      ))}
+    </ul>
+  );
+}
