@@ -19,7 +19,8 @@ import { Yield } from './Yield';
 function coveredBy({ asked, covers }: Schema['AlertLine']): string {
   if (covers === 'apart')
     return `${asked} members decide on each arrival apart: nobody reads what another said until all of them have.`;
-  if (covers === 'verdict') return `${counted(asked, 'verdict')} ${asked > 1 ? 'cover' : 'covers'} an arrival.`;
+  if (covers === 'verdict')
+    return `${counted(asked, 'verdict')} ${asked > 1 ? 'cover' : 'covers'} an arrival.`;
   return asked > 1 ? `${asked} lit lamps cover an arrival.` : '';
 }
 

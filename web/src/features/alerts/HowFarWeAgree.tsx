@@ -38,7 +38,8 @@ function Told({ of }: { of: Schema['AgreementShown'] }) {
         {counted(of.opened, 'work')} decided on apart, {of.counted} of them counted here.
         {of.inTheOpen > 0 &&
           ` Left out: ${of.inTheOpen} on which somebody had decided where others could read it.`}
-        {others > 0 && ` ${others} on which others decided than were asked for, or that were raised.`}
+        {others > 0 &&
+          ` ${others} on which others decided than were asked for, or that were raised.`}
       </p>
       {of.counted > 0 && (
         <>

@@ -70,8 +70,8 @@ export function ArrivalLeaf(props: Props) {
               <h3 className="small-head mt-3">What the group says</h3>
               {apart > 0 && (
                 <p className="text-soft">
-                  {apart} members decide on it apart: what others say is shown, and a keep comes into
-                  the folder, when {apart === 2 ? 'both' : 'all of them'} have decided.
+                  {apart} members decide on it apart: what others say is shown, and a keep comes
+                  into the folder, when {apart === 2 ? 'both' : 'all of them'} have decided.
                 </p>
               )}
               <ul className="space-y-0.5">

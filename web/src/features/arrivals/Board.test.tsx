@@ -12,6 +12,7 @@ const round = {
   closed: '2026-11-24T04:00:00Z',
   arrivals: 3,
   asked: 1,
+  covers: 'mark',
   reviewed: { me: 1, teo: 3 },
   shares: { me: 3, teo: 3 },
   covered: 3,

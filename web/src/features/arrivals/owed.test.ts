@@ -9,6 +9,7 @@ const round = {
   opens: '2026-11-17T07:00:00Z',
   arrivals: 5,
   asked: 1,
+  covers: 'mark',
   reviewed: { me: 2, late: 1 },
   shares: { me: 5, late: 2 },
   covered: 0,
