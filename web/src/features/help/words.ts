@@ -26,7 +26,7 @@ export const WORDS = {
   arrival: 'A publication that is to be looked at, because something of it is new to the group.',
   finding: 'Which alert found an arrival, and by which words.',
   lamp: 'A member’s mark on an arrival: unlit until that member has reviewed it, then lit everywhere.',
-  covered: 'Arrivals that as many members have reviewed as the alert asks for.',
+  covered: 'Arrivals that as many members have reviewed, or decided on, as the alert asks for.',
   keep: 'It belongs to what we collect: it goes into the folder of the alert.',
   pass: 'Looked at, and not for us.',
   raise: 'Brought to the group, with a question if you like.',

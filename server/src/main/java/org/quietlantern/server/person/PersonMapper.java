@@ -17,8 +17,10 @@ interface PersonMapper {
           from item_reason r join item i on i.id = r.item join folder f on f.id = i.folder
           join publication p on p.id = i.publication where r.membership = m.id),
         'marks', (select jsonb_agg(jsonb_build_object('publication', p.pid, 'title', p.fields ->> 'title',
-            'said', e.what, 'reason', e.reason, 'at', e.at) order by e.id)
-          from review_event e join publication p on p.id = e.publication where e.membership = m.id),
+            'said', coalesce(t.what, e.what), 'reason', coalesce(t.reason, e.reason), 'at', e.at)
+            order by e.id)
+          from review_event e join publication p on p.id = e.publication
+          left join sealed_mark t on t.event = e.id where e.membership = m.id),
         'read', (select jsonb_agg(jsonb_build_object('publication', p.pid, 'title', p.fields ->> 'title',
             'extent', r.extent, 'at', r.at) order by r.id)
           from reading r join publication p on p.id = r.publication where r.membership = m.id),
