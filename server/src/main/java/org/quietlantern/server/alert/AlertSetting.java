@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.quietlantern.core.query.Strategy;
+import org.quietlantern.core.review.Covers;
 import org.quietlantern.core.watch.Memory;
 import org.quietlantern.core.watch.Rhythm;
 import org.quietlantern.core.watch.Tells;
@@ -95,6 +96,12 @@ public class AlertSetting implements CommandKinds {
     /** In a rhythm, and all else as is usual. */
     public static AlertWanted of(String search, String rhythm) {
       return new AlertWanted(search, null, rhythm, null, null, null, null, null, null, null, null);
+    }
+
+    /** The same, and so many decide apart on what it finds. */
+    public static AlertWanted apart(String search, String rhythm, int asked) {
+      return new AlertWanted(
+          search, null, rhythm, null, asked, null, null, null, null, null, Covers.APART.word());
     }
   }
 

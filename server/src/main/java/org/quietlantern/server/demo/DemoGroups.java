@@ -74,12 +74,13 @@ class DemoGroups {
         "title: (bat* or pipistrelle* or noctule*)",
         "weekly:TUESDAY");
     hands.watch(maren, moths, "Moths", "moth* and (decline* or abundance or larva*)", "daily");
-    hands.watch(
+    hands.watchApart(
         sefa,
         review,
         "Pollination at night",
         "pollinat* or \"flower visits\" or \"seed set\" or \"fruit set\"",
-        "monthly:1");
+        "monthly:1",
+        2);
     hands.save(ilse, verges, "Road verges, any lamp", "heading: \"road verges\"");
     String horseshoes = hands.save(teodor, bats, "Horseshoe bats", "horseshoe or rhinolophus");
     hands.check(maren, horseshoes, 1, "the genus finds hardly anything more, but leave it in");

@@ -80,6 +80,13 @@ class DemoHands {
     alerts.set(who, command(who, "watch", search), AlertSetting.AlertWanted.of(search, rhythm));
   }
 
+  /** On what it finds so many decide apart. */
+  void watchApart(Member who, String folder, String name, String line, String rhythm, int asked) {
+    String search = save(who, folder, name, line);
+    alerts.set(
+        who, command(who, "watch", search), AlertSetting.AlertWanted.apart(search, rhythm, asked));
+  }
+
   /** Documents a search, and changes it with a reason. */
   void revise(Member who, String search, int n, String line, String why) {
     documenting.declare(who, command(who, "document", search), search, true);
