@@ -20,8 +20,8 @@ run_tests() {
         -Dsurefire.failIfNoSpecifiedTests=false
       ;;
     web)
+      web_packages
       if [ -n "$class" ]; then
-        web_packages
         (cd web && npx vitest run "$class")
       else
         check_web
