@@ -12,7 +12,7 @@ const SHOWN = {
   inTheOpen: 2,
   agreed: 10,
   fleiss: FIGURE,
-  ac1: FIGURE,
+  ac1: { ...FIGURE, doubt: 'few' },
   pairs: [
     {
       one: 'Ada',
@@ -40,13 +40,19 @@ it('gives each figure with its interval, and says what was left out', async () =
   ).toHaveTextContent(
     'Left out: 2 on which somebody had decided where others could read it. 1 on which others',
   );
-  expect(screen.getByText('All said the same on 10 of 12: more than by chance.')).toBeVisible();
   expect(
-    screen.getByRole('row', { name: 'Ada and Ben: the same 83 % 55 % to 95 % 12' }),
+    screen.getByText(
+      'All said the same on 10 of 12: too few works to say how much of it is chance.',
+    ),
   ).toBeVisible();
-  expect(screen.getByRole('row', { name: /Cohen’s kappa all said the same 12/ })).toBeVisible();
+  expect(
+    screen.getByRole('row', { name: 'Ada and Ben 83 % 55 % to 95 % all said the same 12' }),
+  ).toBeVisible();
+  expect(
+    screen.getByRole('row', { name: 'beyond chance 0.67 0.24 to 1.00 too few works 12' }),
+  ).toBeVisible();
   expect(screen.getByRole('list', { name: 'By month' })).toHaveTextContent(
-    '2026-11all the same on 6 of 8',
+    'November 2026all the same on 6 of 8',
   );
 });
 

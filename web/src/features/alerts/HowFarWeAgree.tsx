@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../../api';
 import { counted } from '../../ui';
 import { useHere } from '../session';
-import { figureOf, inOneSentence, intervalOf } from './agreement';
+import { figureOf, inOneSentence, intervalOf, monthInWords } from './agreement';
 import { useAgreement } from './api';
 
 /** How far those agree who decided apart on what an alert brought. */
@@ -52,39 +52,57 @@ function Told({ of }: { of: Schema['AgreementShown'] }) {
   );
 }
 
-/** Each with how many works it is of, and the interval of 95 %. */
+/** Each two, and all of them, with the interval of 95 % and how many works it is of. */
 function Figures({ of }: { of: Schema['AgreementShown'] }) {
-  const rows = [
-    ...of.pairs.flatMap((pair) => [
-      { name: `${pair.one} and ${pair.other}: the same`, figure: pair.percent, percent: true },
-      { name: `${pair.one} and ${pair.other}: Cohen’s kappa`, figure: pair.kappa, percent: false },
-    ]),
-    { name: 'All readers: Fleiss’ kappa', figure: of.fleiss, percent: false },
-    { name: 'All readers: Gwet’s AC1', figure: of.ac1, percent: false },
-  ];
   return (
     <div className="overflow-x-auto">
-      <table className="mt-2 text-[13px]">
+      <table className="mt-2 text-[13px] [&_td]:pr-8 [&_td]:whitespace-nowrap [&_th]:pr-8 [&_th]:font-normal">
         <thead>
           <tr className="text-left text-soft">
-            <th className="pr-8 font-normal">agreement</th>
-            <th className="pr-8 text-right font-normal">figure</th>
-            <th className="pr-8 font-normal">95 % interval</th>
-            <th className="text-right font-normal">works</th>
+            <th>each two</th>
+            <th>the same</th>
+            <th>Cohen’s kappa</th>
+            <th>works</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ name, figure, percent }) => (
-            <tr key={name}>
-              <td className="pr-8">{name}</td>
-              <td className="pr-8 text-right">{figureOf(figure, percent)}</td>
-              <td className="pr-8 whitespace-nowrap">{intervalOf(figure, percent)}</td>
-              <td className="text-right">{figure.works}</td>
+          {of.pairs.map((pair) => (
+            <tr key={`${pair.one} ${pair.other}`}>
+              <td>
+                {pair.one} and {pair.other}
+              </td>
+              <Cell figure={pair.percent} percent />
+              <Cell figure={pair.kappa} />
+              <td>{pair.percent.works}</td>
             </tr>
           ))}
         </tbody>
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="pt-2">all readers</th>
+            <th className="pt-2">Fleiss’ kappa</th>
+            <th className="pt-2">Gwet’s AC1</th>
+            <th className="pt-2">works</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <td>beyond chance</td>
+            <Cell figure={of.fleiss} />
+            <Cell figure={of.ac1} />
+            <td>{of.ac1.works}</td>
+          </tr>
+        </tbody>
       </table>
     </div>
+  );
+}
+
+function Cell({ figure, percent = false }: { figure: Schema['FigureShown']; percent?: boolean }) {
+  return (
+    <td>
+      {figureOf(figure, percent)} <span className="text-soft">{intervalOf(figure, percent)}</span>
+    </td>
   );
 }
 
@@ -94,7 +112,7 @@ function Months({ months }: { months: Schema['OfMonth'][] }) {
     <ul aria-label="By month" className="mt-2 text-[13px]">
       {months.map(({ month, works, agreed }) => (
         <li key={month} className="flex items-center gap-2">
-          <span className="w-16">{month}</span>
+          <span className="w-32">{monthInWords(month)}</span>
           <span className="h-1.5 w-[108px] bg-base-300" aria-hidden="true">
             <span
               className="block h-full bg-accent"

@@ -7,16 +7,28 @@ const n = (value: number, percent: boolean) =>
 
 const isThere = (value?: number | null) => typeof value === 'number';
 
+/** A share is told of few works, too; what is beyond chance says nothing of them. */
+const isTold = (figure: Figure, percent: boolean) => percent || figure.doubt !== 'few';
+
 /** What it is; why there is none, where there is none. */
 export function figureOf(figure: Figure, percent: boolean): string {
-  if (isThere(figure.value)) return n(figure.value, percent);
-  return figure.doubt === 'one verdict' ? 'all said the same' : '–';
+  if (figure.doubt === 'one verdict') return 'all said the same';
+  if (!isThere(figure.value)) return '–';
+  return isTold(figure, percent) ? n(figure.value, percent) : 'too few works';
 }
 
-export function intervalOf({ low, high, doubt }: Figure, percent: boolean): string {
-  if (!isThere(low) || !isThere(high)) return '';
-  const few = doubt === 'few' ? ', too few to say much' : '';
-  return `${n(low, percent)} to ${n(high, percent)}${few}`;
+export function intervalOf(figure: Figure, percent: boolean): string {
+  const { low, high } = figure;
+  if (!isThere(low) || !isThere(high) || !isTold(figure, percent)) return '';
+  return `${n(low, percent)} to ${n(high, percent)}`;
+}
+
+export function monthInWords(month: string): string {
+  return new Date(`${month}-01T00:00:00Z`).toLocaleDateString('en-GB', {
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
 }
 
 /** What the figures come to, in words. */

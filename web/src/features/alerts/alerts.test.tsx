@@ -4,6 +4,7 @@ import { expect, it } from 'vitest';
 import type { Schema } from '../../api';
 import { serve, showAt } from '../../test-server';
 import { strategyOfText } from '../strategy';
+import { covering } from './WhenAndWho';
 import { SetAlertDialog } from './SetAlertDialog';
 import { FollowFolder, WatchLine } from './WatchAct';
 
@@ -64,6 +65,7 @@ it('shows a year before it is set, and takes as much of the past as it showed', 
       asked: 1,
       folder: 'f1',
       tellsWidened: false,
+      covers: 'mark',
       past: 2,
       tells: 'new',
     },
@@ -137,4 +139,12 @@ it('follows a folder in one of two ways, each with its own year before it is set
       },
     }),
   );
+});
+
+it.each([
+  ['1', 'apart', 'verdict'],
+  ['2', 'apart', 'apart'],
+  ['1', 'mark', 'mark'],
+])('it takes two to decide apart: %s, %s', (asked, covers, expected) => {
+  expect(covering(asked, covers)).toBe(expected);
 });
