@@ -80,7 +80,7 @@ export function WhenAndWho({
       <fieldset className="mt-3">
         <legend className="small-head">What covers it</legend>
         {COVERS.map(([value, words]) => (
-          <label key={value} className="flex items-baseline gap-2">
+          <label key={value} className="flex items-baseline gap-2 py-1">
             <input
               type="radio"
               name="covers"

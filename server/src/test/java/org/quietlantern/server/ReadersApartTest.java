@@ -193,7 +193,23 @@ class ReadersApartTest {
     world.says(world.cay, "pass", 0, "In the open.");
     assertThat(world.lamps(world.ben, 0)).contains("pass: In the open.");
 
-    world.says(world.ada, "pass", 1, "");
+    world.says(world.ada, "pass", 1, "She alone knows why.");
+    assertThat(world.ada.exported("/rounds/" + world.round, "ris", "marks"))
+        .as("a file goes to others")
+        .contains("At last.")
+        .doesNotContain("She alone knows why.");
+    world.says(world.ada, "keep", 2, "Put out too early.");
+    UUID early = UUID.randomUUID();
+    world
+        .ada
+        .write("DELETE", "/marks", Map.of("publications", List.of(world.works.get(2))), early)
+        .ok();
+    world.says(world.ben, "pass", 2, "");
+    world.says(world.cay, "pass", 2, "");
+    world.ada.post("/actions/" + early + "/undo", Map.of()).ok();
+    assertThat(world.lamps(world.ben, 2)).startsWith("keep: Put out too early.", "pass: ");
+    assertThat(world.kept()).as("opened meanwhile: carried out at once").isEqualTo(2);
+
     assertThat(
             world
                 .ada

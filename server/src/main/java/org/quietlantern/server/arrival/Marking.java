@@ -312,10 +312,20 @@ public class Marking implements CommandKinds {
         reviews.sayAgainApart(who, command, comes, one.said(), one.keepsIn());
       } else {
         reviews.sayAgain(who, command, comes, one.said());
+        keepsAgain(who, one);
       }
       one.taken().forEach(items::putBack);
     }
     return "";
+  }
+
+  /** What was put out before it was opened goes into its folder now. */
+  private void keepsAgain(Member who, Out one) {
+    if (one.keepsIn() != null) {
+      publications
+          .byId(Viewer.of(who), List.of(one.publication()))
+          .forEach(work -> items.carryOut(who.id(), one.keepsIn(), work, one.said().reason()));
+    }
   }
 
   private String takeBack(Member who, UUID command, AllBefore before) {

@@ -205,7 +205,7 @@ class Selections {
     }
     Map<Integer, String> names = groups.names(who.group());
     reviews
-        .onPublications(who, works)
+        .toldOf(who.group(), works)
         .forEach((work, all) -> all.forEach(one -> saying.mark(who, work, one, names)));
   }
 

@@ -289,6 +289,12 @@ public class Reviews {
     return byAsked(mapper.onOccasions(group, NOBODY, occasions.toArray(Integer[]::new)));
   }
 
+  /** The same of first comings, by publication: for what leaves the lantern. */
+  @Transactional(readOnly = true)
+  public Map<Integer, List<CurrentMark>> toldOf(int group, Collection<Integer> publications) {
+    return byAsked(mapper.onPublications(group, NOBODY, publications.toArray(Integer[]::new)));
+  }
+
   /** What the group's members say, by occasion, as one of them may read it. */
   @Transactional(readOnly = true)
   public Map<Integer, List<CurrentMark>> onOccasions(Member reader, Collection<Integer> occasions) {
