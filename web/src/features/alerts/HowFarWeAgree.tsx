@@ -55,7 +55,8 @@ function Told({ of }: { of: Schema['AgreementShown'] }) {
 /** Each two, and all of them, with the interval of 95 % and how many works it is of. */
 function Figures({ of }: { of: Schema['AgreementShown'] }) {
   return (
-    <div className="overflow-x-auto">
+    // It can be wider than a telephone, and is moved by keyboard, too.
+    <div role="region" aria-label="Figures" tabIndex={0} className="overflow-x-auto">
       <table className="mt-2 text-[13px] [&_td]:pr-8 [&_td]:whitespace-nowrap [&_th]:pr-8 [&_th]:font-normal">
         <thead>
           <tr className="text-left text-soft">

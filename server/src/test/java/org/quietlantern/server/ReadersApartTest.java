@@ -216,9 +216,9 @@ class ReadersApartTest {
                 .post(
                     "/folders/" + world.folder + "/items",
                     Map.of("publications", List.of(world.works.get(1)), "note", ""))
-                .type())
+                .body())
         .as("a keep from elsewhere would tell")
-        .isEqualTo("decided-apart");
+        .contains("decided-apart", "Your group decides apart on “butterwort number");
   }
 
   @DisplayName("Opened when fewer are left to decide, and when the alert asks otherwise")

@@ -17,6 +17,7 @@ import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
+import org.quietlantern.server.review.ReadersApart;
 import org.quietlantern.server.review.Reviews;
 import org.quietlantern.server.trail.Trail;
 import org.springframework.stereotype.Service;
@@ -42,6 +43,7 @@ public class Keeping implements CommandKinds {
   private final Items items;
   private final Publications publications;
   private final Reviews reviews;
+  private final ReadersApart apart;
   private final Trail trail;
   private final Commands commands;
 
@@ -71,6 +73,7 @@ public class Keeping implements CommandKinds {
       Items items,
       Publications publications,
       Reviews reviews,
+      ReadersApart apart,
       Trail trail,
       Commands commands) {
     this.mapper = mapper;
@@ -79,6 +82,7 @@ public class Keeping implements CommandKinds {
     this.items = items;
     this.publications = publications;
     this.reviews = reviews;
+    this.apart = apart;
     this.trail = trail;
     this.commands = commands;
   }
@@ -156,12 +160,15 @@ public class Keeping implements CommandKinds {
     return new Into(folder, mapper.byId(who.id(), folder).closed());
   }
 
-  /** Keeps a work as a part of a longer act; what it says is what keeping it by hand says. */
+  /**
+   * Keeps a work as a part of a longer act; what it says is what keeping it by hand says, but where
+   * the group decides on it apart: there it says nothing.
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   public Along along(Member who, UUID command, Into into, StoredPublication work, String note) {
     Items.Added added = items.add(who.id(), into.folder(), work, note, null);
     Integer event =
-        into.closed()
+        into.closed() || apart.isFirstAmong(who.group(), work.id())
             ? seen(who, command, work)
             : Integer.valueOf(reviews.mark(who, command, work.id(), Mark.KEEP, note));
     return new Along(added.already(), added.reason(), event);

@@ -41,6 +41,9 @@ interface ApartMapper {
             """)
   List<Kept> kept(int group, Integer[] works);
 
+  @Select("select fields ->> 'title' from publication where id = #{work}")
+  String title(int work);
+
   /** Members who may mark. */
   @Select(
       """

@@ -53,6 +53,16 @@ public class ReadersApart {
     return among;
   }
 
+  /** Whether it is decided apart on a work (row number) that comes for the first time. */
+  @Transactional(readOnly = true)
+  public boolean isFirstAmong(int group, int work) {
+    return among(group, List.of(work)).keySet().stream().anyMatch(one -> one.on().isFirst());
+  }
+
+  String title(int work) {
+    return mapper.title(work);
+  }
+
   private static Reviews.Comes comes(ApartMapper.On on) {
     return new Reviews.Comes(on.work(), Coming.stored(on.kind(), on.key()));
   }

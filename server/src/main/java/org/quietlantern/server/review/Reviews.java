@@ -144,11 +144,12 @@ public class Reviews {
    */
   @Transactional(propagation = Propagation.MANDATORY)
   public int mark(Member who, UUID command, int publication, Mark mark, String reason) {
-    if (mark == Mark.KEEP && !apart.among(who.group(), List.of(publication)).isEmpty()) {
+    if (mark == Mark.KEEP && apart.isFirstAmong(who.group(), publication)) {
       throw Refusal.conflict(
           "decided-apart",
-          "Your group decides on this apart. Mark it in Arrivals; it comes into the folder when as"
-              + " many have decided as were asked for.");
+          ("Your group decides apart on “%s”. Mark it in Arrivals; it comes into the folder when as"
+                  + " many have decided as were asked for.")
+              .formatted(apart.title(publication)));
     }
     return add(
         who, command, new Comes(publication, Coming.FIRST), mark, reason, null, calendar.now());
