@@ -4,16 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.DisplayName;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -249,6 +254,90 @@ class ReadersApartTest {
     assertThat(world.ada.put("/alerts/" + world.alert, wanted).status()).isEqualTo(422);
     wanted.put("covers", "blind");
     assertThat(world.ada.put("/alerts/" + world.alert, wanted).status()).isEqualTo(422);
+  }
+
+  /** What a work ought to be like: what each of three said, the last last. */
+  private static final class Ought {
+    final List<Deque<String>> said =
+        List.of(new ArrayDeque<>(), new ArrayDeque<>(), new ArrayDeque<>());
+    final Set<Integer> kept = new HashSet<>();
+    boolean opened;
+
+    void says(int who, String mark) {
+      boolean keptIt = "keep".equals(said.get(who).peekLast());
+      said.get(who).addLast(mark);
+      if (!opened) {
+        openIfDue();
+      } else if (mark.equals("keep")) {
+        kept.add(who);
+      } else if (keptIt) {
+        kept.remove(who);
+      }
+    }
+
+    private void openIfDue() {
+      opened =
+          said.stream()
+                  .map(Deque::peekLast)
+                  .filter(one -> one != null && Set.of("keep", "pass", "raise").contains(one))
+                  .count()
+              >= 2;
+      for (int who = 0; opened && who < 3; who++) {
+        if ("keep".equals(said.get(who).peekLast())) {
+          kept.add(who);
+        }
+      }
+    }
+
+    void putsOut(int who) {
+      if ("keep".equals(said.get(who).pollLast()) && opened) {
+        kept.remove(who);
+      }
+    }
+
+    List<String> seenBy(int reader) {
+      return IntStream.range(0, 3).mapToObj(who -> seen(reader, who)).toList();
+    }
+
+    private String seen(int reader, int who) {
+      String last = said.get(who).peekLast();
+      boolean told = opened || reader == who;
+      return (last == null || !told && last.startsWith("hold") ? "-" : told ? last : "seen") + ": ";
+    }
+  }
+
+  @DisplayName("After random acts of three: each reads what is theirs to read, folders as decided")
+  @Test
+  void randomly() {
+    World world = new World("waterwheel", 5);
+    List<Client> all = List.of(world.ada, world.ben, world.cay);
+    List<Ought> ought = Stream.generate(Ought::new).limit(5).toList();
+    List<String> marks = List.of("keep", "pass", "raise", "seen", "hold", "hold for text");
+    Random random = new Random(20_261_202);
+    for (int act = 0; act < 90; act++) {
+      int who = random.nextInt(3);
+      int work = random.nextInt(5);
+      if (random.nextInt(4) > 0) {
+        String mark = marks.get(random.nextInt(marks.size()));
+        world.says(all.get(who), mark, work, "");
+        ought.get(work).says(who, mark);
+      } else if (!ought.get(work).said.get(who).isEmpty()) {
+        Map<String, Object> one = Map.of("publications", List.of(world.works.get(work)));
+        all.get(who).write("DELETE", "/marks", one, UUID.randomUUID()).ok();
+        ought.get(work).putsOut(who);
+      }
+      for (int reader = 0; reader < 3; reader++) {
+        assertThat(world.lamps(all.get(reader), work))
+            .as("act " + act + ", work " + work + ", read by " + reader)
+            .isEqualTo(ought.get(work).seenBy(reader));
+      }
+      assertThat(world.kept())
+          .as("act " + act)
+          .isEqualTo(ought.stream().filter(one -> !one.kept.isEmpty()).count());
+    }
+    assertThat(ought).as("some opened, some not").anyMatch(one -> one.opened);
+    assertThat(APP.bean(NightlyChecks.class).runAll(true))
+        .allMatch(outcome -> outcome.differences() == 0);
   }
 
   @DisplayName("Agreement is over what was decided apart, as it stood when it was opened")

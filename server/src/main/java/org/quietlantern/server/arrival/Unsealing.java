@@ -80,14 +80,15 @@ class Unsealing {
     }
     List<Subject> told = new ArrayList<>();
     for (ReadersApart.Opened one : opened) {
-      StoredPublication work =
-          publications.byId(new Viewer(group), List.of(one.work())).stream()
-              .findFirst()
-              .orElseThrow();
-      one.marks().forEach(mark -> carryOut(mark, work));
-      told.add(new Subject(Subject.Of.PUBLICATION, work.pid()));
+      // Of what is not there any more there is nothing to carry out.
+      for (StoredPublication work : publications.byId(new Viewer(group), List.of(one.work()))) {
+        one.marks().forEach(mark -> carryOut(mark, work));
+        told.add(new Subject(Subject.Of.PUBLICATION, work.pid()));
+      }
     }
-    commands.note(group, "review.open", told);
+    if (!told.isEmpty()) {
+      commands.note(group, "review.open", told);
+    }
     return opened.stream().map(ReadersApart.Opened::work).toList();
   }
 
