@@ -302,7 +302,8 @@ class ReadersApartTest {
     private String seen(int reader, int who) {
       String last = said.get(who).peekLast();
       boolean told = opened || reader == who;
-      return (last == null || !told && last.startsWith("hold") ? "-" : told ? last : "seen") + ": ";
+      return (last == null || (!told && last.startsWith("hold")) ? "-" : told ? last : "seen")
+          + ": ";
     }
   }
 
