@@ -4,6 +4,7 @@ import { counted } from '../../ui';
 import { useHere } from '../session';
 import { figureOf, inOneSentence, intervalOf, monthInWords } from './agreement';
 import { useAgreement } from './api';
+import { Unfolding } from './Unfolding';
 
 /** How far those agree who decided apart on what an alert brought. */
 export function HowFarWeAgree({ alert }: { alert: string }) {
@@ -11,16 +12,15 @@ export function HowFarWeAgree({ alert }: { alert: string }) {
   const [open, setOpen] = useState(false);
   const found = useAgreement(here.id, alert, open);
   return (
-    <details className="mt-6 max-w-[46rem]" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="small-head w-fit cursor-pointer">How far we agree</summary>
-      {found.error && (
-        <p role="alert" className="text-error">
-          {found.error.message}
-        </p>
-      )}
-      {open && found.isPending && <p className="text-soft">It is worked out …</p>}
+    <Unfolding
+      head="How far we agree"
+      waiting="It is worked out …"
+      found={found}
+      open={open}
+      onOpen={setOpen}
+    >
       {found.data && <Told of={found.data} />}
-    </details>
+    </Unfolding>
   );
 }
 

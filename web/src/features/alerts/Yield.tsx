@@ -4,6 +4,7 @@ import type { Schema } from '../../api';
 import { counted } from '../../ui';
 import { useHere } from '../session';
 import { useYield } from './api';
+import { Unfolding } from './Unfolding';
 
 /** What came of all that the alert brought, and what its search could do without. */
 export function Yield({ alert }: { alert: string }) {
@@ -11,16 +12,15 @@ export function Yield({ alert }: { alert: string }) {
   const [open, setOpen] = useState(false);
   const found = useYield(here.id, alert, open);
   return (
-    <details className="mt-6 max-w-[46rem]" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="small-head w-fit cursor-pointer">What came of it, word by word</summary>
-      {found.error && (
-        <p role="alert" className="text-error">
-          {found.error.message}
-        </p>
-      )}
-      {open && found.isPending && <p className="text-soft">It is counted …</p>}
+    <Unfolding
+      head="What came of it, word by word"
+      waiting="It is counted …"
+      found={found}
+      open={open}
+      onOpen={setOpen}
+    >
       {found.data && <Told of={found.data} />}
-    </details>
+    </Unfolding>
   );
 }
 

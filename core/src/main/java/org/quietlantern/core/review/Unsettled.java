@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What stands open between members on an occasion of a work, by their marks in force. */
 public enum Unsettled {
@@ -21,7 +22,8 @@ public enum Unsettled {
   /** One keeps it and another passes it. */
   DISPUTED;
 
-  private static final Set<Mark> VERDICTS = Set.of(Mark.KEEP, Mark.PASS);
+  private static final Set<Mark> VERDICTS =
+      Arrays.stream(Mark.values()).filter(Mark::isVerdict).collect(Collectors.toUnmodifiableSet());
 
   /** {@code number}: of the event; later ones have greater numbers. */
   public record Said(Mark mark, int number) {}

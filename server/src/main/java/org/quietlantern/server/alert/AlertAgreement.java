@@ -120,9 +120,9 @@ class AlertAgreement {
         judged.stream().flatMap(one -> one.by().keySet().stream()).distinct().sorted().toList();
     List<OfPair> pairs = new ArrayList<>();
     for (int one : readers) {
-      for (int other : readers) {
+      for (int other : readers.subList(readers.indexOf(one) + 1, readers.size())) {
         Agreement.Figure percent = Agreement.percent(judged, one, other);
-        if (one < other && percent.works() > 0) {
+        if (percent.works() > 0) {
           pairs.add(
               new OfPair(
                   names.getOrDefault(one, "A former member"),

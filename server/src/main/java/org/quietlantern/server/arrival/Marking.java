@@ -222,9 +222,7 @@ public class Marking implements CommandKinds {
   }
 
   private Set<Reviews.Comes> decidedApart(Member who, List<Arrived> works) {
-    return apart
-        .among(who.group(), works.stream().map(one -> one.work().id()).distinct().toList())
-        .keySet();
+    return apart.among(who.group(), works.stream().map(one -> one.work().id()).distinct().toList());
   }
 
   /** The mark that all of them had; empty where they had none, or not the same. */
@@ -282,10 +280,10 @@ public class Marking implements CommandKinds {
       int work = one.work().id();
       CurrentMark said = reviews.on(who, one.comes()).orElse(null);
       if (said != null) {
-        Integer keepsIn = apart.keepsIn(who, one.comes()).orElse(null);
+        boolean isApart = decidedApart.contains(one.comes());
+        Integer keepsIn = isApart ? apart.keepsIn(who, one.comes()).orElse(null) : null;
         reviews.takeBack(who, command, one.comes());
-        boolean leaves =
-            one.on().isFirst() && said.mark() == Mark.KEEP && !decidedApart.contains(one.comes());
+        boolean leaves = one.on().isFirst() && said.mark() == Mark.KEEP && !isApart;
         List<Items.Taken> taken = leaves ? items.withdraw(who.id(), work) : List.of();
         notes.add(Items.sentence(taken));
         out.add(new Out(work, one.on().text(), said, taken, keepsIn));
@@ -305,10 +303,12 @@ public class Marking implements CommandKinds {
   }
 
   private String lightAgain(Member who, UUID command, AllOut before) {
+    Set<Reviews.Comes> decidedApart =
+        apart.among(who.group(), before.lamps().stream().map(Out::publication).distinct().toList());
     for (Out one : before.lamps()) {
       Coming on = one.on() == null ? Coming.FIRST : Coming.of(one.on());
       Reviews.Comes comes = new Reviews.Comes(one.publication(), on);
-      if (apart.among(who.group(), List.of(one.publication())).containsKey(comes)) {
+      if (decidedApart.contains(comes)) {
         reviews.sayAgainApart(who, command, comes, one.said(), one.keepsIn());
       } else {
         reviews.sayAgain(who, command, comes, one.said());

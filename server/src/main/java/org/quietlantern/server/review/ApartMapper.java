@@ -2,7 +2,6 @@ package org.quietlantern.server.review;
 
 import java.time.Instant;
 import java.util.List;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -108,7 +107,10 @@ interface ApartMapper {
     }
   }
 
-  /** Of all occasions of works on which something is sealed. */
+  /**
+   * Of all occasions of works on which something is sealed. Where nothing is sealed at all, which
+   * is asked first, no mark is read.
+   */
   @Select(
       UnsettledMapper.PARTS
           + """
@@ -124,6 +126,7 @@ interface ApartMapper {
               join lamp l on l.occasion = o.id
               join membership m on m.id = l.membership and m.grp = #{group}
               join review_event e on e.id = l.event left join sealed_mark t on t.event = e.id
+              where exists (select 1 from sealed_mark)
               order by s.work, o.kind, o.key, l.membership, e.id desc)
             select work, kind, key, occasion, membership, event, what, reason, folder, apart
             from said where sealed order by work, kind, key, event
@@ -168,23 +171,16 @@ interface ApartMapper {
   @Update(
       UnsettledMapper.PARTS
           + """
-            update review_event e set what = t.what, reason = t.reason
-            from sealed_mark t, parts s, occasion o, membership m
-            where t.event = e.id and o.publication = s.part and o.kind = #{on.kind}
-              and o.key = #{on.key} and e.occasion = o.id and m.id = e.membership
-              and m.grp = #{group}
+            , gone as (
+              delete from sealed_mark t using parts s, occasion o, review_event e, membership m
+              where t.event = e.id and o.publication = s.part and o.kind = #{on.kind}
+                and o.key = #{on.key} and e.occasion = o.id and m.id = e.membership
+                and m.grp = #{group}
+              returning t.event, t.what, t.reason)
+            update review_event e set what = gone.what, reason = gone.reason
+            from gone where gone.event = e.id
             """)
   void tell(int group, Integer[] works, On on);
-
-  @Delete(
-      UnsettledMapper.PARTS
-          + """
-            delete from sealed_mark t using parts s, occasion o, review_event e, membership m
-            where t.event = e.id and o.publication = s.part and o.kind = #{on.kind}
-              and o.key = #{on.key} and e.occasion = o.id and m.id = e.membership
-              and m.grp = #{group}
-            """)
-  void unseal(int group, Integer[] works, On on);
 
   @Select("select folder, reason from unsealed_mark where event = #{event} and reason is not null")
   ReadersApart.Carried carried(int event);

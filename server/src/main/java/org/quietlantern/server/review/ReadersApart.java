@@ -2,11 +2,11 @@ package org.quietlantern.server.review;
 
 import java.time.Instant;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.quietlantern.core.review.Apart;
 import org.quietlantern.core.review.Mark;
@@ -33,38 +33,28 @@ public class ReadersApart {
     this.calendar = calendar;
   }
 
-  /**
-   * Of works of a group those that are decided on apart now.
-   *
-   * @return how many shall decide, by work (row number) and occasion
-   */
+  /** Of works (row numbers) of a group those, and on which occasions, that are decided on apart. */
   @Transactional(readOnly = true)
-  public Map<Reviews.Comes, Integer> among(int group, Collection<Integer> works) {
-    List<ApartMapper.Kept> kept =
-        works.isEmpty() ? List.of() : mapper.kept(group, works.toArray(Integer[]::new));
+  public Set<Reviews.Comes> among(int group, Collection<Integer> works) {
+    List<ApartMapper.Kept> kept = mapper.kept(group, works.toArray(Integer[]::new));
     if (kept.isEmpty()) {
-      return Map.of();
+      return Set.of();
     }
     int readers = mapper.readers(group);
-    Map<Reviews.Comes, Integer> among = new HashMap<>();
-    kept.stream()
+    return kept.stream()
         .filter(one -> Apart.isKept(one.asked(), readers))
-        .forEach(one -> among.put(comes(one.on()), Math.min(one.asked(), readers)));
-    return among;
+        .map(one -> new Reviews.Comes(one.work(), Coming.stored(one.kind(), one.key())))
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   /** Whether it is decided apart on a work (row number) that comes for the first time. */
   @Transactional(readOnly = true)
   public boolean isFirstAmong(int group, int work) {
-    return among(group, List.of(work)).keySet().stream().anyMatch(one -> one.on().isFirst());
+    return among(group, List.of(work)).stream().anyMatch(one -> one.on().isFirst());
   }
 
   String title(int work) {
     return mapper.title(work);
-  }
-
-  private static Reviews.Comes comes(ApartMapper.On on) {
-    return new Reviews.Comes(on.work(), Coming.stored(on.kind(), on.key()));
   }
 
   void seal(int event, Mark mark, String reason, @Nullable Integer folder) {
@@ -89,7 +79,7 @@ public class ReadersApart {
       int membership, int event, Mark mark, String reason, @Nullable Integer keepsIn) {}
 
   /** The marks on a work, as they stood when they were opened. */
-  public record Opened(int number, int work, Coming on, List<OpenedMark> marks) {}
+  public record Opened(int work, List<OpenedMark> marks) {}
 
   /**
    * Opens what is due of works of a group, as a part of what made it so.
@@ -132,15 +122,11 @@ public class ReadersApart {
   }
 
   private Opened open(int group, ApartMapper.On on, List<ApartMapper.InForce> said, int asked) {
-    Integer[] work = {on.work()};
-    mapper.tell(group, work, on);
-    mapper.unseal(group, work, on);
+    mapper.tell(group, new Integer[] {on.work()}, on);
     int number = mapper.open(group, said.get(0).occasion(), asked, calendar.now());
     said.forEach(one -> mapper.note(number, one));
     return new Opened(
-        number,
         on.work(),
-        Coming.stored(on.kind(), on.key()),
         said.stream()
             .map(
                 one ->

@@ -151,14 +151,13 @@ public class Reviews {
                   + " many have decided as were asked for.")
               .formatted(apart.title(publication)));
     }
-    return add(
-        who, command, new Comes(publication, Coming.FIRST), mark, reason, null, calendar.now());
+    return mark(who, command, new Comes(publication, Coming.FIRST), mark, reason);
   }
 
   /** Adds a mark on any occasion; refused as unknown where the work has not come on it. */
   @Transactional(propagation = Propagation.MANDATORY)
   public int mark(Member who, UUID command, Comes marked, Mark mark, String reason) {
-    return add(who, command, marked, mark, reason, null, calendar.now());
+    return add(who, command, marked, mark, reason, calendar.now());
   }
 
   /**
@@ -169,28 +168,23 @@ public class Reviews {
   @Transactional(propagation = Propagation.MANDATORY)
   public int markApart(
       Member who, UUID command, Comes marked, Mark mark, String reason, @Nullable Integer folder) {
-    return sealed(
-        who, command, marked, new CurrentMark(who.id(), mark, reason, calendar.now()), folder);
-  }
-
-  private int sealed(
-      Member who, UUID command, Comes marked, CurrentMark said, @Nullable Integer folder) {
-    int event = add(who, command, marked, Apart.told(said.mark()), "", null, said.at());
-    apart.seal(event, said.mark(), said.reason(), folder);
-    return event;
+    CurrentMark said = new CurrentMark(who.id(), mark, reason, calendar.now());
+    return sayAgainApart(who, command, marked, said, folder);
   }
 
   /** Says again what was said before, at the time that it was said, as a part of an undo. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void sayAgain(Member who, UUID command, Comes marked, CurrentMark said) {
-    add(who, command, marked, said.mark(), said.reason(), null, said.at());
+    add(who, command, marked, said.mark(), said.reason(), said.at());
   }
 
   /** The same of a mark that was made apart; {@code folder}: that a keep goes into. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void sayAgainApart(
+  public int sayAgainApart(
       Member who, UUID command, Comes marked, CurrentMark said, @Nullable Integer folder) {
-    sealed(who, command, marked, said, folder);
+    int event = add(who, command, marked, Apart.told(said.mark()), "", said.at());
+    apart.seal(event, said.mark(), said.reason(), folder);
+    return event;
   }
 
   /** A work (row number) on an occasion (row number) of it. */
@@ -254,16 +248,8 @@ public class Reviews {
     }
   }
 
-  private int add(
-      Member who,
-      UUID command,
-      Comes marked,
-      Mark mark,
-      String reason,
-      @Nullable Integer undoes,
-      Instant at) {
-    return add(
-        who, command, occasion(marked), marked.publication(), mark.word(), reason, undoes, at);
+  private int add(Member who, UUID command, Comes marked, Mark mark, String reason, Instant at) {
+    return add(who, command, occasion(marked), marked.publication(), mark.word(), reason, null, at);
   }
 
   private int add(
