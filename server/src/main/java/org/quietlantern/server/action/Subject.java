@@ -18,8 +18,7 @@ public record Subject(Of of, String id) {
     REQUEST,
     PERSON,
     TASK,
-    QUESTION,
-    MEETING;
+    QUESTION;
 
     /** In lower case, as it is written in records and addresses. */
     public String word() {
