@@ -291,6 +291,10 @@ class CommandLawTest {
       // It is written anew for a quarter of an hour, and this takes longer on a slow machine.
       return command.path().replace("{remark}", WORLD.freshRemark());
     }
+    if (command.path().contains("/meetings/{meeting}")) {
+      boolean begun = command.path().matches(".*/(present|works|decisions|end)");
+      return command.path().replace("{meeting}", WORLD.freshMeeting(begun));
+    }
     if (command.path().contains("/feeds/{feed}")) {
       // It may have been revoked.
       return command.path().replace("{feed}", WORLD.freshFeed());

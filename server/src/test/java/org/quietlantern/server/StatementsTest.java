@@ -155,6 +155,7 @@ class StatementsTest {
             "/brought/" + brought + "/files/0?name=moths.ris",
             ris.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8));
       }
+      String meeting = meeting(size);
       UUID out = UUID.randomUUID();
       String items = "/folders/" + group.folder("Emptied") + "/items";
       client.post(items, Map.of("publications", found, "note", "")).ok();
@@ -173,6 +174,7 @@ class StatementsTest {
               Map.entry("{publication}", found.get(0)),
               Map.entry("{text}", text),
               Map.entry("{question}", question),
+              Map.entry("{meeting}", meeting),
               Map.entry("{brought}", brought),
               Map.entry("{form}", "txt"),
               Map.entry("{list}", "owed"),
@@ -181,6 +183,20 @@ class StatementsTest {
               Map.entry("{source}", "night-index"),
               Map.entry("{n}", "1"),
               Map.entry("{year}", "2025"));
+    }
+
+    /** So many meetings, the last under way with so much on its agenda. */
+    private String meeting(int size) {
+      Map<String, Object> mark = Map.of("publications", found, "mark", "raise", "reason", "Do we?");
+      client.post("/marks", mark).ok();
+      String meeting = "";
+      for (int i = 0; i < size; i++) {
+        Map<String, String> called = Map.of("day", "2027-03-01", "time", "14:00", "place", "");
+        meeting = client.post("/meetings", called).ok().get("id").asString();
+      }
+      Map<String, Object> there = Map.of("present", java.util.List.of(), "version", 0);
+      client.put("/meetings/" + meeting + "/begin", there).ok();
+      return meeting;
     }
 
     /** Files that wait for a drive, of which each was in trouble once. */

@@ -31,18 +31,25 @@ public enum Unsettled {
   /**
    * @param inForce one mark of each member
    * @param readable whether the group can read its text
+   * @param decided the last event before the group decided together on it, which settles what was
+   *     raised and disputed till then; 0: it has not
    * @return what stands open, to the number of the last mark that has a part in it
    */
-  public static Map<Unsettled, Integer> of(Collection<Said> inForce, boolean readable) {
+  public static Map<Unsettled, Integer> of(
+      Collection<Said> inForce, boolean readable, int decided) {
     Map<Unsettled, Integer> open = new EnumMap<>(Unsettled.class);
-    last(inForce, Set.of(Mark.RAISE)).ifPresent(number -> open.put(RAISED, number));
+    last(inForce, Set.of(Mark.RAISE))
+        .filter(number -> number > decided)
+        .ifPresent(number -> open.put(RAISED, number));
     last(inForce, Set.of(Mark.HOLD_FOR_TEXT))
         .ifPresent(number -> open.put(readable ? READABLE : WAITING, number));
     last(inForce, Set.of(Mark.HOLD)).ifPresent(number -> open.put(UNSURE, number));
     boolean both =
         VERDICTS.stream().allMatch(mark -> inForce.stream().anyMatch(one -> one.mark() == mark));
     if (both) {
-      last(inForce, VERDICTS).ifPresent(number -> open.put(DISPUTED, number));
+      last(inForce, VERDICTS)
+          .filter(number -> number > decided)
+          .ifPresent(number -> open.put(DISPUTED, number));
     }
     return open;
   }

@@ -18,7 +18,8 @@ class UnsettledTest {
         IntStream.range(0, marks.length)
             .mapToObj(n -> new Unsettled.Said(marks[n], n + 1))
             .toList(),
-        readable);
+        readable,
+        0);
   }
 
   @DisplayName("What is held for its text waits until that can be read; who is unsure stays so")
@@ -52,6 +53,22 @@ class UnsettledTest {
       assertThat(open(Mark.KEEP, other)).doesNotContainKey(Unsettled.DISPUTED);
       assertThat(open(Mark.PASS, other)).doesNotContainKey(Unsettled.DISPUTED);
     }
+  }
+
+  @DisplayName("What the group decides together settles what was said till then, and nothing later")
+  @Test
+  void decided() {
+    List<Unsettled.Said> said =
+        List.of(
+            new Unsettled.Said(Mark.KEEP, 4),
+            new Unsettled.Said(Mark.PASS, 7),
+            new Unsettled.Said(Mark.RAISE, 5),
+            new Unsettled.Said(Mark.HOLD, 2));
+    assertThat(Unsettled.of(said, true, 7)).isEqualTo(Map.of(Unsettled.UNSURE, 2));
+    assertThat(Unsettled.of(said, true, 6))
+        .as("somebody passes it afterwards what another keeps")
+        .isEqualTo(Map.of(Unsettled.UNSURE, 2, Unsettled.DISPUTED, 7));
+    assertThat(Unsettled.of(said, true, 4)).containsEntry(Unsettled.RAISED, 5);
   }
 
   @DisplayName("Words lead back to what they name")

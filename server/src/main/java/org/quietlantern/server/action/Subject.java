@@ -18,7 +18,8 @@ public record Subject(Of of, String id) {
     REQUEST,
     PERSON,
     TASK,
-    QUESTION;
+    QUESTION,
+    MEETING;
 
     /** In lower case, as it is written in records and addresses. */
     public String word() {

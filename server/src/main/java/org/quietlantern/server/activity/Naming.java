@@ -19,6 +19,7 @@ import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.folder.SavedSearches;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
+import org.quietlantern.server.meeting.Meetings;
 import org.quietlantern.server.question.QuestionLists;
 import org.quietlantern.server.task.TaskLists;
 import org.springframework.stereotype.Component;
@@ -38,6 +39,7 @@ public class Naming {
   private final Groups groups;
   private final TaskLists tasks;
   private final QuestionLists questions;
+  private final Meetings meetings;
 
   Naming(
       Folders folders,
@@ -46,7 +48,8 @@ public class Naming {
       Publications publications,
       Groups groups,
       TaskLists tasks,
-      QuestionLists questions) {
+      QuestionLists questions,
+      Meetings meetings) {
     this.folders = folders;
     this.searches = searches;
     this.alerts = alerts;
@@ -54,6 +57,7 @@ public class Naming {
     this.groups = groups;
     this.tasks = tasks;
     this.questions = questions;
+    this.meetings = meetings;
   }
 
   /** Deeds and what each of them changed, in the order given. */
@@ -80,6 +84,7 @@ public class Naming {
     name(names, Subject.Of.ALERT, alerts.names(who, ids(deeds, Subject.Of.ALERT)));
     name(names, Subject.Of.TASK, tasks.names(who, ids(deeds, Subject.Of.TASK)));
     name(names, Subject.Of.QUESTION, questions.names(who, ids(deeds, Subject.Of.QUESTION)));
+    name(names, Subject.Of.MEETING, meetings.names(who, ids(deeds, Subject.Of.MEETING)));
     name(
         names,
         Subject.Of.PERSON,

@@ -166,6 +166,17 @@ public class ArrivalLists {
   private ArrivalList ofPoints(Member who, Unsettled what, int before) {
     int group = who.group();
     List<OpenPoints.OpenPoint> open = points.page(group, what, before, PAGE);
+    return new ArrivalList(
+        what.word(),
+        points.counts(group).getOrDefault(what, 0),
+        listed(who, open),
+        null,
+        open.size() < PAGE ? null : Integer.toString(open.get(open.size() - 1).place()));
+  }
+
+  /** Works with what members say of them, each in the round in which it last came. */
+  public List<ArrivalList.ArrivalListed> listed(Member who, List<OpenPoints.OpenPoint> open) {
+    int group = who.group();
     Map<List<Object>, RoundMapper.FoundRow> latest = new HashMap<>();
     mapper
         .foundOf(group, open.stream().map(OpenPoints.OpenPoint::work).toArray(Integer[]::new))
@@ -177,13 +188,10 @@ public class ArrivalLists {
                     Optional.ofNullable(latest.get(List.of(one.work(), one.on())))
                         .orElseGet(() -> neverCame(one)))
             .toList();
-    Map<Integer, Row> rows = rows(group, roundsOf(found));
-    return new ArrivalList(
-        what.word(),
-        points.counts(group).getOrDefault(what, 0),
-        listed(views(who, duties.reviewers(group), found, said(who, found)), found, rows),
-        null,
-        open.size() < PAGE ? null : Integer.toString(open.get(open.size() - 1).place()));
+    return listed(
+        views(who, duties.reviewers(group), found, said(who, found)),
+        found,
+        rows(group, roundsOf(found)));
   }
 
   /** Something that was marked in the catalogue, and that no alert found. */

@@ -28,7 +28,10 @@ public record CitationsShown(
 
   /** The first work without looks and without a number; as in a text where there is no entry. */
   public String alone() {
-    List<CitedPart> parts = entries.isEmpty() ? inText : entries.get(0).parts();
+    return alone(entries.isEmpty() ? inText : entries.get(0).parts());
+  }
+
+  private static String alone(List<CitedPart> parts) {
     return parts.stream()
         .filter(part -> !part.display().equals("left-margin"))
         .flatMap(part -> part.runs().stream())
@@ -45,5 +48,10 @@ public record CitationsShown(
    *     looked at
    */
   public record CitedEntry(
-      String publication, List<CitedPart> parts, @Nullable List<FaultShown> faults) {}
+      String publication, List<CitedPart> parts, @Nullable List<FaultShown> faults) {
+    /** Without looks and without a number; empty where the style prints nothing. */
+    public String alone() {
+      return CitationsShown.alone(parts);
+    }
+  }
 }

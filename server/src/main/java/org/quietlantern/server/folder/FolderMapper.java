@@ -77,7 +77,8 @@ interface FolderMapper {
   record KeptItem(
       int id, int folder, String folderName, int publication, Instant at, @Nullable Double place) {}
 
-  record ReasonRow(int id, int membership, Integer step, String text, Instant at) {}
+  record ReasonRow(
+      int id, int membership, Integer step, String text, Instant at, boolean byGroup) {}
 
   record KeptIn(int publication, String pid, String name) {}
 
@@ -284,7 +285,8 @@ interface FolderMapper {
 
   @Select(
       """
-      select coalesce(p.canonical, p.id) as publication, r.membership, m.name, r.text, k.pid as q,
+      select coalesce(p.canonical, p.id) as publication, r.membership,
+        case when r.by_group then 'The group' else m.name end as name, r.text, k.pid as q,
         k.strategy::text, r.at
       from item_reason r join item i on i.id = r.item join publication p on p.id = i.publication
       left join membership m on m.id = r.membership and m.left_at is null
@@ -303,7 +305,7 @@ interface FolderMapper {
       join folders_of(#{membership}) v on v.folder = f.id and not v.closed
       where f.ended is null and (p.id = #{publication} or p.canonical = #{publication})
         and exists (select 1 from item_reason r
-          where r.item = i.id and r.membership = #{membership})
+          where r.item = i.id and r.membership = #{membership} and not r.by_group)
       order by i.id
       """)
   List<KeptItem> keptBy(int membership, int publication);
@@ -320,7 +322,8 @@ interface FolderMapper {
 
   @Select(
       """
-      select id, membership, step, text, at from item_reason where item = #{item} order by at, id
+      select id, membership, step, text, at, by_group from item_reason
+      where item = #{item} order by at, id
       """)
   List<ReasonRow> reasonsOf(int item);
 
@@ -486,12 +489,21 @@ interface FolderMapper {
       """)
   int addReason(int item, int membership, Integer step, String text, Instant now);
 
+  /** It is the group that keeps it; {@code membership}: who wrote that down. */
+  @Select(
+      """
+      insert into item_reason (item, membership, text, at, by_group)
+      values (#{item}, #{membership}, #{text}, #{now}, true) returning id
+      """)
+  int addReasonOfGroup(int item, int membership, String text, Instant now);
+
   /** Under the number that it had, by which undos know it. */
   @Insert(
       """
-      insert into item_reason (id, item, membership, step, text, at) overriding system value
+      insert into item_reason (id, item, membership, step, text, at, by_group)
+      overriding system value
       values (#{reason.id}, #{item}, #{reason.membership}, #{reason.step}, #{reason.text},
-        #{reason.at})
+        #{reason.at}, #{reason.byGroup})
       """)
   void restoreReason(int item, Items.ReasonKept reason);
 
@@ -505,7 +517,7 @@ interface FolderMapper {
   @Select(
       """
       select exists (select 1 from item_reason
-        where item = #{item} and membership = #{membership})
+        where item = #{item} and membership = #{membership} and not by_group)
       """)
   boolean kept(int item, int membership);
 
@@ -532,8 +544,8 @@ interface FolderMapper {
 
   @Select(
       """
-      select m.name from item_reason r join item i on i.id = r.item
-      join membership m on m.id = r.membership
+      select case when r.by_group then 'The group' else m.name end
+      from item_reason r join item i on i.id = r.item join membership m on m.id = r.membership
       where i.folder = #{folder} and i.publication in (
         select id from publication where id = #{publication} or canonical = #{publication})
       order by r.at, r.id limit 1

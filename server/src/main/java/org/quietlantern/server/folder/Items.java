@@ -44,9 +44,18 @@ public class Items {
   /** What was put back, for taking it out again; row numbers, {@code reasons}: those added. */
   public record Returned(int folder, int publication, List<Integer> reasons) {}
 
-  /** A reason as it was given; row numbers. */
+  /** A reason as it was given; row numbers. {@code byGroup}: absent before there were meetings. */
   public record ReasonKept(
-      int id, int membership, @Nullable Integer step, String text, Instant at) {}
+      int id,
+      int membership,
+      @Nullable Integer step,
+      String text,
+      Instant at,
+      @Nullable Boolean byGroup) {
+    public ReasonKept {
+      byGroup = Boolean.TRUE.equals(byGroup);
+    }
+  }
 
   /**
    * What was taken out of a folder, so that it can be put back as it was.
@@ -123,6 +132,14 @@ public class Items {
     return Optional.ofNullable(reason).map(added -> new CarriedOut(living, added));
   }
 
+  /** What the group decided to keep; {@code by}: row number of who writes that down. */
+  public CarriedOut keepForGroup(int by, int folder, StoredPublication stored, String note) {
+    Instant now = calendar.now();
+    Integer held = mapper.findItem(folder, stored.id());
+    int item = held != null ? held : item(folder, stored.id(), now);
+    return new CarriedOut(folder, mapper.addReasonOfGroup(item, by, note, now));
+  }
+
   /** Puts a publication into a folder for a member, and tells nothing beside. */
   Added add(int member, int folder, StoredPublication stored, String note, @Nullable Integer step) {
     Instant now = calendar.now();
@@ -187,8 +204,10 @@ public class Items {
       for (ReasonKept reason : one.reasons()) {
         if (!mapper.gaveReason(item, reason.membership(), reason.text())) {
           added.add(
-              mapper.addReason(
-                  item, reason.membership(), reason.step(), reason.text(), reason.at()));
+              Boolean.TRUE.equals(reason.byGroup())
+                  ? mapper.addReasonOfGroup(item, reason.membership(), reason.text(), reason.at())
+                  : mapper.addReason(
+                      item, reason.membership(), reason.step(), reason.text(), reason.at()));
         }
       }
     }
@@ -201,11 +220,11 @@ public class Items {
     List<FolderMapper.ReasonRow> gone = new ArrayList<>();
     String stays = "";
     for (FolderMapper.ReasonRow row : all) {
-      if (of == null || row.membership() == of) {
+      if (of == null || (row.membership() == of && !row.byGroup())) {
         gone.add(row);
         mapper.removeReason(row.id());
       } else if (stays.isEmpty()) {
-        stays = mapper.nameOf(row.membership());
+        stays = row.byGroup() ? "the group" : mapper.nameOf(row.membership());
       }
     }
     if (stays.isEmpty()) {
@@ -222,7 +241,9 @@ public class Items {
         item.publication(),
         item.at(),
         reasons.stream()
-            .map(r -> new ReasonKept(r.id(), r.membership(), r.step(), r.text(), r.at()))
+            .map(
+                r ->
+                    new ReasonKept(r.id(), r.membership(), r.step(), r.text(), r.at(), r.byGroup()))
             .toList(),
         stays,
         item.place());

@@ -169,8 +169,8 @@ interface WholeFolderMapper {
 
   @Select(
       """
-      insert into item_reason (item, membership, step, text, at)
-      select n.id, r.membership, r.step, r.text, r.at
+      insert into item_reason (item, membership, step, text, at, by_group)
+      select n.id, r.membership, r.step, r.text, r.at, r.by_group
       from item_reason r join item i on i.id = r.item
       join item n on n.folder = #{to} and n.publication = i.publication
       where i.folder = #{from} order by r.id

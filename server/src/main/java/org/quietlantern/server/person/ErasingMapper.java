@@ -138,13 +138,14 @@ interface ErasingMapper {
       """)
   void forgetNameInActions(int account);
 
-  /** Their name, where an account that was kept says by whom it was made. */
+  /** Their name, where an account that was kept says by whom it was made, or who was there. */
   @Update(
       """
       update note n set blocks = replace(n.blocks::text,
         trim('"' from to_jsonb(m.name)::text), 'a former member')::jsonb
       from membership m
-      where m.account = #{account} and n.membership = m.id
+      where m.account = #{account} and (n.membership = m.id or (n.of like 'meeting:%'
+          and n.folder in (select id from folder where grp = m.grp)))
         and position(trim('"' from to_jsonb(m.name)::text) in n.blocks::text) > 0
       """)
   void forgetNameInReports(int account);
@@ -155,7 +156,8 @@ interface ErasingMapper {
       update action a set answer = replace(a.answer::text,
         trim('"' from to_jsonb(m.name)::text), 'a former member')::jsonb
       from membership m
-      where m.account = #{account} and a.membership = m.id and a.what = 'note.keep'
+      where m.account = #{account} and a.what = 'note.keep' and (a.membership = m.id
+        or (a.grp = m.grp and a.answer ->> 'of' like 'meeting:%'))
       """)
   void forgetNameInKeptReports(int account);
 

@@ -139,6 +139,14 @@ interface PersonMapper {
             from brought_file f where f.brought = b.id), 'state', b.state, 'begun', b.begun,
             'ended', b.ended) order by b.id)
           from brought b where b.membership = m.id),
+        'meetings', (select jsonb_agg(jsonb_build_object('at', t.at, 'place', t.place, 'calledByMe',
+            t.called_by = m.id, 'iWasThere', exists (select 1 from meeting_present r
+              where r.meeting = t.id and r.membership = m.id)) order by t.id)
+          from meeting t where t.called_by = m.id or exists (select 1 from meeting_present r
+            where r.meeting = t.id and r.membership = m.id)),
+        'wroteDown', (select jsonb_agg(jsonb_build_object('what', d.what, 'words', d.words, 'at', d.at)
+            order by d.id)
+          from decision d where d.membership = m.id),
         'acts', (select jsonb_agg(jsonb_build_object('what', a.what, 'about', a.about, 'at', a.at)
             order by a.no)
           from action a where a.membership = m.id)))

@@ -98,7 +98,8 @@ public class OpenPoints implements MendingCheck {
   /** Works of one group. Answers of how many another thing was said. */
   private int settle(int group, Collection<Integer> works) {
     Integer[] asked = works.stream().sorted().toArray(Integer[]::new);
-    Set<UnsettledMapper.Open> ought = ought(group, mapper.said(group, asked));
+    Set<UnsettledMapper.Open> ought =
+        ought(group, mapper.said(group, asked), mapper.settled(group, asked));
     Set<UnsettledMapper.Open> is = Set.copyOf(mapper.stored(group, asked));
     List<UnsettledMapper.Open> gone = without(is, ought);
     List<UnsettledMapper.Open> made = without(ought, is);
@@ -118,7 +119,14 @@ public class OpenPoints implements MendingCheck {
     return differ.size();
   }
 
-  private Set<UnsettledMapper.Open> ought(int group, List<UnsettledMapper.Said> said) {
+  private Set<UnsettledMapper.Open> ought(
+      int group, List<UnsettledMapper.Said> said, List<UnsettledMapper.Settled> settled) {
+    Map<List<Object>, Integer> decided =
+        settled.stream()
+            .collect(
+                Collectors.toMap(
+                    one -> List.of(one.work(), one.kind(), one.key()),
+                    UnsettledMapper.Settled::event));
     Set<Integer> waitedFor =
         said.stream()
             .filter(one -> one.what().equals(Mark.HOLD_FOR_TEXT.word()))
@@ -132,7 +140,10 @@ public class OpenPoints implements MendingCheck {
             (occasion, marks) ->
                 Unsettled.of(
                         marks.stream().map(OpenPoints::said).toList(),
-                        readable.contains(marks.get(0).work()))
+                        readable.contains(marks.get(0).work()),
+                        decided.getOrDefault(
+                            List.of(marks.get(0).work(), marks.get(0).kind(), marks.get(0).key()),
+                            0))
                     .forEach(
                         (open, event) ->
                             ought.add(new UnsettledMapper.Open(open.word(), occasion, event))));

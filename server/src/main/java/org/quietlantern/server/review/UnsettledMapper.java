@@ -21,7 +21,7 @@ interface UnsettledMapper {
       """;
 
   /** A mark in force; {@code occasion}: one for all occasions that turned out to be the same. */
-  record Said(int occasion, int work, String what, int event) {}
+  record Said(int occasion, int work, String kind, String key, String what, int event) {}
 
   record Open(String what, int occasion, int event) {}
 
@@ -31,7 +31,7 @@ interface UnsettledMapper {
           + """
             select distinct on (s.work, o.kind, o.key, l.membership)
               min(o.id) over (partition by s.work, o.kind, o.key) as occasion,
-              s.work, e.what, e.id as event
+              s.work, o.kind, o.key, e.what, e.id as event
             from parts s join occasion o on o.publication = s.part join lamp l on l.occasion = o.id
             join membership m on m.id = l.membership and m.grp = #{group} and m.left_at is null
               and m.role <> 'guest'
@@ -40,6 +40,22 @@ interface UnsettledMapper {
             order by s.work, o.kind, o.key, l.membership, e.id desc
             """)
   List<Said> said(int group, Integer[] works);
+
+  /** {@code event}: the last one before the group decided together. */
+  record Settled(int work, String kind, String key, int event) {}
+
+  /** What meetings of a group came to on works in the end, where that settles something. */
+  @Select(
+      PARTS
+          + """
+            select s.work, o.kind, o.key, max(d.event) as event
+            from parts s join occasion o on o.publication = s.part
+            join decision d on d.occasion = o.id and d.grp = #{group} and d.what <> 'open'
+            where not exists (select 1 from decision l
+              where l.occasion = d.occasion and l.meeting = d.meeting and l.id > d.id)
+            group by s.work, o.kind, o.key
+            """)
+  List<Settled> settled(int group, Integer[] works);
 
   @Select(
       PARTS

@@ -32,6 +32,7 @@ public final class World {
           "out",
           "invitation",
           "question",
+          "meeting",
           "annotationRemark",
           "quoted",
           "task",
@@ -49,6 +50,9 @@ public final class World {
 
   private final String driveAddress;
   private final String followedAddress;
+
+  /** One that stands raised, and on the agenda of any meeting. */
+  private final String raised;
 
   private World(TestApp app) {
     group = app.group("Wilma World", "Willem World").guest("Gus Guest");
@@ -147,6 +151,8 @@ public final class World {
     values.put("followed", client.post("/followed", followed()).ok().at("/followed/0").asString());
     driveAddress = app.outside().driveAddress();
     values.put("driveFile", onDrive(client, folder));
+    raised = group.find("moth").get(3);
+    values.put("meeting", freshMeeting(true));
     values.put("form", "txt");
     values.put("shelf", "printed");
     values.put("list", "owed");
@@ -213,6 +219,32 @@ public final class World {
         .ok()
         .get("id")
         .asString();
+  }
+
+  /** One that is planned, or one under way with a work that was raised since it began. */
+  public String freshMeeting(boolean begun) {
+    Client client = group.client(0);
+    Map<String, String> called = Map.of("day", "2027-03-01", "time", "14:00", "place", "Here");
+    String meeting = client.post("/meetings", called).ok().get("id").asString();
+    raise(raised);
+    if (begun) {
+      List<String> later = List.of(group.find("moth").get(4));
+      client.write("DELETE", "/marks", Map.of("publications", later), UUID.randomUUID());
+      client
+          .put("/meetings/" + meeting + "/begin", Map.of("present", List.of(), "version", 0))
+          .ok();
+      raise(later.get(0));
+    }
+    return meeting;
+  }
+
+  private void raise(String publication) {
+    group
+        .client(0)
+        .post(
+            "/marks",
+            Map.of("publications", List.of(publication), "mark", "raise", "reason", "Do we?"))
+        .ok();
   }
 
   /** A feed whose opened entries are marked seen; another one where the last was revoked. */
@@ -548,6 +580,16 @@ public final class World {
       body.put("publication", values.get("publication"));
       body.put("version", versionOfTask());
       body.put("state", "done");
+    }
+    if (endpoint.path().contains("/meetings")) {
+      body.put("day", "2027-04-01");
+      body.put("time", "09:30");
+      body.put("place", "There");
+      body.put("present", List.of(group.member(1).pid()));
+      body.put("version", endpoint.path().matches(".*/(present|end)") ? 1 : 0);
+      body.put("publication", raised);
+      body.put("what", "keep");
+      body.put("words", "Ours.");
     }
     if (endpoint.path().contains("/questions")) {
       body.put("to", group.member(1).pid());

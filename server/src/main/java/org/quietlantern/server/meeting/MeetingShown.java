@@ -1,0 +1,60 @@
+package org.quietlantern.server.meeting;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import org.quietlantern.server.arrival.ArrivalList;
+import org.quietlantern.server.folder.Folders;
+import org.quietlantern.server.platform.Nullable;
+
+/**
+ * A meeting with its agenda.
+ *
+ * @param present ids of the members who are there
+ * @param more how many works stand open that the agenda has no room for
+ * @param since how many stand open since it began and are not on its agenda
+ */
+public record MeetingShown(
+    MeetingLine meeting, List<String> present, List<AgendaWork> works, int more, int since) {
+
+  /**
+   * A meeting in a list.
+   *
+   * @param day when it is held, in the group's zone
+   * @param by who called it
+   * @param state {@code planned}, {@code under way}, {@code over} or {@code called off}
+   * @param sent when its agenda last went out by mail
+   * @param works on its agenda; {@code decided}: kept or passed of them
+   * @param version to be given with any change
+   */
+  public record MeetingLine(
+      String id,
+      LocalDate day,
+      LocalTime time,
+      String place,
+      String by,
+      String state,
+      @Nullable Instant sent,
+      @Nullable Instant begun,
+      @Nullable Instant ended,
+      int works,
+      int decided,
+      int version) {}
+
+  /**
+   * A work on the agenda.
+   *
+   * @param why {@code raised} or {@code disputed}
+   * @param folders that hold it
+   * @param outcome none as long as nothing was written down
+   */
+  public record AgendaWork(
+      ArrivalList.ArrivalListed work,
+      String why,
+      List<Folders.FolderName> folders,
+      @Nullable OutcomeShown outcome) {}
+
+  /** What was written down: {@code keep}, {@code pass} or {@code open}; by whom. */
+  public record OutcomeShown(String what, String words, String by, Instant at) {}
+}
