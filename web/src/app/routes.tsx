@@ -22,6 +22,7 @@ import { BinPage, FolderPage, FolderPeoplePage, FoldersPage } from '../features/
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
 import { NotesPage } from '../features/margin';
+import { MeetingPage, MeetingsPage } from '../features/meetings';
 import { PublicationPage } from '../features/publication';
 import { QuestionPage, QuestionsPage } from '../features/questions';
 import { ReadingPage } from '../features/reading';
@@ -97,6 +98,8 @@ export const router = createBrowserRouter([
       { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'board', element: <BoardPage /> },
+      { path: 'meetings', element: <MeetingsPage /> },
+      { path: 'meetings/:id', element: <MeetingPage /> },
       { path: 'arrivals/:list', element: <ArrivalListPage /> },
       { path: 'r/:round', element: <ArrivalsPage /> },
       { path: 'mark/:id', element: <MarkPage /> },

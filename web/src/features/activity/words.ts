@@ -14,6 +14,7 @@ const PAGES: Partial<Record<string, (id: string) => string>> = {
   note: (id) => `n/${id}`,
   task: () => 'tasks',
   question: (id) => `questions/${id}`,
+  meeting: (id) => `meetings/${id}`,
 };
 
 /** What a thing is called where its name is gone, or not the reader's to see. */
@@ -26,6 +27,7 @@ const UNNAMED: Record<string, string> = {
   person: 'somebody',
   task: 'something',
   question: 'something',
+  meeting: 'a meeting',
 };
 
 /** What was done, without who did it: words, and what they lead to. */

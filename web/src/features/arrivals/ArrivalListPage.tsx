@@ -61,6 +61,11 @@ function Shown({ list, show }: { list: string; show: string }) {
         </p>
         {IN_PART.includes(list) && count > 1 && <ShowPart show={show} />}
         {list === 'owed' && count > 0 && <Act onClick={() => setResting(true)}>Let rest…</Act>}
+        {(list === 'raised' || list === 'disputed') && count > 0 && (
+          <Link className="act" to={`/g/${here.id}/meetings`}>
+            Decide together
+          </Link>
+        )}
         <Link className="act" to={`/g/${here.id}/arrivals`}>
           By round
         </Link>

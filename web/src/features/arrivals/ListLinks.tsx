@@ -26,6 +26,9 @@ export function ListLinks({ shown = '' }: { shown?: string }) {
       <Link className="act" to={`/g/${here.id}/board`}>
         Board
       </Link>
+      <Link className="act" to={`/g/${here.id}/meetings`}>
+        Meetings
+      </Link>
     </nav>
   );
 }

@@ -44,6 +44,26 @@ export const ARRIVALS: Record<string, HelpOf> = {
       'rested',
     ],
   },
+  meetings: {
+    title: 'Meetings',
+    path: 'meetings',
+    says: [
+      'A meeting goes through what stands open: what somebody raised, then what one keeps and another passes; what has stood longest comes first. Until it begins the agenda is what stands open at the moment, and it can be sent to all members by mail.',
+      'When it begins its agenda stands. One work comes after another: what each said, and what the group comes to. Whoever writes it down writes it for all; a work that another has decided on meanwhile says so.',
+      'A keep goes into the folder in the name of the group, and stays there whatever a member takes back. A pass takes the work out of the folders that you tick. What is left open stands on the next agenda.',
+      'What is kept or passed together is neither raised nor disputed any more, until somebody says something else of it. What each member had said stays as it was; whoever is there and had said nothing has seen the work.',
+      'When it is over its minutes tell who was there, what each had said before, and what was decided. They can be taken along as text or DOCX, and kept in a folder. Every act can be undone.',
+    ],
+    keys: [
+      ['1', 'we keep it'],
+      ['2', 'we pass it'],
+      ['3', 'we leave it open'],
+      ['n', 'what is to be remembered'],
+      ['j k', 'next, former'],
+      ['0', 'undo'],
+    ],
+    words: ['raise', 'keep', 'pass', 'lamp'],
+  },
   alerts: {
     title: 'Alerts',
     path: 'alerts',

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../../api';
 import { Act, Lamp } from '../../ui';
 import { mayWrite, useHere } from '../session';
+import { DecidedTogether } from './DecidedTogether';
 import { usePutOut } from './api';
 import { ReadIt } from './ReadIt';
 
@@ -41,6 +42,7 @@ export function Said({ leaf }: { leaf: Schema['Leaf'] }) {
           </li>
         ))}
       </ul>
+      <DecidedTogether publication={leaf.publication.id} />
       <ReadIt leaf={leaf} offered={leaf.abstractText ? ['abstract', 'text'] : ['text']} />
     </>
   );

@@ -38,6 +38,20 @@ export function useLeaf(group: string, id: string, strategy: Strategy | null) {
   });
 }
 
+/** What meetings of the group came to on a publication. */
+export function useDecided(group: string, publication: string) {
+  return useQuery({
+    queryKey: [...keys.living(group), 'decided', publication],
+    queryFn: async ({ signal }) =>
+      body(
+        await api.GET('/api/groups/{group}/publications/{publication}/decisions', {
+          params: { path: { group, publication } },
+          signal,
+        }),
+      ),
+  });
+}
+
 /** Has publications at hand before somebody comes to them, be it without a network then. */
 export function useAhead(group: string, ids: readonly string[]): void {
   const client = useQueryClient();

@@ -1,3 +1,4 @@
 export { KeepNoteDialog } from './KeepNoteDialog';
 export { NotePage } from './NotePage';
+export { ReportActs } from './ReportActs';
 export { ReportPage } from './ReportPage';

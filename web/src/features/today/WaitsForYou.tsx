@@ -4,17 +4,9 @@ import { useListCounts } from '../arrivals';
 import { useHere } from '../session';
 import { useLookedAt } from './api';
 import { useStopped, type Stopped } from './useStopped';
+import { ChangedRows } from './ChangedRows';
+import { MeetingRows, useMeetingsSoon } from './MeetingRows';
 import { Waits } from './Waits';
-
-/** What happened to a kept work; of other changes nothing is said. */
-const CHANGED: Record<string, string> = {
-  retracted: 'retracted',
-  corrected: 'corrected',
-  concern: 'a concern was published',
-  final: 'the final version appeared',
-  opened: 'everybody can read it now',
-  withdrawn: 'no source supplies it any more',
-};
 
 /** Everything that waits for the reader; a sentence where nothing does. */
 export function WaitsForYou({
@@ -31,6 +23,7 @@ export function WaitsForYou({
   const here = useHere();
   const lookedAt = useLookedAt(here.id);
   const stopped = useStopped(here);
+  const meetings = useMeetingsSoon();
   const texts = useListCounts(here.id).data?.mine ?? 0;
   const { arrivals, raised, mentions, copies, changed, annotations, drive } = waits;
   const g = `/g/${here.id}`;
@@ -45,11 +38,12 @@ export function WaitsForYou({
     questions.questions,
     tasks.tasks,
   ].reduce((sum, { length }) => sum + length, 0);
-  if (all + texts + toCheck.length + stopped.length === 0) {
+  if (all + texts + toCheck.length + stopped.length + meetings.length === 0) {
     return <p className="mt-2 text-soft">Nothing waits for you.</p>;
   }
   return (
     <ul>
+      <MeetingRows meetings={meetings} />
       {arrivals.map((one) => (
         <Waits
           key={one.alert}
@@ -131,20 +125,7 @@ export function WaitsForYou({
           {one.question && `: “${one.question}”`}
         </Waits>
       ))}
-      {changed.map((one) => (
-        <Waits
-          key={`changed ${one.publication.id}`}
-          title={one.publication.title}
-          to={`${g}/p/${one.publication.id}`}
-          act="Look"
-        >
-          {one.kinds
-            .map((kind) => CHANGED[kind])
-            .filter(Boolean)
-            .join(', ')}{' '}
-          on {shortDay(one.at)}; kept in {one.folder.name}
-        </Waits>
-      ))}
+      <ChangedRows changed={changed} />
       {texts > 0 && (
         <Waits
           n={texts}

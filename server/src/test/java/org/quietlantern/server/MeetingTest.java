@@ -103,9 +103,8 @@ class MeetingTest {
   }
 
   private static Stream<String> onAgenda(Client who, String meeting) {
-    return who.get("/meetings/" + meeting)
+    return who.get("/meetings/" + meeting + "/works")
         .ok()
-        .get("works")
         .valueStream()
         .map(one -> one.at("/work/arrival/id").asString() + " " + one.get("why").asString());
   }
@@ -167,9 +166,9 @@ class MeetingTest {
     assertThat(kept()).containsExactly(works.get(1));
     assertThat(list(mia, "disputed")).isEmpty();
     assertThat(lamps(0)).containsExactly("keep", "pass", "seen");
-    JsonNode leaf = mia.get("/publications/" + works.get(0)).ok();
-    assertThat(leaf.at("/decided/0/what").asString()).isEqualTo("pass");
-    assertThat(leaf.at("/decided/0/words").asString()).isEqualTo("As we said.");
+    JsonNode decided = mia.get("/publications/" + works.get(0) + "/decisions").ok();
+    assertThat(decided.at("/0/what").asString()).isEqualTo("pass");
+    assertThat(decided.at("/0/words").asString()).isEqualTo("As we said.");
     assertThat(APP.bean(OpenPoints.class).look()).as("every night").isZero();
 
     undo(mo, passed);

@@ -42,6 +42,7 @@ class AgendaLetters implements CommandKinds {
   private final MeetingMapper mapper;
   private final Meetings meetings;
   private final MeetingPages pages;
+  private final Agenda agenda;
   private final Groups groups;
   private final Outbox outbox;
   private final Commands commands;
@@ -55,6 +56,7 @@ class AgendaLetters implements CommandKinds {
       MeetingMapper mapper,
       Meetings meetings,
       MeetingPages pages,
+      Agenda agenda,
       Groups groups,
       Outbox outbox,
       Commands commands,
@@ -63,6 +65,7 @@ class AgendaLetters implements CommandKinds {
     this.mapper = mapper;
     this.meetings = meetings;
     this.pages = pages;
+    this.agenda = agenda;
     this.groups = groups;
     this.outbox = outbox;
     this.commands = commands;
@@ -87,8 +90,7 @@ class AgendaLetters implements CommandKinds {
           "The agenda went out at %s. It can go out again after ten minutes."
               .formatted(Zones.moment(row.sent(), who.zoneId())));
     }
-    MeetingShown shown = pages.get(who, meeting);
-    Map<String, Object> values = values(who, row, shown);
+    Map<String, Object> values = values(who, row);
     String subject =
         "%s: %s".formatted(groups.name(who.group()), Zones.moment(row.at(), who.zoneId()));
     List<MeetingMapper.Receiver> receivers = mapper.receivers(who.group());
@@ -104,16 +106,16 @@ class AgendaLetters implements CommandKinds {
     return CommandKind.done(new AgendaSent(receivers.size())).changing(Subject.Of.MEETING, meeting);
   }
 
-  private Map<String, Object> values(Member who, MeetingMapper.Row row, MeetingShown shown) {
+  private Map<String, Object> values(Member who, MeetingMapper.Row row) {
     String place = "%s/g/%s/meetings/%s".formatted(properties.baseUrl(), who.groupPid(), row.pid());
     Map<String, String> names =
         groups.members(who.group()).stream().collect(Collectors.toMap(Member::pid, Member::name));
-    List<MeetingShown.AgendaWork> works = shown.works();
+    List<MeetingShown.AgendaWork> works = pages.works(who, row.pid());
     List<Map<String, Object>> items = new ArrayList<>();
     for (int n = 0; n < Math.min(LISTED, works.size()); n++) {
       items.add(item(n + 1, works.get(n).work().arrival(), names));
     }
-    int rest = works.size() - items.size() + shown.more();
+    int rest = works.size() - items.size() + agenda.more(who);
     Map<String, Object> values = new HashMap<>();
     values.put("group", groups.name(who.group()));
     values.put("by", who.name());

@@ -1,12 +1,9 @@
 package org.quietlantern.server.meeting;
 
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.Outcome;
 import org.quietlantern.core.watch.Coming;
@@ -18,15 +15,11 @@ import org.quietlantern.server.action.Subject;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
 import org.quietlantern.server.catalogue.Viewer;
-import org.quietlantern.server.folder.Folders;
-import org.quietlantern.server.folder.Items;
-import org.quietlantern.server.folder.Keeping;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Refusal;
-import org.quietlantern.server.platform.Zones;
 import org.quietlantern.server.review.Decisions;
 import org.quietlantern.server.review.Decisions.Decision;
 import org.quietlantern.server.review.Reviews;
@@ -47,9 +40,7 @@ class Deciding implements CommandKinds {
   private final Decisions decisions;
   private final Reviews reviews;
   private final Publications publications;
-  private final Folders folders;
-  private final Keeping keeping;
-  private final Items items;
+  private final DecidedFolders folders;
   private final Groups groups;
   private final Commands commands;
   private final Calendar calendar;
@@ -80,18 +71,11 @@ class Deciding implements CommandKinds {
   /** A member (row number) who has seen the work by it, and their mark. */
   record Seen(int membership, int event) {}
 
-  /**
-   * For an undo; row numbers.
-   *
-   * @param former the decision that it took the place of, and whose folder the work left
-   */
+  /** For an undo. {@code former}: the decision that it took the place of. */
   record Before(
-      int meeting,
       int work,
       int decision,
-      @Nullable Integer folder,
-      @Nullable Integer reason,
-      List<Items.Taken> taken,
+      DecidedFolders.Moved moved,
       List<Seen> seen,
       @Nullable Decision former) {}
 
@@ -102,9 +86,7 @@ class Deciding implements CommandKinds {
       Decisions decisions,
       Reviews reviews,
       Publications publications,
-      Folders folders,
-      Keeping keeping,
-      Items items,
+      DecidedFolders folders,
       Groups groups,
       Commands commands,
       Calendar calendar) {
@@ -115,8 +97,6 @@ class Deciding implements CommandKinds {
     this.reviews = reviews;
     this.publications = publications;
     this.folders = folders;
-    this.keeping = keeping;
-    this.items = items;
     this.groups = groups;
     this.commands = commands;
     this.calendar = calendar;
@@ -140,31 +120,13 @@ class Deciding implements CommandKinds {
     StoredPublication work = publications.get(Viewer.of(who), named.work());
     Reviews.Comes comes = new Reviews.Comes(work.id(), named.on());
     int occasion = occasion(who, meeting, comes);
-    Optional<Decision> former =
-        Optional.ofNullable(decisions.ofMeeting(meeting.id()).get(occasion));
-    String was = former.map(Decision::what).orElse("");
-    if (!was.equals(wanted.was())) {
+    Decision former = decisions.ofMeeting(meeting.id()).get(occasion);
+    if (!wanted.was().equals(former == null ? "" : former.what())) {
       throw Refusal.conflict(
           "changed-since", "Somebody wrote down what you came to on this work meanwhile.");
     }
-    String words = wanted.words().strip();
-    List<Items.Taken> taken = new ArrayList<>();
-    LinkedHashSet<String> notes = new LinkedHashSet<>();
-    former.ifPresent(one -> notes.add(leaves(who, work, one)));
-    Optional<Items.CarriedOut> put = Optional.empty();
-    if (outcome == Outcome.KEEP && named.on().isFirst()) {
-      Keeping.Into into = into(who, wanted.folder());
-      put =
-          Optional.of(
-              items.keepForGroup(who.id(), into.folder(), work, note(who, calendar.now(), words)));
-    }
-    if (outcome == Outcome.PASS) {
-      wanted.outOf().stream()
-          .distinct()
-          .map(folder -> into(who, folder).folder())
-          .forEach(folder -> taken.addAll(items.takeOut(folder, work.id())));
-      notes.add(Items.sentence(taken));
-    }
+    DecidedFolders.Moved moved =
+        folders.carryOut(who, work, outcome, wanted, named.on().isFirst(), former);
     int event = decisions.lastEvent();
     List<Seen> seen = outcome.settles() ? seen(who, command, meeting, comes) : List.of();
     int decision =
@@ -176,25 +138,15 @@ class Deciding implements CommandKinds {
                 meeting.id(),
                 occasion,
                 outcome.word(),
-                words,
+                wanted.words().strip(),
                 event,
                 who.id(),
                 calendar.now(),
-                put.map(Items.CarriedOut::folder).orElse(null),
-                put.map(Items.CarriedOut::reason).orElse(null),
+                moved.folder(),
+                moved.reason(),
                 null));
-    notes.remove("");
-    Before before =
-        new Before(
-            meeting.id(),
-            work.id(),
-            decision,
-            put.map(Items.CarriedOut::folder).orElse(null),
-            put.map(Items.CarriedOut::reason).orElse(null),
-            taken,
-            seen,
-            former.orElse(null));
-    return CommandResult.of(new WrittenDown(outcome.word(), String.join(" ", notes)), before)
+    Before before = new Before(work.id(), decision, moved, seen, former);
+    return CommandResult.of(new WrittenDown(outcome.word(), moved.note()), before)
         .changing(List.of("decision:" + meeting.id() + ":" + named.on().text() + ":" + work.id()))
         .about(Subject.Of.PUBLICATION, List.of(work.pid()))
         .about(Subject.Of.MEETING, List.of(pid));
@@ -214,32 +166,6 @@ class Deciding implements CommandKinds {
         .map(one -> one.point().occasion())
         .findFirst()
         .orElseThrow(Refusal::unknown);
-  }
-
-  /** A folder of the whole group, which whoever writes it down may change. */
-  private Keeping.Into into(Member who, @Nullable String folder) {
-    if (folder == null) {
-      throw Refusal.unusable("folder", "A keep needs a folder.");
-    }
-    Keeping.Into into = keeping.into(who, folders.idToEdit(who, folder));
-    if (into.closed()) {
-      throw Refusal.conflict(
-          "folder-closed",
-          "Choose a folder that the whole group sees: it is the group's decision.");
-    }
-    return into;
-  }
-
-  private static String note(Member who, Instant at, String words) {
-    String decided = "WrittenDown together on " + Zones.day(at, who.zoneId()) + ".";
-    return words.isEmpty() ? decided : decided + " " + words;
-  }
-
-  /** What was decided before in the same meeting: the group keeps it there no more. */
-  private String leaves(Member who, StoredPublication work, Decision former) {
-    return former.folder() == null || former.reason() == null
-        ? ""
-        : items.removeReason(who, former.folder(), work.id(), former.reason());
   }
 
   /** Whoever is there and had said nothing has seen it now. */
@@ -262,33 +188,14 @@ class Deciding implements CommandKinds {
   }
 
   private String takeBack(Member who, UUID command, Before before) {
-    LinkedHashSet<String> notes = new LinkedHashSet<>();
-    List<StoredPublication> known = publications.byId(Viewer.of(who), List.of(before.work()));
     for (Seen one : before.seen()) {
       groups
           .inGroup(who.group(), one.membership())
           .ifPresent(member -> reviews.takeBack(member, command, before.work(), one.event()));
     }
-    if (before.folder() != null && before.reason() != null) {
-      notes.add(items.removeReason(who, before.folder(), before.work(), before.reason()));
-    }
-    before.taken().forEach(items::putBack);
-    Decision former = before.former();
     decisions.remove(who.group(), before.work(), before.decision());
-    if (former != null && former.folder() != null) {
-      known.forEach(work -> keepsAgain(who, former, work));
-    }
-    notes.remove("");
-    return String.join(" ", notes);
-  }
-
-  /** What had been decided first counts again: the work goes back into its folder. */
-  private void keepsAgain(Member who, Decision former, StoredPublication work) {
-    if (folders.isThere(former.folder())) {
-      Items.CarriedOut put =
-          items.keepForGroup(
-              former.membership(), former.folder(), work, note(who, former.at(), former.words()));
-      decisions.keptIn(former.id(), put.folder(), put.reason());
-    }
+    return publications.byId(Viewer.of(who), List.of(before.work())).stream()
+        .map(work -> folders.takeBack(who, work, before.moved(), before.former()))
+        .collect(Collectors.joining());
   }
 }

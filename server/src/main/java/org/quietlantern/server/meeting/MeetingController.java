@@ -75,10 +75,16 @@ class MeetingController {
     return pages.page(me, before);
   }
 
-  /** A meeting with its agenda. */
+  /** A meeting: when and where, who is there, how much stands open beside its agenda. */
   @GetMapping("/{meeting}")
   MeetingShown meeting(Member me, @PathVariable String meeting) {
     return pages.get(me, meeting);
+  }
+
+  /** Its agenda: until it begins what stands open now. With what was decided on each. */
+  @GetMapping("/{meeting}/works")
+  List<MeetingShown.AgendaWork> agenda(Member me, @PathVariable String meeting) {
+    return pages.works(me, meeting);
   }
 
   /** Calls the group together. */

@@ -120,6 +120,15 @@ interface MeetingMapper {
       """)
   void put(Row row);
 
+  /** Puts it as the row says, with its version: for an undo. */
+  @Update(
+      """
+      update meeting set at = #{at}, place = #{place}, sent = #{sent}, begun = #{begun},
+        ended = #{ended}, event = #{event}, off = #{off}, version = #{version}
+      where id = #{id}
+      """)
+  void putBack(Row row);
+
   @Select("select membership from meeting_present where meeting = #{meeting} order by membership")
   List<Integer> present(int meeting);
 
@@ -136,19 +145,49 @@ interface MeetingMapper {
   /** {@code work}: row number of the work as it is known now. */
   record OnAgenda(int occasion, int work, String kind, String key, String why, Instant at) {}
 
-  /** In its order; of works that turned out to be one the first. */
-  @Select(
+  /** Works on an agenda, by occasion; of those that turned out to be one the first. */
+  String AGENDA =
       """
-      select occasion, work, kind, key, why, at from (
+      with agenda as (
         select distinct on (coalesce(p.canonical, p.id), o.kind, o.key) w.id, w.occasion,
-          coalesce(p.canonical, p.id) as work, o.kind, o.key, w.why, m.at
-        from meeting_work w join meeting m on m.id = w.meeting
-        join occasion o on o.id = w.occasion join publication p on p.id = o.publication
+          coalesce(p.canonical, p.id) as work, o.kind, o.key, w.why
+        from meeting_work w join occasion o on o.id = w.occasion
+        join publication p on p.id = o.publication
         where w.meeting = #{meeting}
-        order by coalesce(p.canonical, p.id), o.kind, o.key, w.id) s
-      order by id
-      """)
+        order by coalesce(p.canonical, p.id), o.kind, o.key, w.id)
+      """;
+
+  /** In its order. */
+  @Select(
+      AGENDA
+          + """
+          select a.occasion, a.work, a.kind, a.key, a.why, m.at
+          from agenda a join meeting m on m.id = #{meeting} order by a.id
+          """)
   List<OnAgenda> agenda(int meeting);
+
+  /** {@code publication}: public id of the work as it is known now. */
+  record OutcomeRow(
+      String publication,
+      String kind,
+      String key,
+      String what,
+      String words,
+      int membership,
+      Instant at) {}
+
+  /** What it came to on each of them, where something was written down. */
+  @Select(
+      AGENDA
+          + """
+          select p.pid as publication, a.kind, a.key, d.what, d.words, d.membership, d.at
+          from agenda a join publication p on p.id = a.work
+          join lateral (
+            select what, words, membership, at from decision
+            where meeting = #{meeting} and occasion = a.occasion order by id desc limit 1) d on true
+          order by a.id
+          """)
+  List<OutcomeRow> outcomes(int meeting);
 
   @Insert(
       """

@@ -1,21 +1,22 @@
 package org.quietlantern.server.meeting;
 
+import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.quietlantern.core.review.Outcome;
+import org.quietlantern.core.watch.Coming;
 import org.quietlantern.server.arrival.ArrivalList;
 import org.quietlantern.server.arrival.ArrivalLists;
-import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.group.Groups;
 import org.quietlantern.server.group.Member;
 import org.quietlantern.server.meeting.MeetingShown.OutcomeShown;
+import org.quietlantern.server.platform.Calendar;
 import org.quietlantern.server.platform.Nullable;
 import org.quietlantern.server.platform.Page;
-import org.quietlantern.server.review.Decisions;
-import org.quietlantern.server.review.Decisions.Decision;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,22 +25,24 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class MeetingPages {
   private static final int A_PAGE = 30;
+  private static final String OPEN = Outcome.OPEN.word();
 
   private final MeetingMapper mapper;
   private final Meetings meetings;
   private final Agenda agenda;
   private final ArrivalLists lists;
-  private final Decisions decisions;
-  private final Folders folders;
   private final Groups groups;
+  private final Calendar calendar;
 
   /**
+   * @param today in the group's zone
    * @param ahead planned and under way, the next first
    * @param over those of before, the last first
    * @param standing how many works stand open for the next one
    * @param next the last one of this page, where others follow
    */
   public record MeetingsPage(
+      LocalDate today,
       List<MeetingShown.MeetingLine> ahead,
       List<MeetingShown.MeetingLine> over,
       int standing,
@@ -50,16 +53,14 @@ public class MeetingPages {
       Meetings meetings,
       Agenda agenda,
       ArrivalLists lists,
-      Decisions decisions,
-      Folders folders,
-      Groups groups) {
+      Groups groups,
+      Calendar calendar) {
     this.mapper = mapper;
     this.meetings = meetings;
     this.agenda = agenda;
     this.lists = lists;
-    this.decisions = decisions;
-    this.folders = folders;
     this.groups = groups;
+    this.calendar = calendar;
   }
 
   /** {@code before}: the last one of the page before. */
@@ -75,6 +76,7 @@ public class MeetingPages {
     Map<Integer, String> names = groups.names(who.group());
     int standing = agenda.standing(who).size() + agenda.more(who);
     return new MeetingsPage(
+        LocalDate.ofInstant(calendar.now(), who.zoneId()),
         ahead.stream().map(row -> line(who, row, counts.get(row.id()), names, standing)).toList(),
         over.rows().stream().map(row -> line(who, row, counts.get(row.id()), names, 0)).toList(),
         standing,
@@ -103,53 +105,47 @@ public class MeetingPages {
         row.version());
   }
 
-  /** One with its agenda. */
+  /** One of them. */
   public MeetingShown get(Member who, String meeting) {
     MeetingMapper.Row row = meetings.find(who, meeting);
     List<Agenda.Work> works = agenda.of(who, row);
-    Map<Integer, Decision> decided = decisions.ofMeeting(row.id());
-    Map<Integer, String> names = groups.names(who.group());
     List<Integer> present = mapper.present(row.id());
-    int since = row.isUnderWay() ? agenda.since(who, works).size() : 0;
+    Map<Integer, String> names = groups.names(who.group());
+    List<OutcomeShown> outcomes =
+        mapper.outcomes(row.id()).stream().map(one -> outcome(one, names)).toList();
+    int decided = (int) outcomes.stream().filter(one -> !one.what().equals(OPEN)).count();
     return new MeetingShown(
-        line(who, row, mapper.counts(new Integer[] {row.id()}).get(0), names, works.size()),
+        line(
+            who,
+            row,
+            new MeetingMapper.Count(row.id(), works.size(), decided),
+            names,
+            works.size()),
         groups.members(who.group()).stream()
             .filter(one -> present.contains(one.id()))
             .map(Member::pid)
             .toList(),
-        shown(who, works, decided, names),
+        outcomes,
         row.begun() == null ? agenda.more(who) : 0,
-        since);
+        row.isUnderWay() ? agenda.since(who, works).size() : 0);
   }
 
-  private List<MeetingShown.AgendaWork> shown(
-      Member who,
-      List<Agenda.Work> works,
-      Map<Integer, Decision> decided,
-      Map<Integer, String> names) {
+  private static OutcomeShown outcome(MeetingMapper.OutcomeRow row, Map<Integer, String> names) {
+    return new OutcomeShown(
+        new Coming.Of(row.publication(), Coming.stored(row.kind(), row.key())).name(),
+        row.what(),
+        row.words(),
+        names.getOrDefault(row.membership(), "a former member"),
+        row.at());
+  }
+
+  /** The works of its agenda, in their order. */
+  public List<MeetingShown.AgendaWork> works(Member who, String meeting) {
+    List<Agenda.Work> works = agenda.of(who, meetings.find(who, meeting));
     List<ArrivalList.ArrivalListed> listed =
         lists.listed(who, works.stream().map(Agenda.Work::point).toList());
-    Map<Integer, List<Folders.FolderName>> holding =
-        folders.holding(who, works.stream().map(work -> work.point().work()).toList());
     return IntStream.range(0, works.size())
-        .mapToObj(
-            n ->
-                new MeetingShown.AgendaWork(
-                    listed.get(n),
-                    works.get(n).why().word(),
-                    holding.getOrDefault(works.get(n).point().work(), List.of()),
-                    outcome(decided.get(works.get(n).point().occasion()), names)))
+        .mapToObj(n -> new MeetingShown.AgendaWork(listed.get(n), works.get(n).why().word()))
         .toList();
-  }
-
-  private static @Nullable OutcomeShown outcome(
-      @Nullable Decision decision, Map<Integer, String> names) {
-    return decision == null
-        ? null
-        : new OutcomeShown(
-            decision.what(),
-            decision.words(),
-            names.getOrDefault(decision.membership(), "a former member"),
-            decision.at());
   }
 }

@@ -5,18 +5,18 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import org.quietlantern.server.arrival.ArrivalList;
-import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.platform.Nullable;
 
 /**
- * A meeting with its agenda.
+ * A meeting; the works of its agenda are asked for on their own.
  *
  * @param present ids of the members who are there
+ * @param outcomes what it came to, where something was written down
  * @param more how many works stand open that the agenda has no room for
  * @param since how many stand open since it began and are not on its agenda
  */
 public record MeetingShown(
-    MeetingLine meeting, List<String> present, List<AgendaWork> works, int more, int since) {
+    MeetingLine meeting, List<String> present, List<OutcomeShown> outcomes, int more, int since) {
 
   /**
    * A meeting in a list.
@@ -42,19 +42,15 @@ public record MeetingShown(
       int decided,
       int version) {}
 
-  /**
-   * A work on the agenda.
-   *
-   * @param why {@code raised} or {@code disputed}
-   * @param folders that hold it
-   * @param outcome none as long as nothing was written down
-   */
-  public record AgendaWork(
-      ArrivalList.ArrivalListed work,
-      String why,
-      List<Folders.FolderName> folders,
-      @Nullable OutcomeShown outcome) {}
+  /** A work on the agenda; {@code why}: {@code raised} or {@code disputed}. */
+  public record AgendaWork(ArrivalList.ArrivalListed work, String why) {}
 
-  /** What was written down: {@code keep}, {@code pass} or {@code open}; by whom. */
-  public record OutcomeShown(String what, String words, String by, Instant at) {}
+  /**
+   * What was written down.
+   *
+   * @param work as the arrival on the agenda is named
+   * @param what {@code keep}, {@code pass} or {@code open}
+   * @param by who wrote it down
+   */
+  public record OutcomeShown(String work, String what, String words, String by, Instant at) {}
 }

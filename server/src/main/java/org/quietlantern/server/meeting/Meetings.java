@@ -271,6 +271,9 @@ public class Meetings implements CommandKinds {
   /** What meetings are called, by their public ids. */
   @Transactional(readOnly = true)
   public Map<String, String> names(Member who, Collection<String> pids) {
+    if (pids.isEmpty()) {
+      return Map.of();
+    }
     return mapper.names(who.group(), pids.toArray(String[]::new)).stream()
         .collect(
             Collectors.toMap(
@@ -292,7 +295,7 @@ public class Meetings implements CommandKinds {
     }
     mapper.takeOff(row.id(), works);
     setPresent(row, before.present());
-    mapper.put(row);
+    mapper.putBack(row);
     return "";
   }
 }

@@ -11,7 +11,6 @@ import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.citing.CitationsShown;
 import org.quietlantern.server.folder.Folders;
 import org.quietlantern.server.platform.Nullable;
-import org.quietlantern.server.review.Decisions;
 import org.quietlantern.server.review.Readings;
 
 /**
@@ -25,7 +24,6 @@ import org.quietlantern.server.review.Readings;
  * @param why the words of the search that met it, and where
  * @param inside where it was met inside its text, if it was
  * @param said what members of the group say of it
- * @param decided what the group came to together, the last first; one of each meeting
  * @param read who of the group says to have read it
  * @param people everybody who took part, in the order of the source
  * @param numbers its DOI and others
@@ -53,7 +51,6 @@ public record Leaf(
     List<WhyShown> why,
     @Nullable InsideShown inside,
     List<SaidShown> said,
-    List<DecidedShown> decided,
     List<Readings.ReadShown> read,
     List<PersonShown> people,
     List<NumberShown> numbers,
@@ -108,22 +105,4 @@ public record Leaf(
   /** What one member says. */
   public record SaidShown(
       String member, String name, String lamp, String mark, String reason, @Nullable Instant at) {}
-
-  /**
-   * What a meeting of the group came to.
-   *
-   * @param meeting its id
-   * @param on empty for the first coming of the work; else what made it come again
-   * @param what {@code keep}, {@code pass} or {@code open}
-   */
-  public record DecidedShown(String meeting, String on, String what, String words, Instant at) {
-    static DecidedShown of(Decisions.OnWork decided) {
-      return new DecidedShown(
-          decided.meeting(),
-          decided.on().isFirst() ? "" : decided.on().occasion().word(),
-          decided.outcome().word(),
-          decided.words(),
-          decided.at());
-    }
-  }
 }

@@ -25,7 +25,6 @@ import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.LanternProperties;
 import org.quietlantern.server.reading.GroupTexts;
 import org.quietlantern.server.review.CurrentMark;
-import org.quietlantern.server.review.Decisions;
 import org.quietlantern.server.review.Readings;
 import org.quietlantern.server.review.Reviews;
 import org.springframework.stereotype.Service;
@@ -38,7 +37,6 @@ public class Leaves {
   private final Publications publications;
   private final Matching matching;
   private final Reviews reviews;
-  private final Decisions decisions;
   private final Readings readings;
   private final Folders folders;
   private final Groups groups;
@@ -51,7 +49,6 @@ public class Leaves {
       Publications publications,
       Matching matching,
       Reviews reviews,
-      Decisions decisions,
       Readings readings,
       Folders folders,
       Groups groups,
@@ -64,7 +61,6 @@ public class Leaves {
     this.publications = publications;
     this.matching = matching;
     this.reviews = reviews;
-    this.decisions = decisions;
     this.readings = readings;
     this.folders = folders;
     this.groups = groups;
@@ -109,11 +105,6 @@ public class Leaves {
         why,
         highlighter.flatMap(lit -> inside(who, stored, lit, why)).orElse(null),
         said(said, members),
-        who.onlyFolders()
-            ? List.of()
-            : decisions.ofWork(who.group(), stored.id()).stream()
-                .map(Leaf.DecidedShown::of)
-                .toList(),
         who.onlyFolders() ? List.of() : readings.of(who, stored, members),
         publication.contributors().stream().map(Leaf.PersonShown::of).toList(),
         numbers(publication),

@@ -1,0 +1,4 @@
+export { useMeetings } from './api';
+export { MeetingPage } from './MeetingPage';
+export { MeetingsPage } from './MeetingsPage';
+export { whenOf } from './words';
