@@ -29,7 +29,10 @@ export function Held({
             Held from {clock(meeting.begun)} to {clock(meeting.ended)}.{' '}
           </span>
         )}
-        {names.length > 0 ? `${listed(names)} were there` : 'Nobody was noted'}; {howFar(meeting)}.
+        {names.length > 0
+          ? `${listed(names)} ${names.length === 1 ? 'was' : 'were'} there`
+          : 'Nobody was noted'}
+        ; {howFar(meeting)}.
       </p>
       <p className="mt-1 flex flex-wrap gap-x-4">
         <ReportActs of={`meeting:${meeting.id}`}>

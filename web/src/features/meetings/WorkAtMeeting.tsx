@@ -70,7 +70,7 @@ export function WorkAtMeeting({
           .join(' · ')}
         {' · '}
         <Link className="act" to={`/g/${here.id}/p/${publication.id}`}>
-          All of it
+          Its page
         </Link>
       </p>
       {comesAgain(arrival) && (
@@ -81,7 +81,7 @@ export function WorkAtMeeting({
         {arrival.lamps.map((lamp) => (
           <li
             key={lamp.member}
-            className="grid grid-cols-[20px_minmax(0,10rem)_minmax(0,1fr)] items-baseline gap-x-1"
+            className="grid grid-cols-[20px_minmax(0,10rem)_minmax(0,1fr)] items-center gap-x-1"
           >
             <Lamp state={lamp.lamp} label={`lamp ${lamp.lamp}`} />
             <span className="truncate">
@@ -107,7 +107,9 @@ export function WorkAtMeeting({
       <p className="max-w-[75ch] font-serif text-[16px] leading-normal">
         {leaf ? leaf.abstractText || 'No abstract was supplied.' : 'It is on its way.'}
       </p>
-      <Remarks publication={publication.id} may={leaf?.mayRemark ?? false} />
+      <div className="max-w-[46rem]">
+        <Remarks publication={publication.id} may={leaf?.mayRemark ?? false} />
+      </div>
     </article>
   );
 }

@@ -31,7 +31,7 @@ import org.springframework.stereotype.Service;
  * has seen the work. What members said stays as it is.
  */
 @Service
-class Deciding implements CommandKinds {
+public class Deciding implements CommandKinds {
   private static final int LONGEST = 4000;
 
   private final Meetings meetings;
@@ -57,7 +57,7 @@ class Deciding implements CommandKinds {
    * @param folder into which a keep goes: of a work that first comes, needed
    * @param outOf folders that a passed work leaves
    */
-  record Wanted(
+  public record Wanted(
       String publication,
       String what,
       String words,
@@ -102,7 +102,8 @@ class Deciding implements CommandKinds {
     this.calendar = calendar;
   }
 
-  WrittenDown decide(Member who, UUID command, String meeting, Wanted wanted) {
+  /** Writes down what it came to on a work. */
+  public WrittenDown decide(Member who, UUID command, String meeting, Wanted wanted) {
     Outcome outcome =
         Outcome.named(wanted.what())
             .orElseThrow(() -> Refusal.unusable("what", "A meeting keeps, passes or leaves open."));

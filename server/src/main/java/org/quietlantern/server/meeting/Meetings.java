@@ -81,9 +81,10 @@ public class Meetings implements CommandKinds {
   }
 
   /** When and where: in the group's zone. */
-  record Called(LocalDate day, LocalTime time, String place) {}
+  public record Called(LocalDate day, LocalTime time, String place) {}
 
-  MeetingGiven call(Member who, UUID command, Called called) {
+  /** Calls the group together. */
+  public MeetingGiven call(Member who, UUID command, Called called) {
     Instant at = at(who, called);
     String place = place(called);
     return commands.run(
@@ -142,7 +143,8 @@ public class Meetings implements CommandKinds {
   }
 
   /** {@code there}: public ids of members. Its agenda stands from now on. */
-  MeetingGiven begin(Member who, UUID command, String meeting, List<String> there, int version) {
+  public MeetingGiven begin(
+      Member who, UUID command, String meeting, List<String> there, int version) {
     return commands.run(
         who,
         command,
@@ -191,7 +193,8 @@ public class Meetings implements CommandKinds {
         });
   }
 
-  MeetingGiven end(Member who, UUID command, String meeting, int version) {
+  /** Ends it; its minutes stand then. */
+  public MeetingGiven end(Member who, UUID command, String meeting, int version) {
     return commands.run(
         who,
         command,
