@@ -2,7 +2,7 @@
 export const PLACES = [
   { name: 'Today', path: 'today', also: ['activity', 'tasks', 'questions', 'sent'] },
   { name: 'Search', path: 'search', also: ['trail', 'compare', 'report', 'q', 's', 'p'] },
-  { name: 'Arrivals', path: 'arrivals', also: ['r', 'meetings'] },
+  { name: 'Arrivals', path: 'arrivals', also: ['r', 'meetings', 'flow'] },
   { name: 'Folders', path: 'folders', also: ['f', 'bin'] },
   { name: 'Alerts', path: 'alerts', also: ['a'] },
   { name: 'Catalogue', path: 'catalogue', also: [] },

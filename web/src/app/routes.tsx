@@ -18,6 +18,7 @@ import {
 } from '../features/catalogue';
 import { SentPage } from '../features/export';
 import { FeedsPage } from '../features/feeds';
+import { FlowPage } from '../features/flow';
 import { BinPage, FolderPage, FolderPeoplePage, FoldersPage } from '../features/folders';
 import { GroupPage } from '../features/group';
 import { HelpPage } from '../features/help';
@@ -98,6 +99,7 @@ export const router = createBrowserRouter([
       { path: 'described', element: <DescribedPage /> },
       { path: 'arrivals', element: <ArrivalsPage /> },
       { path: 'board', element: <BoardPage /> },
+      { path: 'flow', element: <FlowPage /> },
       { path: 'meetings', element: <MeetingsPage /> },
       { path: 'meetings/:id', element: <MeetingPage /> },
       { path: 'arrivals/:list', element: <ArrivalListPage /> },

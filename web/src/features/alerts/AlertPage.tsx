@@ -49,7 +49,10 @@ export function AlertPage() {
         ) : (
           'a folder for some'
         )}
-        . <ActivityLink of={`alert:${id}`} />
+        . <ActivityLink of={`alert:${id}`} />{' '}
+        <Link className="act" to={`/g/${here.id}/flow?alert=${alert.id}`}>
+          What became of it all
+        </Link>
       </p>
       <p className="mt-1">
         Its <Own word="round">rounds</Own> close {rhythmInWords(alert.rhythm, alert.hour)}

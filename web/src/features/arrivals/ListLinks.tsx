@@ -29,6 +29,9 @@ export function ListLinks({ shown = '' }: { shown?: string }) {
       <Link className="act" to={`/g/${here.id}/meetings`}>
         Meetings
       </Link>
+      <Link className="act" to={`/g/${here.id}/flow`}>
+        Flow
+      </Link>
     </nav>
   );
 }

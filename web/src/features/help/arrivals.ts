@@ -64,6 +64,16 @@ export const ARRIVALS: Record<string, HelpOf> = {
     ],
     words: ['raise', 'keep', 'pass', 'lamp'],
   },
+  flow: {
+    title: 'Flow',
+    path: 'flow',
+    says: [
+      'What became of what one alert brought, or all of them, in days of your choice: from the records that sources had of it to the works that you keep with their texts. The steps are those of the PRISMA 2020 flow diagram.',
+      'Each work is counted once, in the state in which it stands now, so the numbers add up; each leads to its works. Raised, held, and kept by one and passed by another is not decided yet. A pass counts under the reason given last; what a meeting decided counts until somebody says something else.',
+      'The drawing leaves as SVG; the whole as a report with what each alert looks for and since when: as a page to be printed, text, DOCX, or kept in a folder as it is today. Who reviewed is named only if you choose so.',
+    ],
+    words: ['alert', 'source', 'keep', 'pass'],
+  },
   alerts: {
     title: 'Alerts',
     path: 'alerts',

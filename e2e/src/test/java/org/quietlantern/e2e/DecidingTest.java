@@ -41,6 +41,16 @@ class DecidingTest {
     who.page().keyboard().press(key);
   }
 
+  /** Raises three works where they are searched for. */
+  private static void raised(Person who) {
+    who.newSheet().search("title: bat*");
+    press(who, "j");
+    for (int n = 0; n < 3; n++) {
+      press(who, "3");
+      assertThat(who.page().getByText(Pattern.compile("^Raised"))).isVisible();
+    }
+  }
+
   private static String called(Person who) {
     who.go("Arrivals").link("Meetings").click();
     who.button("Call a meeting").click();
@@ -69,6 +79,7 @@ class DecidingTest {
   void meets() {
     try (Person ilse = BROWSING.person("ilse");
         Person teodor = BROWSING.person("teodor")) {
+      raised(ilse);
       String meeting = called(ilse);
       begun(ilse);
       teodor.page().navigate(BROWSING.lantern().address() + meeting);

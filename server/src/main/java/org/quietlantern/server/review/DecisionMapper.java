@@ -54,6 +54,21 @@ interface DecisionMapper {
       """)
   List<Row> ofWork(int group, int work);
 
+  record InForce(int work, String what, Instant at) {}
+
+  @Select(
+      """
+      select distinct on (coalesce(p.canonical, p.id)) coalesce(p.canonical, p.id) as work, d.what,
+        d.at
+      from decision d join occasion o on o.id = d.occasion and o.kind = 'first coming'
+      join publication p on p.id = o.publication
+      where d.grp = #{group} and d.what <> 'open' and not exists (
+        select 1 from decision l where l.occasion = d.occasion and l.meeting = d.meeting
+          and l.id > d.id)
+      order by coalesce(p.canonical, p.id), d.id desc
+      """)
+  List<InForce> inForce(int group);
+
   /** {@code asked}: the occasion asked for. */
   record SaidThen(int asked, int membership, String what, String reason) {}
 

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.quietlantern.core.review.Fate;
 import org.quietlantern.core.review.Mark;
 import org.quietlantern.core.review.Outcome;
 import org.quietlantern.core.watch.Coming;
@@ -102,6 +103,16 @@ public class Decisions {
                     row.at(),
                     row.meeting()))
         .toList();
+  }
+
+  /** What a group kept or passed together when works (row numbers) first came; the last counts. */
+  @Transactional(readOnly = true)
+  public Map<Integer, Fate.Decided> inForce(int group) {
+    return mapper.inForce(group).stream()
+        .collect(
+            Collectors.toMap(
+                DecisionMapper.InForce::work,
+                row -> new Fate.Decided(Outcome.named(row.what()).orElseThrow(), row.at())));
   }
 
   /** What members had said on occasions (row numbers) up to a mark for each. */
