@@ -63,7 +63,6 @@ class DemoPast {
   private final DemoAsking asking;
   private final DemoCiting citing;
   private final DemoAnnotating annotating;
-  private final DemoMeeting meeting;
   private final SinceVisit visits;
 
   DemoPast(
@@ -78,10 +77,8 @@ class DemoPast {
       DemoAsking asking,
       DemoCiting citing,
       DemoAnnotating annotating,
-      DemoMeeting meeting,
       SinceVisit visits) {
     this.visits = visits;
-    this.meeting = meeting;
     this.talk = talk;
     this.people = people;
     this.asking = asking;
@@ -105,7 +102,6 @@ class DemoPast {
     asking.live(left);
     citing.live(left);
     annotating.live(left);
-    meeting.live(left);
     boolean isReviewed = now.isBefore(DemoStart.PRESENT.minus(Duration.ofDays(LEFT_TO_DO)));
     LocalDate today = now.atZone(ZoneOffset.UTC).toLocalDate();
     for (Member member : groups.everybody()) {

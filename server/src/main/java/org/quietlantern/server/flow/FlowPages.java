@@ -3,14 +3,15 @@ package org.quietlantern.server.flow;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import org.quietlantern.core.publication.PersonName;
+import org.quietlantern.core.publication.Publication;
 import org.quietlantern.core.report.Flow;
 import org.quietlantern.core.report.FlowDrawing;
 import org.quietlantern.server.catalogue.Publications;
 import org.quietlantern.server.catalogue.StoredPublication;
-import org.quietlantern.server.catalogue.Summary;
 import org.quietlantern.server.catalogue.Viewer;
 import org.quietlantern.server.group.Member;
-import org.quietlantern.server.matching.Summaries;
 import org.quietlantern.server.platform.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,7 +24,6 @@ class FlowPages {
 
   private final Flows flows;
   private final Publications publications;
-  private final Summaries summaries;
 
   /**
    * A flow.
@@ -45,12 +45,15 @@ class FlowPages {
    * @param count of all of them
    * @param next where the next page begins; absent on the last
    */
-  record FlowWorks(int count, List<Summary> works, @Nullable Integer next) {}
+  record FlowWorks(int count, List<FlowWork> works, @Nullable Integer next) {}
 
-  FlowPages(Flows flows, Publications publications, Summaries summaries) {
+  /** One of them; {@code authors}: family names. */
+  record FlowWork(
+      String id, String title, List<String> authors, String where, @Nullable Integer year) {}
+
+  FlowPages(Flows flows, Publications publications) {
     this.flows = flows;
     this.publications = publications;
-    this.summaries = summaries;
   }
 
   FlowShown of(Member who, Flows.Asked asked) {
@@ -78,12 +81,23 @@ class FlowPages {
             .map(Flow.Work::id)
             .toList();
     List<Integer> page = all.stream().skip(from).limit(A_PAGE).toList();
-    List<StoredPublication> stored = publications.byId(Viewer.of(who), page);
-    Map<Integer, Summary> shown = summaries.of(who, stored);
+    Map<Integer, FlowWork> shown =
+        publications.byId(Viewer.of(who), page).stream()
+            .collect(Collectors.toMap(StoredPublication::id, FlowPages::shown));
     int next = from + A_PAGE;
     return new FlowWorks(
         all.size(),
         page.stream().filter(shown::containsKey).map(shown::get).toList(),
         next < all.size() ? next : null);
+  }
+
+  private static FlowWork shown(StoredPublication stored) {
+    Publication publication = stored.publication();
+    return new FlowWork(
+        stored.pid(),
+        publication.title(),
+        publication.authors().stream().map(PersonName::family).toList(),
+        publication.where(),
+        publication.year().orElse(null));
   }
 }

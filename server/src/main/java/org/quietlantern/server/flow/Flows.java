@@ -118,18 +118,27 @@ public class Flows {
     Map<Integer, List<CurrentMark>> said = reviews.toldOf(who.group(), works);
     Map<Integer, Fate.Decided> decided = decisions.inForce(who.group());
     Map<Integer, List<String>> supplying = sources.supplying(works);
-    Set<Integer> readable = texts.of(who.group(), works);
+    Map<Integer, Fate> fates = new LinkedHashMap<>();
+    works.forEach(
+        work ->
+            fates.put(
+                work,
+                Fate.of(
+                    said.getOrDefault(work, List.of()).stream()
+                        .map(one -> new Fate.Said(one.mark(), one.reason(), one.at()))
+                        .toList(),
+                    Optional.ofNullable(decided.get(work)))));
+    Set<Integer> readable =
+        texts.of(
+            who.group(),
+            works.stream().filter(work -> fates.get(work).end() == Fate.End.KEPT).toList());
     return works.stream()
         .map(
             work ->
                 new Flow.Work(
                     work,
                     Set.copyOf(supplying.getOrDefault(work, List.of())),
-                    Fate.of(
-                        said.getOrDefault(work, List.of()).stream()
-                            .map(one -> new Fate.Said(one.mark(), one.reason(), one.at()))
-                            .toList(),
-                        Optional.ofNullable(decided.get(work))),
+                    fates.get(work),
                     readable.contains(work)))
         .toList();
   }
