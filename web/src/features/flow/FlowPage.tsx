@@ -73,7 +73,7 @@ export function FlowPage() {
                 Download the drawing (SVG)
               </a>
             </ReportActs>
-            <label className="flex items-center gap-1.5">
+            <label className="flex items-center gap-1.5 self-center">
               <input
                 type="checkbox"
                 className="size-[16px] accent-primary"
