@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Act, clock, counted, Failed, shortDay, Waiting } from '../../ui';
+import { Act, clock, Failed, shortDay, Waiting } from '../../ui';
 import { Title } from '../help';
 import { mayWrite, useHere } from '../session';
 import { useCallMeeting, useMeetings, type Meeting } from './api';
 import { CallDialog } from './CallDialog';
-import { howFar, whenOf } from './words';
+import { howFar, standOpen, whenOf } from './words';
 
 /** The group's meetings: those ahead, and what came of those of before. */
 export function MeetingsPage() {
@@ -25,7 +25,7 @@ export function MeetingsPage() {
       <p className="mt-1 max-w-[65ch]">
         {first.standing === 0
           ? 'Nothing stands open: nothing is raised, and nobody passed what another keeps.'
-          : `${counted(first.standing, 'work')} ${first.standing === 1 ? 'stands' : 'stand'} open: raised by somebody, or kept by one and passed by another. A meeting goes through them and decides together.`}
+          : `${standOpen(first.standing)}: raised by somebody, or kept by one and passed by another. A meeting goes through them and decides together.`}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-4">
         {mayWrite(here) && (

@@ -18,12 +18,13 @@ export function whyOf(why: string): string {
   return why === 'raised' ? 'raised' : 'we disagree';
 }
 
+/** How many works stand open. */
+export function standOpen(n: number): string {
+  return `${counted(n, 'work')} ${n === 1 ? 'stands' : 'stand'} open`;
+}
+
 /** How far a meeting is, or how much it is about. */
 export function howFar({ state, works, decided }: Schema['MeetingLine']): string {
-  if (state === 'planned') {
-    return works === 0
-      ? 'nothing stands open yet'
-      : `${counted(works, 'work')} stand open`.replace(/^1 work stand/, '1 work stands');
-  }
+  if (state === 'planned') return works === 0 ? 'nothing stands open yet' : standOpen(works);
   return `${decided} of ${counted(works, 'work')} decided`;
 }

@@ -54,6 +54,7 @@ public class Flows {
    * The works that alerts found in days of the group's zone, and what became of them.
    *
    * @param alert what the alert is called; absent: all
+   * @param said what is told of each by its members, by row number
    * @param byAlert how many each found, by public id
    */
   public record Came(
@@ -61,6 +62,7 @@ public class Flows {
       LocalDate from,
       LocalDate to,
       List<Flow.Work> works,
+      Map<Integer, List<CurrentMark>> said,
       Map<String, Integer> byAlert) {}
 
   /** What a member did with some works; {@code lookedAt}: all that they reviewed. */
@@ -106,7 +108,8 @@ public class Flows {
       byAlert.merge(one.alert(), 1, Integer::sum);
       works.add(one.work());
     }
-    return new Came(alert, from, to, works(who, works), byAlert);
+    Map<Integer, List<CurrentMark>> said = reviews.toldOf(who.group(), works);
+    return new Came(alert, from, to, works(who, works, said), said, byAlert);
   }
 
   private String name(Member who, String alert) {
@@ -114,8 +117,8 @@ public class Flows {
         .orElseThrow(Refusal::unknown);
   }
 
-  private List<Flow.Work> works(Member who, Set<Integer> works) {
-    Map<Integer, List<CurrentMark>> said = reviews.toldOf(who.group(), works);
+  private List<Flow.Work> works(
+      Member who, Set<Integer> works, Map<Integer, List<CurrentMark>> said) {
     Map<Integer, Fate.Decided> decided = decisions.inForce(who.group());
     Map<Integer, List<String>> supplying = sources.supplying(works);
     Map<Integer, Fate> fates = new LinkedHashMap<>();
@@ -164,8 +167,7 @@ public class Flows {
   /** Who looked at them: by name, in the order of the group. */
   public List<Reviewer> reviewers(Member who, Came came) {
     Map<Integer, List<CurrentMark>> by = new LinkedHashMap<>();
-    reviews
-        .toldOf(who.group(), came.works().stream().map(Flow.Work::id).toList())
+    came.said()
         .values()
         .forEach(
             marks ->

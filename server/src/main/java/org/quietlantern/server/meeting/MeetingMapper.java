@@ -111,22 +111,18 @@ interface MeetingMapper {
       """)
   int add(New row);
 
-  /** Puts it as the row says, with a new version. */
-  @Update(
+  String PUT =
       """
       update meeting set at = #{at}, place = #{place}, sent = #{sent}, begun = #{begun},
-        ended = #{ended}, event = #{event}, off = #{off}, version = version + 1
-      where id = #{id}
-      """)
+        ended = #{ended}, event = #{event}, off = #{off},
+      """;
+
+  /** Puts it as the row says, with a new version. */
+  @Update(PUT + "version = version + 1 where id = #{id}")
   void put(Row row);
 
   /** Puts it as the row says, with its version: for an undo. */
-  @Update(
-      """
-      update meeting set at = #{at}, place = #{place}, sent = #{sent}, begun = #{begun},
-        ended = #{ended}, event = #{event}, off = #{off}, version = #{version}
-      where id = #{id}
-      """)
+  @Update(PUT + "version = #{version} where id = #{id}")
   void putBack(Row row);
 
   @Select("select membership from meeting_present where meeting = #{meeting} order by membership")
